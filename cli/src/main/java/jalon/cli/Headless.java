@@ -1,0 +1,133 @@
+package jalon.cli;
+
+import jalon.core.index.Register;
+import jalon.core.index.ZoneReader;
+import jalon.core.output.FolderPlace;
+import jalon.core.page.UnreadableFile;
+import jalon.core.read.PageFacts;
+import jalon.core.read.ReadZone;
+import jalon.core.run.BatchRun;
+import jalon.core.run.BatchView;
+import jalon.core.run.Filing;
+import jalon.core.run.ReceivedFiles;
+import jalon.core.run.Report;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.text.TextReader;
+import jalon.core.text.TextReaders;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+
+/** A batch of files through the whole core, into folders. */
+final class Headless {
+    private final StreamDefinition stream;
+    private final Map<String, Register> registers;
+    private final TextReaders readers;
+    private final int workers;
+    private final String batch;
+    private final Path out;
+
+    Headless(
+            StreamDefinition stream,
+            Map<String, Register> registers,
+            TextReaders readers,
+            int workers,
+            String batch,
+            Path out) {
+        this.stream = stream;
+        this.registers = registers;
+        this.readers = readers;
+        this.workers = workers;
+        this.batch = batch;
+        this.out = out;
+    }
+
+    Report run(List<Path> files, List<String> warnings) throws IOException, InterruptedException {
+        ExecutorService pool = Executors.newFixedThreadPool(workers);
+        try {
+            List<Report.Rejected> rejected = new ArrayList<>();
+            Map<String, Path> paths = new HashMap<>();
+            List<PageFacts> pages =
+                    new ReadFiles(stream.language(), readers, workers, pool).read(files, rejected, paths);
+            Map<Integer, PageFacts> byNo = new TreeMap<>();
+            pages.forEach(p -> byNo.put(p.no(), p));
+            BatchView view = index(pages, paths);
+            Map<Integer, List<Report.Delivery>> deliveries = file(view, byNo, paths, rejected, pool);
+            return Report.of(view, byNo, true, deliveries, rejected, warnings);
+        } finally {
+            pool.shutdownNow();
+        }
+    }
+
+    private BatchView index(List<PageFacts> pages, Map<String, Path> paths) throws IOException, InterruptedException {
+        try (var images = new ReceivedFiles(p -> paths.get(p.sha256()));
+                TextReader reader = readers.borrow(stream.language())) {
+            ZoneReader zones = (page, zone) -> {
+                try {
+                    return ReadZone.read(images.scan(page), page, zone, reader);
+                } catch (IOException | UnreadableFile e) {
+                    // The page was read a moment ago; if its file has gone since, what was read then has to do.
+                    return List.of();
+                }
+            };
+            return new BatchRun(stream, registers, zones, LocalDate.now(java.time.ZoneId.systemDefault()))
+                    .index(pages, List.of());
+        }
+    }
+
+    /** Documents are written side by side; each is on its own. */
+    private Map<Integer, List<Report.Delivery>> file(
+            BatchView view,
+            Map<Integer, PageFacts> pages,
+            Map<String, Path> paths,
+            List<Report.Rejected> rejected,
+            ExecutorService pool)
+            throws IOException, InterruptedException {
+        Instant at = Instant.now();
+        Map<Filing.Planned, Future<List<Path>>> underWay = new LinkedHashMap<>();
+        for (Filing.Planned planned : Filing.plan(stream, batch, view, at)) {
+            var document = Filing.document(stream, batch, view.documents().get(planned.document() - 1), pages, at);
+            Path folder = out.resolve(planned.destination().destination()).resolve(String.join("/", planned.folders()));
+            underWay.put(planned, pool.submit(() -> {
+                try (var images = new ReceivedFiles(p -> paths.get(p.sha256()))) {
+                    return FolderPlace.put(folder, planned.name(), planned.destination(), document, images);
+                }
+            }));
+        }
+        Map<Integer, List<Report.Delivery>> deliveries = new TreeMap<>();
+        for (var entry : underWay.entrySet()) {
+            Filing.Planned planned = entry.getKey();
+            try {
+                for (Path path : entry.getValue().get()) {
+                    deliveries
+                            .computeIfAbsent(planned.document(), d -> new ArrayList<>())
+                            .add(new Report.Delivery(
+                                    planned.destination().destination(),
+                                    out.relativize(path).toString()));
+                }
+            } catch (ExecutionException e) {
+                if (e.getCause() instanceof java.nio.file.FileAlreadyExistsException taken) {
+                    rejected.add(new Report.Rejected(
+                            planned.path(),
+                            "the name is taken at " + taken.getMessage() + " and the stream refuses to number it"));
+                } else if (e.getCause() instanceof IOException io) {
+                    throw io;
+                } else {
+                    throw new IOException(e.getCause());
+                }
+            }
+        }
+        return deliveries;
+    }
+}

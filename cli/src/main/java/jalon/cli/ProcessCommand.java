@@ -1,0 +1,119 @@
+package jalon.cli;
+
+import jalon.core.index.Register;
+import jalon.core.run.Report;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.Streams;
+import jalon.core.text.TesseractReader;
+import jalon.core.text.TextReaders;
+import java.io.IOException;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Runs files through a stream and writes what comes of it below a folder. Exit code 0 when every page is accounted for, 2
+ * for unusable arguments or an unusable stream, 3 when an input could not be read (the others are still done).
+ */
+@Command(
+        name = "process",
+        description = "Runs files through a stream and writes the filed documents and report.json below a folder.",
+        mixinStandardHelpOptions = true)
+final class ProcessCommand implements Callable<Integer> {
+    static final int UNUSABLE = 2;
+    static final int NOT_ALL_READ = 3;
+
+    @Option(names = "--stream", required = true, description = "Stream definition (JSON).")
+    private Path stream;
+
+    @Option(names = "--out", required = true, description = "Folder to write into; made if missing.")
+    private Path out;
+
+    @Option(names = "--registers", description = "Folder with registers (NAME.csv).")
+    private Path registers;
+
+    @Option(names = "--batch", defaultValue = "B-0001", description = "Batch number used in names (${DEFAULT-VALUE}).")
+    private String batch;
+
+    @Option(names = "--workers", description = "Pages read at once; one for each core when not given.")
+    private Integer workers;
+
+    @Parameters(arity = "1..*", paramLabel = "FILE", description = "TIFF, JPEG, PNG or PDF files.")
+    private List<Path> files;
+
+    @Override
+    public Integer call() {
+        StreamDefinition definition;
+        try {
+            definition = Streams.parse(Files.readString(stream));
+        } catch (IOException e) {
+            return unusable("the stream " + stream + " could not be read: " + reason(e));
+        } catch (Streams.InvalidStream e) {
+            return unusable("the stream " + stream + " cannot be used:\n" + e.getMessage());
+        }
+        List<String> warnings = new ArrayList<>();
+        Map<String, Register> lists = new HashMap<>();
+        try {
+            if (registers != null) {
+                readRegisters(lists, warnings);
+            }
+            Files.createDirectories(out);
+        } catch (IOException e) {
+            return unusable("the folder " + reason(e) + " cannot be used; name another or make room");
+        }
+        int most = workers == null ? Runtime.getRuntime().availableProcessors() : Math.max(1, workers);
+        try (var readers = new TextReaders(most, TesseractReader::open)) {
+            Report report = new Headless(definition, lists, readers, most, batch, out).run(files, warnings);
+            byte[] json = JsonMapper.builder()
+                    .build()
+                    .writerWithDefaultPrettyPrinter()
+                    .writeValueAsBytes(report);
+            Files.write(out.resolve("report.json"), json);
+            warnings.forEach(w -> System.err.println("jalon: " + w));
+            report.rejected().forEach(r -> System.err.println("jalon: " + r.file() + ": " + r.reason()));
+            return report.rejected().isEmpty() ? 0 : NOT_ALL_READ;
+        } catch (IOException e) {
+            System.err.println(
+                    "jalon: writing below " + out + " failed: " + reason(e) + "; make room and run it again");
+            return 1;
+        } catch (IllegalStateException e) {
+            return unusable(e.getMessage());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return 1;
+        }
+    }
+
+    private void readRegisters(Map<String, Register> lists, List<String> warnings) throws IOException {
+        try (DirectoryStream<Path> all = Files.newDirectoryStream(registers, "*.csv")) {
+            for (Path csv : all) {
+                String name = csv.getFileName().toString().replaceFirst("\\.csv$", "");
+                try (Reader in = Files.newBufferedReader(csv, StandardCharsets.UTF_8)) {
+                    Register register = Register.parse(name, in);
+                    lists.put(name, register);
+                    warnings.addAll(register.faults());
+                }
+            }
+        }
+    }
+
+    private static String reason(IOException e) {
+        return e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
+    }
+
+    private static int unusable(String message) {
+        System.err.println("jalon: " + message);
+        return UNUSABLE;
+    }
+}

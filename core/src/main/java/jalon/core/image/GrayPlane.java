@@ -1,0 +1,183 @@
+package jalon.core.image;
+
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+import java.awt.image.IndexColorModel;
+
+/**
+ * A page's brightness: one byte a pixel, row after row, 0 black to 255 white. What everything that measures or reads
+ * works on, made once a page.
+ */
+public record GrayPlane(int width, int height, byte[] pixels) {
+
+    public GrayPlane {
+        if (width < 1 || height < 1 || pixels.length != (long) width * height) {
+            throw new IllegalArgumentException(
+                    "a plane of " + width + " x " + height + " with " + pixels.length + " bytes");
+        }
+    }
+
+    public int at(int x, int y) {
+        return pixels[y * width + x] & 0xFF;
+    }
+
+    /** Brightness as in ITU-R BT.601 (0.299, 0.587, 0.114), in 1/256. */
+    public static GrayPlane of(BufferedImage image) {
+        int w = image.getWidth();
+        int h = image.getHeight();
+        byte[] out = new byte[w * h];
+        boolean wholeRaster = image.getRaster().getParent() == null;
+        if (wholeRaster && image.getType() == BufferedImage.TYPE_BYTE_GRAY) {
+            System.arraycopy(((DataBufferByte) image.getRaster().getDataBuffer()).getData(), 0, out, 0, w * h);
+        } else if (wholeRaster && image.getType() == BufferedImage.TYPE_3BYTE_BGR) {
+            byte[] bgr = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+            for (int i = 0, p = 0; i < out.length; i++, p += 3) {
+                out[i] = (byte) brightness(bgr[p + 2] & 0xFF, bgr[p + 1] & 0xFF, bgr[p] & 0xFF);
+            }
+        } else if (wholeRaster
+                && image.getType() == BufferedImage.TYPE_BYTE_BINARY
+                && image.getColorModel() instanceof IndexColorModel colours
+                && colours.getPixelSize() == 1) {
+            bitonal(image, colours, out);
+        } else {
+            int[] row = new int[w];
+            for (int y = 0; y < h; y++) {
+                image.getRGB(0, y, w, 1, row, 0, w);
+                for (int x = 0; x < w; x++) {
+                    int rgb = row[x];
+                    out[y * w + x] = (byte) brightness((rgb >> 16) & 0xFF, (rgb >> 8) & 0xFF, rgb & 0xFF);
+                }
+            }
+        }
+        return new GrayPlane(w, h, out);
+    }
+
+    private static void bitonal(BufferedImage image, IndexColorModel colours, byte[] out) {
+        byte[] bits = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+        int w = image.getWidth();
+        int stride = (w + 7) / 8;
+        byte zero = (byte) brightness(colours.getRed(0), colours.getGreen(0), colours.getBlue(0));
+        byte one = (byte) brightness(colours.getRed(1), colours.getGreen(1), colours.getBlue(1));
+        for (int y = 0; y < image.getHeight(); y++) {
+            for (int x = 0; x < w; x++) {
+                boolean set = (bits[y * stride + (x >> 3)] & (0x80 >> (x & 7))) != 0;
+                out[y * w + x] = set ? one : zero;
+            }
+        }
+    }
+
+    private static int brightness(int r, int g, int b) {
+        return (77 * r + 150 * g + 29 * b) >> 8;
+    }
+
+    /** The plane made smaller by a whole factor, each pixel the average of {@code factor} x {@code factor}. */
+    public GrayPlane reduced(int factor) {
+        if (factor <= 1) {
+            return this;
+        }
+        int w = Math.max(1, width / factor);
+        int h = Math.max(1, height / factor);
+        int fx = Math.min(factor, width);
+        int fy = Math.min(factor, height);
+        byte[] out = new byte[w * h];
+        int[] sums = new int[w];
+        int area = fx * fy;
+        for (int y = 0; y < h; y++) {
+            java.util.Arrays.fill(sums, 0);
+            for (int dy = 0; dy < fy; dy++) {
+                int p = (y * factor + dy) * width;
+                for (int x = 0; x < w; x++) {
+                    int sum = 0;
+                    for (int dx = 0; dx < fx; dx++) {
+                        sum += pixels[p + x * factor + dx] & 0xFF;
+                    }
+                    sums[x] += sum;
+                }
+            }
+            for (int x = 0; x < w; x++) {
+                out[y * w + x] = (byte) (sums[x] / area);
+            }
+        }
+        return new GrayPlane(w, h, out);
+    }
+
+    /** A copy of the part that lies inside the plane; coordinates in pixels. */
+    public GrayPlane cut(int x, int y, int w, int h) {
+        int left = Math.max(0, Math.min(x, width - 1));
+        int top = Math.max(0, Math.min(y, height - 1));
+        int cw = Math.max(1, Math.min(x + w, width) - left);
+        int ch = Math.max(1, Math.min(y + h, height) - top);
+        byte[] out = new byte[cw * ch];
+        for (int row = 0; row < ch; row++) {
+            System.arraycopy(pixels, (top + row) * width + left, out, row * cw, cw);
+        }
+        return new GrayPlane(cw, ch, out);
+    }
+
+    /** The plane turned clockwise by a multiple of 90 degrees. */
+    public GrayPlane turned(int degrees) {
+        int turn = Math.floorMod(degrees, 360);
+        if (turn == 0) {
+            return this;
+        }
+        byte[] out = new byte[pixels.length];
+        int w = turn == 180 ? width : height;
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                int to = switch (turn) {
+                    case 90 -> x * w + (height - 1 - y);
+                    case 180 -> (height - 1 - y) * w + (width - 1 - x);
+                    default -> (width - 1 - x) * w + y;
+                };
+                out[to] = pixels[y * width + x];
+            }
+        }
+        return new GrayPlane(w, turn == 180 ? height : width, out);
+    }
+
+    /**
+     * The plane turned by a small angle about its middle, same size, new corners white: how a skewed page is made
+     * straight. Each pixel is taken between its four neighbours (bilinear).
+     *
+     * @param degrees clockwise
+     */
+    public GrayPlane rotated(double degrees) {
+        double cos = Math.cos(Math.toRadians(degrees));
+        double sin = Math.sin(Math.toRadians(degrees));
+        double cx = (width - 1) / 2.0;
+        double cy = (height - 1) / 2.0;
+        byte[] out = new byte[pixels.length];
+        final int one = 1 << 16;
+        for (int y = 0; y < height; y++) {
+            // Fixed point with 16 fractional bits: the source of pixel (x, y), stepping by (cos, -sin) along the row.
+            long sx = Math.round((cx + (0 - cx) * cos + (y - cy) * sin) * one);
+            long sy = Math.round((cy - (0 - cx) * sin + (y - cy) * cos) * one);
+            long stepX = Math.round(cos * one);
+            long stepY = Math.round(-sin * one);
+            for (int x = 0; x < width; x++, sx += stepX, sy += stepY) {
+                int ix = (int) (sx >> 16);
+                int iy = (int) (sy >> 16);
+                int value = 255;
+                if (ix >= 0 && iy >= 0 && ix < width - 1 && iy < height - 1) {
+                    int fx = (int) (sx & 0xFFFF) >> 8;
+                    int fy = (int) (sy & 0xFFFF) >> 8;
+                    int p = iy * width + ix;
+                    int top = (pixels[p] & 0xFF) * (256 - fx) + (pixels[p + 1] & 0xFF) * fx;
+                    int bottom = (pixels[p + width] & 0xFF) * (256 - fx) + (pixels[p + width + 1] & 0xFF) * fx;
+                    value = (top * (256 - fy) + bottom * fy) >> 16;
+                }
+                out[y * width + x] = (byte) value;
+            }
+        }
+        return new GrayPlane(width, height, out);
+    }
+
+    /** How many pixels have each brightness. */
+    public int[] histogram() {
+        int[] counts = new int[256];
+        for (byte p : pixels) {
+            counts[p & 0xFF]++;
+        }
+        return counts;
+    }
+}

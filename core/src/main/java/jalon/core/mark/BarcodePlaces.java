@@ -1,0 +1,175 @@
+package jalon.core.mark;
+
+import jalon.core.image.GrayPlane;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Where on a page barcodes may stand, by the density and direction of brightness steps in cells of about 1.5 mm: a bar
+ * code is full of steps one way and has hardly any the other way, a matrix code is full of them both ways. Text has
+ * fewer and mixed ones. Costs a fraction of searching the whole page with a decoder and finds codes anywhere on it.
+ */
+final class BarcodePlaces {
+    private static final double CELL_MM = 1.5;
+    private static final int STEEP = 14;
+    private static final double ONE_WAY = 2.2;
+    private static final int DENSE = 22;
+    private static final double SMALLEST_MM = 4.5;
+    private static final double SHORTEST_ROW_MM = 9;
+    private static final int MOST_PLACES = 24;
+
+    private BarcodePlaces() {}
+
+    /** @param turn clockwise turn that lays the bars of the place side by side, from left to right */
+    record Place(int x, int y, int width, int height, int turn, boolean matrix) {
+        long area() {
+            return (long) width * height;
+        }
+    }
+
+    static List<Place> find(GrayPlane p, double dpi) {
+        int cell = Math.max(4, (int) Math.round(CELL_MM * dpi / 25.4));
+        int cw = p.width() / cell;
+        int ch = p.height() / cell;
+        if (cw < 3 || ch < 3) {
+            return List.of(new Place(0, 0, p.width(), p.height(), 0, true));
+        }
+        byte[] kinds = kinds(p, cell, cw, ch);
+        List<Place> places = new ArrayList<>();
+        for (byte kind = 1; kind <= 3; kind++) {
+            // Quiet cells inside a code (a wide bar or space) are bridged along the code's own direction.
+            boolean[] on = bridged(kinds, kind, cw, ch);
+            places.addAll(connected(on, cw, ch, cell, kind, p, dpi));
+        }
+        places.sort(Comparator.comparingLong(Place::area).reversed());
+        return places.size() > MOST_PLACES ? places.subList(0, MOST_PLACES) : places;
+    }
+
+    /** 1: steps from left to right, 2: from top to bottom, 3: both ways, 0: none of these. */
+    private static byte[] kinds(GrayPlane p, int cell, int cw, int ch) {
+        byte[] kinds = new byte[cw * ch];
+        byte[] px = p.pixels();
+        int w = p.width();
+        for (int cy = 0; cy < ch; cy++) {
+            for (int cx = 0; cx < cw; cx++) {
+                int gx = 0;
+                int gy = 0;
+                int lines = 0;
+                // Every second line is enough: bars are longer than two pixels.
+                for (int y = cy * cell; y < (cy + 1) * cell; y += 2) {
+                    if (y + 1 >= p.height()) {
+                        break;
+                    }
+                    int at = y * w + cx * cell;
+                    int end = Math.min(at + cell, y * w + w - 1);
+                    for (int i = at; i < end; i++) {
+                        int v = px[i] & 0xFF;
+                        gx += Math.abs(v - (px[i + 1] & 0xFF));
+                        gy += Math.abs(v - (px[i + w] & 0xFF));
+                    }
+                    lines++;
+                }
+                int n = Math.max(1, lines * cell);
+                int ax = gx / n;
+                int ay = gy / n;
+                byte kind = 0;
+                if (ax >= STEEP && ax > ONE_WAY * ay) {
+                    kind = 1;
+                } else if (ay >= STEEP && ay > ONE_WAY * ax) {
+                    kind = 2;
+                } else if (ax + ay >= 2 * DENSE) {
+                    kind = 3;
+                }
+                kinds[cy * cw + cx] = kind;
+            }
+        }
+        return kinds;
+    }
+
+    private static boolean[] bridged(byte[] kinds, byte kind, int cw, int ch) {
+        boolean[] on = new boolean[kinds.length];
+        for (int y = 0; y < ch; y++) {
+            for (int x = 0; x < cw; x++) {
+                boolean here = kinds[y * cw + x] == kind;
+                boolean between = switch (kind) {
+                    case 1 -> near(kinds, kind, cw, x, y, -1, 0, x) && near(kinds, kind, cw, x, y, 1, 0, cw - 1 - x);
+                    case 2 -> near(kinds, kind, cw, x, y, 0, -1, y) && near(kinds, kind, cw, x, y, 0, 1, ch - 1 - y);
+                    default -> kinds[y * cw + x] != 0 && kinds[y * cw + x] != kind;
+                };
+                on[y * cw + x] = here || between;
+            }
+        }
+        return on;
+    }
+
+    private static boolean near(byte[] kinds, byte kind, int cw, int x, int y, int dx, int dy, int room) {
+        for (int i = 1; i <= Math.min(2, room); i++) {
+            if (kinds[(y + i * dy) * cw + x + i * dx] == kind) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static List<Place> connected(boolean[] on, int cw, int ch, int cell, byte kind, GrayPlane p, double dpi) {
+        List<Place> places = new ArrayList<>();
+        boolean[] seen = new boolean[on.length];
+        var queue = new ArrayDeque<Integer>();
+        for (int start = 0; start < on.length; start++) {
+            if (!on[start] || seen[start]) {
+                continue;
+            }
+            int left = cw;
+            int right = 0;
+            int top = ch;
+            int bottom = 0;
+            int cells = 0;
+            seen[start] = true;
+            queue.add(start);
+            while (!queue.isEmpty()) {
+                int at = queue.remove();
+                int x = at % cw;
+                int y = at / cw;
+                cells++;
+                left = Math.min(left, x);
+                right = Math.max(right, x);
+                top = Math.min(top, y);
+                bottom = Math.max(bottom, y);
+                for (int ny = Math.max(0, y - 1); ny <= Math.min(ch - 1, y + 1); ny++) {
+                    for (int nx = Math.max(0, x - 1); nx <= Math.min(cw - 1, x + 1); nx++) {
+                        int next = ny * cw + nx;
+                        if (on[next] && !seen[next]) {
+                            seen[next] = true;
+                            queue.add(next);
+                        }
+                    }
+                }
+            }
+            double mm = 25.4 / dpi * cell;
+            double across = (right - left + 1) * mm;
+            double down = (bottom - top + 1) * mm;
+            double filled = (double) cells / ((right - left + 1) * (bottom - top + 1));
+            boolean fits = switch (kind) {
+                case 1 -> across >= SHORTEST_ROW_MM && down >= SMALLEST_MM && filled > 0.4;
+                case 2 -> down >= SHORTEST_ROW_MM && across >= SMALLEST_MM && filled > 0.4;
+                default ->
+                    across >= SMALLEST_MM + 1
+                            && down >= SMALLEST_MM + 1
+                            && filled > 0.55
+                            && Math.max(across, down) < 8 * Math.min(across, down);
+            };
+            if (fits) {
+                // The outermost bars may share a cell with the quiet zone; ten narrow bars of quiet zone come along.
+                int pad = (int) Math.round((kind == 3 ? 3.0 : 4.5) * dpi / 25.4);
+                int x0 = Math.max(0, left * cell - pad);
+                int y0 = Math.max(0, top * cell - (kind == 1 ? cell : pad));
+                int x1 = Math.min(p.width(), (right + 1) * cell + (kind == 2 ? cell : pad));
+                int y1 = Math.min(p.height(), (bottom + 1) * cell + (kind == 1 ? cell : pad));
+                places.add(new Place(x0, y0, x1 - x0, y1 - y0, kind == 2 ? 270 : 0, kind == 3));
+            }
+        }
+        return places;
+    }
+}

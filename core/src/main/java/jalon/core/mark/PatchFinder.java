@@ -1,0 +1,166 @@
+package jalon.core.mark;
+
+import jalon.core.image.GrayPlane;
+import jalon.core.image.Threshold;
+import jalon.core.page.Box;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Finds patch codes: lines are run across the page in both directions, and where one crosses four bars of the right
+ * widths, with the right spaces and clear paper before and after, the neighbouring lines must say the same for the
+ * length of a bar. Text, table rules and barcodes never do: their strokes are too thin, too many or too short.
+ *
+ * <p>Works at about 75 dpi, where a narrow bar is 6 pixels; fails on bars printed under 0.06 inch or on sheets skewed by
+ * more than about 15 degrees.
+ */
+final class PatchFinder {
+    private static final double WORKING_DPI = 75;
+
+    // A bar grows or shrinks by up to a millimetre with exposure and copying; a wide bar stays twice a narrow one.
+    private static final double NARROW_LEAST = 1.1;
+    private static final double NARROW_MOST = 3.3;
+    private static final double WIDE_LEAST = 3.9;
+    private static final double WIDE_MOST = 6.4;
+    private static final double SPACE_LEAST = 1.0;
+    private static final double SPACE_MOST = 3.1;
+
+    /** Clear paper before the first and after the last bar: more than any space between bars. */
+    private static final double CLEAR_MM = 3.2;
+
+    /** Printed patch bars are 50 mm or longer; half of one may be torn off or stamped over. */
+    private static final double SHORTEST_BAR_MM = 25;
+
+    /** Share of the lines within the bar's length that must agree. */
+    private static final double AGREEING = 0.85;
+
+    private PatchFinder() {}
+
+    static List<PatchBars> find(GrayPlane page, double dpi) {
+        int factor = Math.max(1, (int) Math.round(dpi / WORKING_DPI));
+        GrayPlane small = page.reduced(factor);
+        int threshold = Threshold.of(small);
+        double mmPerPixel = 25.4 * factor / dpi;
+        List<PatchBars> found = new ArrayList<>(scan(small, threshold, mmPerPixel, false));
+        found.addAll(scan(small.turned(90), threshold, mmPerPixel, true));
+        return found;
+    }
+
+    /** Runs down every column; for standing bars the plane comes turned clockwise, so that left becomes top. */
+    private static List<PatchBars> scan(GrayPlane p, int threshold, double mm, boolean standing) {
+        List<Cluster> open = new ArrayList<>();
+        List<Cluster> done = new ArrayList<>();
+        int[] starts = new int[p.height() + 2];
+        for (int x = 0; x < p.width(); x++) {
+            int runs = runs(p, x, threshold, starts);
+            for (int r = 1; r + 7 < runs; r += 2) {
+                String bars = bars(starts, r, runs, mm, p.height());
+                if (bars != null) {
+                    place(open, x, starts[r], starts[r + 7], bars);
+                }
+            }
+            int column = x;
+            open.removeIf(c -> {
+                boolean over = column - c.lastX > 4;
+                if (over) {
+                    done.add(c);
+                }
+                return over;
+            });
+        }
+        done.addAll(open);
+        List<PatchBars> found = new ArrayList<>();
+        for (Cluster c : done) {
+            int length = c.lastX - c.firstX + 1;
+            if (length * mm >= SHORTEST_BAR_MM && c.hits >= AGREEING * length) {
+                Box box = standing
+                        // Turned clockwise: column x is the row counted from the bottom of the received image.
+                        ? new Box(c.top * mm, (p.width() - 1 - c.lastX) * mm, (c.bottom - c.top) * mm, length * mm)
+                        : new Box(c.firstX * mm, c.top * mm, length * mm, (c.bottom - c.top) * mm);
+                found.add(new PatchBars(c.bars, standing, box));
+            }
+        }
+        return found;
+    }
+
+    /** Fills {@code starts} with where each run begins: even numbers white, odd black, one past the last at the end. */
+    private static int runs(GrayPlane p, int x, int threshold, int[] starts) {
+        int n = 0;
+        starts[n++] = 0;
+        boolean black = false;
+        for (int y = 0; y < p.height(); y++) {
+            if ((p.at(x, y) < threshold) != black) {
+                starts[n++] = y;
+                black = !black;
+            }
+        }
+        starts[n] = p.height();
+        return n;
+    }
+
+    private static String bars(int[] starts, int r, int runs, double mm, int height) {
+        double before = (starts[r] - starts[r - 1]) * mm;
+        double after = ((r + 8 <= runs ? starts[r + 8] : height) - starts[r + 7]) * mm;
+        boolean clearBefore = before >= CLEAR_MM || r == 1 && before >= SPACE_LEAST;
+        boolean clearAfter = after >= CLEAR_MM || r + 8 >= runs && after >= SPACE_LEAST;
+        if (!clearBefore || !clearAfter) {
+            return null;
+        }
+        char[] bars = new char[4];
+        int wide = 0;
+        for (int i = 0; i < 7; i++) {
+            double length = (starts[r + i + 1] - starts[r + i]) * mm;
+            if (i % 2 == 1) {
+                if (length < SPACE_LEAST || length > SPACE_MOST) {
+                    return null;
+                }
+            } else if (length >= WIDE_LEAST && length <= WIDE_MOST) {
+                bars[i / 2] = 'W';
+                wide++;
+            } else if (length >= NARROW_LEAST && length <= NARROW_MOST) {
+                bars[i / 2] = 'N';
+            } else {
+                return null;
+            }
+        }
+        return wide == 2 ? new String(bars) : null;
+    }
+
+    private static void place(List<Cluster> open, int x, int top, int bottom, String bars) {
+        for (Cluster c : open) {
+            // A step of two pixels from column to column allows a skew well beyond what a feeder makes.
+            if (c.bars.equals(bars) && Math.abs(c.lastTop - top) <= 2 * (x - c.lastX)) {
+                c.add(x, top, bottom);
+                return;
+            }
+        }
+        open.add(new Cluster(x, top, bottom, bars));
+    }
+
+    private static final class Cluster {
+        private final String bars;
+        private final int firstX;
+        private int lastX;
+        private int lastTop;
+        private int top;
+        private int bottom;
+        private int hits = 1;
+
+        Cluster(int x, int top, int bottom, String bars) {
+            this.bars = bars;
+            this.firstX = x;
+            this.lastX = x;
+            this.lastTop = top;
+            this.top = top;
+            this.bottom = bottom;
+        }
+
+        void add(int x, int newTop, int newBottom) {
+            lastX = x;
+            lastTop = newTop;
+            top = Math.min(top, newTop);
+            bottom = Math.max(bottom, newBottom);
+            hits++;
+        }
+    }
+}

@@ -1,0 +1,121 @@
+package jalon.core.name;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Folder and file names made from values. In braces stands a value's name, then if wanted a colon and a form ({@code
+ * yyyy-MM} for a date, zeros for a number's length), then if wanted a bar and what to put where there is no value:
+ * {@code {type}/{vessel|unknown vessel}/{applied:yyyy}}. Only a slash of the template makes a folder, never one in a value.
+ */
+public final class NameTemplate {
+    private sealed interface Part {
+        record Literal(String text) implements Part {}
+
+        record Value(String name, String form, String otherwise) implements Part {}
+    }
+
+    private final List<Part> parts;
+
+    private NameTemplate(List<Part> parts) {
+        this.parts = parts;
+    }
+
+    /** @throws IllegalArgumentException for a brace without its other half; the message says where */
+    public static NameTemplate parse(String template) {
+        List<Part> parts = new ArrayList<>();
+        int at = 0;
+        while (at < template.length()) {
+            int open = template.indexOf('{', at);
+            if (open < 0) {
+                parts.add(new Part.Literal(template.substring(at)));
+                break;
+            }
+            if (open > at) {
+                parts.add(new Part.Literal(template.substring(at, open)));
+            }
+            int close = template.indexOf('}', open);
+            if (close < 0) {
+                throw new IllegalArgumentException("the brace at character " + (open + 1) + " is not closed");
+            }
+            parts.add(value(template.substring(open + 1, close)));
+            at = close + 1;
+        }
+        return new NameTemplate(parts);
+    }
+
+    private static Part.Value value(String inside) {
+        int bar = inside.indexOf('|');
+        String otherwise = bar < 0 ? "" : inside.substring(bar + 1);
+        String head = bar < 0 ? inside : inside.substring(0, bar);
+        int colon = head.indexOf(':');
+        return new Part.Value(
+                (colon < 0 ? head : head.substring(0, colon)).strip(),
+                colon < 0 ? "" : head.substring(colon + 1).strip(),
+                otherwise);
+    }
+
+    /** The names of the values this template uses. */
+    public List<String> names() {
+        return parts.stream()
+                .filter(Part.Value.class::isInstance)
+                .map(p -> ((Part.Value) p).name())
+                .toList();
+    }
+
+    /**
+     * Safe names, folder by folder.
+     *
+     * @return one for each part between slashes, none of them empty
+     */
+    public List<String> fill(Map<String, String> values) {
+        List<String> names = new ArrayList<>();
+        StringBuilder current = new StringBuilder();
+        for (Part part : parts) {
+            if (part instanceof Part.Literal literal) {
+                String[] pieces = literal.text().split("/", -1);
+                for (int i = 0; i < pieces.length; i++) {
+                    if (i > 0) {
+                        add(names, current);
+                    }
+                    current.append(pieces[i]);
+                }
+            } else if (part instanceof Part.Value value) {
+                String text = Optional.ofNullable(values.get(value.name()))
+                        .filter(v -> !v.isBlank())
+                        .map(v -> formed(v, value.form()))
+                        .orElse(value.otherwise());
+                current.append(SafeName.piece(text));
+            }
+        }
+        add(names, current);
+        return names;
+    }
+
+    private static void add(List<String> names, StringBuilder current) {
+        if (!current.toString().isBlank()) {
+            names.add(SafeName.of(current.toString()));
+        }
+        current.setLength(0);
+    }
+
+    private static String formed(String value, String form) {
+        if (form.isEmpty()) {
+            return value;
+        }
+        if (form.chars().allMatch(c -> c == '0')) {
+            return "0".repeat(Math.max(0, form.length() - value.length())) + value;
+        }
+        try {
+            return LocalDate.parse(value).format(DateTimeFormatter.ofPattern(form, Locale.ROOT));
+        } catch (DateTimeParseException | IllegalArgumentException e) {
+            return value;
+        }
+    }
+}

@@ -1,0 +1,75 @@
+package jalon.core.page;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonValue;
+
+/**
+ * A rectangle on the upright page: millimetres, origin at the top left corner, x to the right, y down.
+ *
+ * <p>In JSON it is the array {@code [x, y, width, height]}.
+ */
+public record Box(double x, double y, double width, double height) {
+
+    @JsonCreator
+    public static Box of(double[] xywh) {
+        if (xywh == null || xywh.length != 4) {
+            throw new IllegalArgumentException("a box is four numbers: x, y, width and height in millimetres");
+        }
+        return new Box(xywh[0], xywh[1], xywh[2], xywh[3]);
+    }
+
+    /** The box as {@code [x, y, width, height]}, rounded to hundredths of a millimetre: far below one pixel. */
+    @JsonValue
+    public double[] toArray() {
+        return new double[] {hundredths(x), hundredths(y), hundredths(width), hundredths(height)};
+    }
+
+    private static double hundredths(double mm) {
+        return Math.round(mm * 100) / 100.0;
+    }
+
+    public double right() {
+        return x + width;
+    }
+
+    public double bottom() {
+        return y + height;
+    }
+
+    public double centreX() {
+        return x + width / 2;
+    }
+
+    public double centreY() {
+        return y + height / 2;
+    }
+
+    /** Whether the middle of {@code other} lies in this box: the test used for "stands in this place". */
+    public boolean holdsCentreOf(Box other) {
+        return other.centreX() >= x
+                && other.centreX() <= right()
+                && other.centreY() >= y
+                && other.centreY() <= bottom();
+    }
+
+    public Box union(Box other) {
+        double left = Math.min(x, other.x);
+        double top = Math.min(y, other.y);
+        return new Box(left, top, Math.max(right(), other.right()) - left, Math.max(bottom(), other.bottom()) - top);
+    }
+
+    /** This box grown by {@code mm} on every side. */
+    public Box grown(double mm) {
+        return new Box(x - mm, y - mm, width + 2 * mm, height + 2 * mm);
+    }
+
+    /** Where this box comes to lie when a page of the given size is turned clockwise by a multiple of 90 degrees. */
+    public Box turned(int degrees, double pageWidth, double pageHeight) {
+        return switch (Math.floorMod(degrees, 360)) {
+            case 90 -> new Box(pageHeight - bottom(), x, height, width);
+            case 180 -> new Box(pageWidth - right(), pageHeight - bottom(), width, height);
+            case 270 -> new Box(y, pageWidth - right(), height, width);
+            default -> this;
+        };
+    }
+}

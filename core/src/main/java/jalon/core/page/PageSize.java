@@ -1,0 +1,19 @@
+package jalon.core.page;
+
+/** The largest page taken, checked before anything is decoded: a few kB can ask for gigabytes. */
+final class PageSize {
+    /** A0 at 300 dpi is 140 million pixels; in colour that is 420 MB, which one worker can hold. */
+    static final long MOST_PIXELS = 150_000_000;
+
+    private PageSize() {}
+
+    static void check(long width, long height) throws UnreadableFile {
+        if (width < 1 || height < 1) {
+            throw new UnreadableFile("the page has no size (" + width + " x " + height + " pixels)");
+        }
+        if (width * height > MOST_PIXELS || Math.max(width, height) > 60_000) {
+            throw new UnreadableFile("the page is too large: " + width + " x " + height + " pixels, at most "
+                    + MOST_PIXELS / 1_000_000 + " million are read; scan it at a lower resolution");
+        }
+    }
+}

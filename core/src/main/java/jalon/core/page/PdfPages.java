@@ -1,0 +1,116 @@
+package jalon.core.page;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.io.RandomAccessReadBufferedFile;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
+
+/**
+ * A PDF file. A page that is one picture gives that picture at its own resolution; anything else is drawn at 300 dpi
+ * and keeps its text.
+ */
+final class PdfPages implements PageFile {
+    private static final int DRAWN_DPI = 300;
+
+    private final PDDocument document;
+
+    private PdfPages(PDDocument document) {
+        this.document = document;
+    }
+
+    static PageFile open(Path file) throws UnreadableFile {
+        try {
+            PDDocument document = Loader.loadPDF(
+                    new RandomAccessReadBufferedFile(file.toFile()),
+                    "",
+                    null,
+                    null,
+                    IOUtils.createTempFileOnlyStreamCache());
+            if (document.getNumberOfPages() == 0) {
+                document.close();
+                throw new UnreadableFile("the PDF file holds no page");
+            }
+            return new PdfPages(document);
+        } catch (InvalidPasswordException e) {
+            throw new UnreadableFile("the PDF file is locked with a password; ask the sender for one without", e);
+        } catch (IOException | RuntimeException e) {
+            throw new UnreadableFile("the PDF file is damaged or cut short; send it again", e);
+        }
+    }
+
+    @Override
+    public int pageCount() {
+        return document.getNumberOfPages();
+    }
+
+    @Override
+    public Scan page(int index) throws UnreadableFile {
+        try {
+            PDPage page = document.getPage(index);
+            Optional<PdfScanImage.Found> picture = PdfScanImage.find(page);
+            return picture.isPresent() ? asScan(page, picture.get()) : drawn(page, index);
+        } catch (IOException | RuntimeException e) {
+            throw new UnreadableFile("page " + (index + 1) + " of the PDF file is damaged; send it again", e);
+        }
+    }
+
+    private static Scan asScan(PDPage page, PdfScanImage.Found found) throws IOException, UnreadableFile {
+        PDImageXObject picture = found.image();
+        PageSize.check(picture.getWidth(), picture.getHeight());
+        BufferedImage image = picture.getOpaqueImage(null, 1);
+        if (picture.getBitsPerComponent() == 1 && image.getType() != BufferedImage.TYPE_BYTE_BINARY) {
+            var bitonal = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_BYTE_BINARY);
+            bitonal.getGraphics().drawImage(image, 0, 0, null);
+            image = bitonal;
+        }
+        int turn = Math.floorMod(found.turn() + page.getRotation(), 360);
+        var resolution = Resolution.of(found.dpiX(), found.dpiY(), picture.getWidth(), picture.getHeight());
+        Optional<Encoded> encoded = jpegAsIs(picture, image, turn);
+        return new Scan(
+                Pixels.turned(Pixels.square(image, resolution), turn),
+                Math.max(resolution.x(), resolution.y()),
+                resolution.stated(),
+                encoded,
+                List.of());
+    }
+
+    private static Optional<Encoded> jpegAsIs(PDImageXObject picture, BufferedImage image, int turn)
+            throws IOException {
+        var stream = picture.getCOSObject();
+        boolean plainJpeg = COSName.DCT_DECODE.equals(stream.getFilters())
+                && !stream.containsKey(COSName.DECODE)
+                && !stream.containsKey(COSName.SMASK)
+                && !stream.containsKey(COSName.MASK);
+        if (!plainJpeg) {
+            return Optional.empty();
+        }
+        try (InputStream raw = stream.createRawInputStream()) {
+            return PicturePages.jpegAsIs(raw.readAllBytes(), image, turn);
+        }
+    }
+
+    private Scan drawn(PDPage page, int index) throws IOException, UnreadableFile {
+        PDRectangle size = page.getCropBox();
+        PageSize.check(Math.round(size.getWidth() * DRAWN_DPI / 72.0), Math.round(size.getHeight() * DRAWN_DPI / 72.0));
+        BufferedImage image = new PDFRenderer(document).renderImageWithDPI(index, DRAWN_DPI, ImageType.RGB);
+        return new Scan(image, DRAWN_DPI, true, Optional.empty(), PdfText.words(document, index));
+    }
+
+    @Override
+    public void close() throws IOException {
+        document.close();
+    }
+}

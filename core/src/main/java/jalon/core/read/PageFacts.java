@@ -1,0 +1,29 @@
+package jalon.core.read;
+
+import jalon.core.image.ImageFacts;
+import jalon.core.mark.Mark;
+import jalon.core.page.Word;
+import java.util.List;
+
+/**
+ * All that the machine saw on one page, once. Everything after works on these; the image is only gone back to for a zone
+ * that has to be read again.
+ *
+ * @param no page number in the batch, from 1, in the order received
+ * @param file name of the received file
+ * @param filePage page in that file, from 1
+ * @param sha256 of the received file, in hex
+ * @param words in reading order, on the upright page
+ */
+public record PageFacts(
+        int no, String file, int filePage, String sha256, ImageFacts image, List<Mark> marks, List<Word> words) {
+
+    /** The words of each printed line, joined by spaces, in reading order. */
+    public List<Line> lines() {
+        return Line.of(words);
+    }
+
+    public PageFacts numbered(int newNo) {
+        return new PageFacts(newNo, file, filePage, sha256, image, marks, words);
+    }
+}

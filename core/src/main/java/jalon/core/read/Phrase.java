@@ -1,0 +1,108 @@
+package jalon.core.read;
+
+import jalon.core.page.Box;
+import jalon.core.page.Word;
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * Looks for a phrase among a page's words, forgiving case, punctuation and a misread letter in every five: print on a
+ * poor copy rarely comes through whole.
+ */
+public final class Phrase {
+    private static final double LETTERS_PER_MISTAKE = 5;
+
+    private final List<String> parts;
+
+    private Phrase(List<String> parts) {
+        this.parts = parts;
+    }
+
+    public static Phrase of(String text) {
+        List<String> parts = new ArrayList<>();
+        for (String part : text.split("\\s+")) {
+            String plain = plain(part);
+            if (!plain.isEmpty()) {
+                parts.add(plain);
+            }
+        }
+        return new Phrase(parts);
+    }
+
+    /** @param score 0..1: how alike the letters are, times how sure the engine was of them */
+    public record Hit(List<Word> words, int from, double score) {
+        public Box box() {
+            return Line.boxOf(words);
+        }
+    }
+
+    /** The best place of the phrase among words in reading order. */
+    public Optional<Hit> find(List<Word> words) {
+        return find(words, null);
+    }
+
+    /** @param where the part of the page that the hit's middle must lie in, or null for all of it */
+    public Optional<Hit> find(List<Word> words, Box where) {
+        Hit best = null;
+        for (int from = 0; !parts.isEmpty() && from + parts.size() <= words.size(); from++) {
+            double score = 1;
+            for (int i = 0; i < parts.size() && score > 0; i++) {
+                score *= likeness(parts.get(i), plain(words.get(from + i).text()));
+            }
+            if (score == 0) {
+                continue;
+            }
+            List<Word> hit = words.subList(from, from + parts.size());
+            double certainty =
+                    hit.stream().mapToDouble(Word::certainty).average().orElse(0);
+            if ((best == null || score * certainty > best.score())
+                    && (where == null || where.holdsCentreOf(Line.boxOf(hit)))) {
+                best = new Hit(List.copyOf(hit), from, score * certainty);
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    /** Letters and digits only, without accents, lower case. */
+    static String plain(String text) {
+        String flat = Normalizer.normalize(text, Normalizer.Form.NFD).toLowerCase(Locale.ROOT);
+        StringBuilder out = new StringBuilder();
+        flat.codePoints().filter(Character::isLetterOrDigit).forEach(out::appendCodePoint);
+        return out.toString();
+    }
+
+    /** 1 for equal words, less for each misread letter, 0 when there are too many. */
+    public static double likeness(String wanted, String seen) {
+        if (wanted.equals(seen)) {
+            return 1;
+        }
+        int allowed = (int) (wanted.length() / LETTERS_PER_MISTAKE);
+        if (allowed == 0 || Math.abs(wanted.length() - seen.length()) > allowed) {
+            return 0;
+        }
+        int distance = distance(wanted, seen);
+        return distance > allowed ? 0 : 1 - 0.8 * distance / wanted.length();
+    }
+
+    /** V. I. Levenshtein, "Binary codes capable of correcting deletions, insertions and reversals", 1966. */
+    static int distance(String a, String b) {
+        int[] row = new int[b.length() + 1];
+        for (int j = 0; j < row.length; j++) {
+            row[j] = j;
+        }
+        for (int i = 1; i <= a.length(); i++) {
+            int diagonal = row[0];
+            row[0] = i;
+            for (int j = 1; j <= b.length(); j++) {
+                int up = row[j];
+                int change = diagonal + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
+                row[j] = Math.min(change, Math.min(up, row[j - 1]) + 1);
+                diagonal = up;
+            }
+        }
+        return row[b.length()];
+    }
+}

@@ -1,0 +1,104 @@
+package jalon.core.read;
+
+import jalon.core.image.GrayPlane;
+import jalon.core.image.ImageFacts;
+import jalon.core.image.Ink;
+import jalon.core.image.Skew;
+import jalon.core.mark.Mark;
+import jalon.core.mark.Marks;
+import jalon.core.page.Scan;
+import jalon.core.page.Word;
+import jalon.core.text.TextReader;
+import java.util.List;
+
+/**
+ * Reads one page: measures it, finds its marks, and reads its words once, upright and straight, with their places on the
+ * page as it was received.
+ */
+public final class ReadPage {
+    /** Below this lean the engine reads as well as at none; above, it loses words quickly (a cliff at 2 degrees). */
+    private static final double STRAIGHTEN_FROM = 0.4;
+
+    /** A page with less ink than this has nothing to read: one full stop on A4 is more. */
+    private static final double NOTHING = 0.000004;
+
+    private ReadPage() {}
+
+    /** Where the page came from. See {@link PageFacts}. */
+    public record Origin(int no, String file, int filePage, String sha256) {}
+
+    public static PageFacts read(Scan scan, Origin origin, TextReader reader) {
+        GrayPlane received = GrayPlane.of(scan.image());
+        Ink ink = Ink.of(received, scan.dpi());
+        Marks marks = Marks.found(received, scan.dpi());
+        Attempt best = scan.ownWords().isEmpty()
+                ? readUpright(received, scan.dpi(), ink, reader)
+                : new Attempt(0, Skew.of(received, scan.dpi()).degrees(), scan.ownWords());
+        int rotation = best.rotation();
+        boolean sideways = rotation % 180 != 0;
+        List<Mark> upright = marks.upright(rotation, best.confident() >= 2);
+        ImageFacts image = new ImageFacts(
+                sideways ? scan.heightMm() : scan.widthMm(),
+                sideways ? scan.widthMm() : scan.heightMm(),
+                scan.dpi(),
+                scan.dpiStated(),
+                best.skew(),
+                rotation,
+                ink.share());
+        return new PageFacts(
+                origin.no(), origin.file(), origin.filePage(), origin.sha256(), image, upright, best.words());
+    }
+
+    private static Attempt readUpright(GrayPlane received, double dpi, Ink ink, TextReader reader) {
+        if (ink.share() < NOTHING) {
+            return new Attempt(0, 0, List.of());
+        }
+        Attempt asReceived = attempt(received, dpi, 0, reader);
+        if (asReceived.convincing()) {
+            return asReceived;
+        }
+        int turn = reader.uprightTurn(received, dpi);
+        if (turn == 0) {
+            return asReceived;
+        }
+        Attempt turned = attempt(received.turned(turn), dpi, turn, reader);
+        return turned.weight() > asReceived.weight() ? turned : asReceived;
+    }
+
+    private static Attempt attempt(GrayPlane upright, double dpi, int rotation, TextReader reader) {
+        double skew = Skew.of(upright, dpi).degrees();
+        if (Math.abs(skew) < STRAIGHTEN_FROM) {
+            return new Attempt(rotation, skew, reader.read(upright, dpi, TextReader.Layout.PAGE));
+        }
+        List<Word> straight = reader.read(upright.rotated(-skew), dpi, TextReader.Layout.PAGE);
+        var lean = new Lean(skew, upright.width() * 25.4 / dpi, upright.height() * 25.4 / dpi);
+        List<Word> placed = straight.stream()
+                .map(w -> new Word(w.text(), lean.fromStraight(w.box()), w.certainty(), w.line()))
+                .toList();
+        return new Attempt(rotation, skew, placed);
+    }
+
+    private record Attempt(int rotation, double skew, List<Word> words) {
+        /** Words of three letters or more that the engine is sure of: noise and upside-down print give hardly any. */
+        long confident() {
+            return words.stream().filter(Attempt::good).count();
+        }
+
+        double weight() {
+            return words.stream()
+                    .filter(Attempt::good)
+                    .mapToDouble(w -> w.text().length() * w.certainty())
+                    .sum();
+        }
+
+        boolean convincing() {
+            long longEnough = words.stream().filter(w -> w.text().length() >= 3).count();
+            return confident() >= 3 && confident() * 2 >= longEnough;
+        }
+
+        private static boolean good(Word w) {
+            return w.certainty() > 0.7
+                    && w.text().chars().filter(Character::isLetterOrDigit).count() >= 3;
+        }
+    }
+}

@@ -1,0 +1,167 @@
+package jalon.core.run;
+
+import jalon.core.evidence.Evidence;
+import jalon.core.index.Document;
+import jalon.core.index.FieldValue;
+import jalon.core.index.Indexer;
+import jalon.core.index.Register;
+import jalon.core.index.ZoneReader;
+import jalon.core.read.PageFacts;
+import jalon.core.sort.Sorted;
+import jalon.core.sort.Sorter;
+import jalon.core.split.Cutter;
+import jalon.core.stream.Field;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.StreamDefinition.DocumentType;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A batch through cutting, sorting and indexing: the one place that knows the order. A pure function of what was seen on
+ * the pages, the stream, the registers and what people decided; run again it gives the same.
+ */
+public final class BatchRun {
+    private final StreamDefinition stream;
+    private final Map<String, Register> registers;
+    private final ZoneReader zones;
+    private final LocalDate today;
+
+    /** @param today for checks against dates */
+    public BatchRun(StreamDefinition stream, Map<String, Register> registers, ZoneReader zones, LocalDate today) {
+        this.stream = stream;
+        this.registers = registers;
+        this.zones = zones;
+        this.today = today;
+    }
+
+    /** Cut and types only: what the Page desk needs, quick enough for every key. */
+    public BatchView cut(List<PageFacts> pages, List<Decided> decisions) {
+        return view(pages, decisions, false);
+    }
+
+    /** Cut, types and fields. */
+    public BatchView index(List<PageFacts> pages, List<Decided> decisions) {
+        return view(pages, decisions, true);
+    }
+
+    private BatchView view(List<PageFacts> received, List<Decided> decisions, boolean fields) {
+        Map<Integer, PageFacts> byNo = new HashMap<>();
+        received.forEach(p -> byNo.put(p.no(), p));
+        Desk desk = new Desk(received.stream().map(PageFacts::no).toList(), Cutter.cut(stream, received));
+        decisions.forEach(desk::apply);
+
+        List<BatchView.PageView> pages = new ArrayList<>();
+        List<Draft> drafts = drafts(desk, pages);
+        List<BatchView.DocumentView> documents = new ArrayList<>();
+        for (Draft draft : drafts) {
+            documents.add(document(draft, desk, byNo, fields));
+        }
+        return new BatchView(List.copyOf(pages), documents, ledger(pages));
+    }
+
+    private static final class Draft {
+        private final int no;
+        private final Desk.Planted stake;
+        private final Integer separator;
+        private final List<Integer> pages = new ArrayList<>();
+
+        Draft(int no, Desk.Planted stake, Integer separator) {
+            this.no = no;
+            this.stake = stake;
+            this.separator = separator;
+        }
+    }
+
+    /** Walks the line; a stake on a page out of the flow counts for the next page in it. */
+    private static List<Draft> drafts(Desk desk, List<BatchView.PageView> pages) {
+        List<Draft> drafts = new ArrayList<>();
+        Desk.Planted waiting = null;
+        Integer separator = null;
+        for (int no : desk.order()) {
+            Desk.Planted own = desk.stakes().get(no);
+            waiting = own != null ? own : waiting;
+            Desk.Aside aside = desk.aside().get(no);
+            if (aside != null) {
+                pages.add(new BatchView.PageView(no, aside.role(), null, aside.by()));
+                separator = aside.role() == BatchView.Role.SEPARATOR && own != null ? Integer.valueOf(no) : separator;
+                continue;
+            }
+            if (waiting != null || drafts.isEmpty()) {
+                Desk.Planted stake = waiting != null
+                        ? waiting
+                        : new Desk.Planted(
+                                0.5, List.of(new Evidence("first", no, null, "first page of the batch", 0.5)), null);
+                drafts.add(new Draft(drafts.size() + 1, stake, separator));
+                waiting = null;
+                separator = null;
+            }
+            Draft current = drafts.get(drafts.size() - 1);
+            current.pages.add(no);
+            pages.add(new BatchView.PageView(no, BatchView.Role.CONTENT, current.no, null));
+        }
+        return drafts;
+    }
+
+    private BatchView.DocumentView document(Draft draft, Desk desk, Map<Integer, PageFacts> byNo, boolean withFields) {
+        int first = draft.pages.get(0);
+        boolean doubtful = draft.stake.by() == null
+                && draft.stake.certainty() < stream.cut().checkBelow();
+        var stake = new BatchView.StakeView(
+                first, draft.stake.certainty(), doubtful, draft.stake.evidence(), draft.stake.by());
+        BatchView.TypeView type = type(draft, desk, byNo.get(first));
+        Map<String, FieldValue> fields = Map.of();
+        if (withFields) {
+            DocumentType definition = stream.type(type.type()).orElseThrow();
+            Optional<PageFacts> separator = Optional.ofNullable(draft.separator).map(byNo::get);
+            Document document = new Document(draft.pages.stream().map(byNo::get).toList(), separator);
+            fields = Indexer.index(definition, document, zones, registers, today, settled(definition, draft, desk));
+        }
+        return new BatchView.DocumentView(draft.no, List.copyOf(draft.pages), draft.separator, stake, type, fields);
+    }
+
+    private BatchView.TypeView type(Draft draft, Desk desk, PageFacts first) {
+        for (int page : draft.pages) {
+            Decided named = desk.types().get(page);
+            if (named != null
+                    && named.decision() instanceof Decision.NameType t
+                    && stream.type(t.type()).isPresent()) {
+                var evidence = List.of(new Evidence("person", page, null, "named by " + named.by(), 1));
+                return new BatchView.TypeView(t.type(), 1, false, evidence, named.by());
+            }
+        }
+        Sorted sorted = Sorter.sort(stream, first);
+        boolean doubtful =
+                sorted.certainty() < stream.type(sorted.type()).orElseThrow().checkBelow();
+        return new BatchView.TypeView(sorted.type(), sorted.certainty(), doubtful, sorted.evidence(), null);
+    }
+
+    private Map<String, FieldValue> settled(DocumentType type, Draft draft, Desk desk) {
+        Map<String, FieldValue> values = new LinkedHashMap<>();
+        for (int page : draft.pages) {
+            desk.settled().getOrDefault(page, Map.of()).forEach((name, decided) -> {
+                var s = (Decision.Settle) decided.decision();
+                Optional<Field> field = type.field(name);
+                field.ifPresent(f -> values.put(
+                        name, Indexer.settle(f, s.value(), registers, today, s.valuePage(), s.box(), decided.by())));
+            });
+        }
+        return values;
+    }
+
+    private static Ledger ledger(List<BatchView.PageView> pages) {
+        int[] count = new int[BatchView.Role.values().length];
+        pages.forEach(p -> count[p.role().ordinal()]++);
+        return new Ledger(
+                pages.size(),
+                0,
+                count[BatchView.Role.BLANK.ordinal()],
+                count[BatchView.Role.SEPARATOR.ordinal()],
+                count[BatchView.Role.SET_ASIDE.ordinal()],
+                count[BatchView.Role.CONTENT.ordinal()]);
+    }
+}

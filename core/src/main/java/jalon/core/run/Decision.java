@@ -1,0 +1,51 @@
+package jalon.core.run;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import jalon.core.page.Box;
+import java.util.List;
+
+/** What a person decided. Pages are named by their number in the batch, which never changes. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "act")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = Decision.PlantStake.class, name = "plantStake"),
+    @JsonSubTypes.Type(value = Decision.LiftStake.class, name = "liftStake"),
+    @JsonSubTypes.Type(value = Decision.ConfirmStake.class, name = "confirmStake"),
+    @JsonSubTypes.Type(value = Decision.MovePages.class, name = "movePages"),
+    @JsonSubTypes.Type(value = Decision.SetAside.class, name = "setAside"),
+    @JsonSubTypes.Type(value = Decision.PutBack.class, name = "putBack"),
+    @JsonSubTypes.Type(value = Decision.Turn.class, name = "turn"),
+    @JsonSubTypes.Type(value = Decision.NameType.class, name = "nameType"),
+    @JsonSubTypes.Type(value = Decision.Settle.class, name = "settle")
+})
+public sealed interface Decision {
+    /** A document begins with this page. */
+    record PlantStake(int page) implements Decision {}
+
+    /** No document begins here: it joins the one before. */
+    record LiftStake(int page) implements Decision {}
+
+    /** The stake before this page was looked at and is right. */
+    record ConfirmStake(int page) implements Decision {}
+
+    /** @param before the page they come to stand before, or 0 for the end of the batch */
+    record MovePages(List<Integer> pages, int before) implements Decision {}
+
+    record SetAside(List<Integer> pages) implements Decision {}
+
+    record PutBack(List<Integer> pages) implements Decision {}
+
+    /** @param rotation the clockwise turn of the received image that makes the page upright: 0, 90, 180 or 270 */
+    record Turn(int page, int rotation) implements Decision {}
+
+    /** The document that holds this page is of this type. */
+    record NameType(int page, String type) implements Decision {}
+
+    /**
+     * The value of a field of the document that holds {@code page}.
+     *
+     * @param value null or blank: not on the document
+     * @param valuePage where it stands, 0 when typed from elsewhere
+     */
+    record Settle(int page, String field, String value, int valuePage, Box box) implements Decision {}
+}

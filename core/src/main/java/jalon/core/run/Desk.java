@@ -1,0 +1,140 @@
+package jalon.core.run;
+
+import jalon.core.evidence.Evidence;
+import jalon.core.split.Cut;
+import jalon.core.split.Stake;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * The pages of a batch on their line: the machine's cut first, then every decision of a person in turn. A decision about
+ * a page or field that is no longer there changes nothing.
+ */
+final class Desk {
+    private final List<Integer> order = new ArrayList<>();
+    private final Map<Integer, Planted> stakes = new HashMap<>();
+    private final Map<Integer, Aside> aside = new HashMap<>();
+    private final Map<Integer, Decided> types = new HashMap<>();
+    private final Map<Integer, Map<String, Decided>> settled = new LinkedHashMap<>();
+
+    /** @param by null for a rule */
+    record Planted(double certainty, List<Evidence> evidence, String by) {}
+
+    /** @param by null when the rules took the page out */
+    record Aside(BatchView.Role role, String by) {}
+
+    Desk(List<Integer> received, Cut cut) {
+        order.addAll(received);
+        for (Stake s : cut.stakes()) {
+            stakes.put(s.page(), new Planted(s.certainty(), s.evidence(), null));
+        }
+        cut.outOfFlow()
+                .forEach((page, role) -> aside.put(
+                        page,
+                        new Aside(role == Cut.Role.BLANK ? BatchView.Role.BLANK : BatchView.Role.SEPARATOR, null)));
+    }
+
+    List<Integer> order() {
+        return order;
+    }
+
+    Map<Integer, Planted> stakes() {
+        return stakes;
+    }
+
+    Map<Integer, Aside> aside() {
+        return aside;
+    }
+
+    Map<Integer, Decided> types() {
+        return types;
+    }
+
+    Map<Integer, Map<String, Decided>> settled() {
+        return settled;
+    }
+
+    void apply(Decided decided) {
+        Decision d = decided.decision();
+        if (d instanceof Decision.PlantStake plant) {
+            if (order.contains(plant.page())) {
+                stakes.put(plant.page(), byHand(plant.page(), decided));
+            }
+        } else if (d instanceof Decision.LiftStake lift) {
+            stakesBefore(lift.page()).forEach(stakes::remove);
+        } else if (d instanceof Decision.ConfirmStake confirm) {
+            for (int page : stakesBefore(confirm.page())) {
+                stakes.put(page, new Planted(1, stakes.get(page).evidence(), decided.by()));
+            }
+        } else if (d instanceof Decision.MovePages move) {
+            move(move);
+        } else if (d instanceof Decision.SetAside set) {
+            for (int page : set.pages()) {
+                if (order.contains(page)) {
+                    aside.put(page, new Aside(BatchView.Role.SET_ASIDE, decided.by()));
+                }
+            }
+        } else if (d instanceof Decision.PutBack back) {
+            back.pages().forEach(aside::remove);
+        } else if (d instanceof Decision.NameType type) {
+            types.put(type.page(), decided);
+        } else if (d instanceof Decision.Settle settle) {
+            settled.computeIfAbsent(settle.page(), p -> new LinkedHashMap<>()).put(settle.field(), decided);
+        }
+        // A turn changes how the page is read, not where it stands.
+    }
+
+    private static Planted byHand(int page, Decided decided) {
+        return new Planted(1, List.of(new Evidence("person", page, null, "by hand", 1)), decided.by());
+    }
+
+    /** The stakes that make this page a first page: its own, and those on pages out of the flow just before it. */
+    private List<Integer> stakesBefore(int page) {
+        List<Integer> found = new ArrayList<>();
+        if (stakes.containsKey(page)) {
+            found.add(page);
+        }
+        for (int i = order.indexOf(page) - 1; i >= 0 && aside.containsKey(order.get(i)); i--) {
+            if (stakes.containsKey(order.get(i))) {
+                found.add(order.get(i));
+            }
+        }
+        return found;
+    }
+
+    private void move(Decision.MovePages move) {
+        Set<Integer> moved = new HashSet<>(move.pages());
+        moved.retainAll(order);
+        if (moved.isEmpty() || moved.contains(move.before())) {
+            return;
+        }
+        // A first page that leaves its document behind leaves its stake behind too.
+        for (int page : order) {
+            if (moved.contains(page) && stakes.containsKey(page)) {
+                int heir = firstLeftBehind(page, moved);
+                if (heir > 0) {
+                    stakes.put(heir, stakes.remove(page));
+                }
+            }
+        }
+        List<Integer> going = order.stream().filter(moved::contains).toList();
+        order.removeAll(moved);
+        int at = move.before() == 0 ? order.size() : order.indexOf(move.before());
+        order.addAll(at < 0 ? order.size() : at, going);
+    }
+
+    /** The first page of the document beginning at {@code first} that stays, or 0 when all of it moves. */
+    private int firstLeftBehind(int first, Set<Integer> moved) {
+        for (int i = order.indexOf(first) + 1; i < order.size() && !stakes.containsKey(order.get(i)); i++) {
+            if (!moved.contains(order.get(i)) && !aside.containsKey(order.get(i))) {
+                return order.get(i);
+            }
+        }
+        return 0;
+    }
+}

@@ -1,0 +1,18 @@
+package jalon.core.split;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What the rules say of a batch.
+ *
+ * @param stakes in page order
+ * @param outOfFlow pages that are not part of a document, by page number
+ */
+public record Cut(List<Stake> stakes, Map<Integer, Role> outOfFlow) {
+    /** Why a page is out of the flow. */
+    public enum Role {
+        SEPARATOR,
+        BLANK
+    }
+}

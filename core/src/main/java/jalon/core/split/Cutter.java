@@ -1,0 +1,84 @@
+package jalon.core.split;
+
+import jalon.core.evidence.Evidence;
+import jalon.core.read.PageFacts;
+import jalon.core.stream.StakeRule;
+import jalon.core.stream.StreamDefinition;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Sets the stakes of a batch by the stream's rules, in their order of trust. */
+public final class Cutter {
+    /** Stream has rules, yet the batch begins with a page that none of them knows: somebody should look. */
+    private static final double NO_SIGN = 0.5;
+
+    private Cutter() {}
+
+    public static Cut cut(StreamDefinition stream, List<PageFacts> pages) {
+        List<StakeSign> signs = stream.cut().rules().stream().map(StakeSign::of).toList();
+        List<Stake> stakes = new ArrayList<>();
+        Map<Integer, Cut.Role> outOfFlow = new HashMap<>();
+        boolean staked = false;
+        int sinceStake = 0;
+        for (int i = 0; i < pages.size(); i++) {
+            PageFacts page = pages.get(i);
+            if (isBlank(stream, page)) {
+                outOfFlow.put(page.no(), Cut.Role.BLANK);
+                continue;
+            }
+            var at = new StakeSign.Place(page, i == 0 ? null : pages.get(i - 1), sinceStake);
+            Optional<Sighted> seen = look(signs, at);
+            boolean dropped = seen.isPresent() && seen.get().sheet() == StakeRule.Sheet.DROPPED;
+            if (dropped) {
+                outOfFlow.put(page.no(), Cut.Role.SEPARATOR);
+            }
+            if (seen.isPresent() && seen.get().begins()) {
+                List<Evidence> evidence = seen.get().evidence();
+                stakes.add(new Stake(page.no(), evidence.get(0).score(), evidence));
+                staked = true;
+                sinceStake = 0;
+            } else if (!staked && !dropped) {
+                stakes.add(first(page, signs.isEmpty()));
+                staked = true;
+            }
+            sinceStake += dropped ? 0 : 1;
+        }
+        return new Cut(stakes, outOfFlow);
+    }
+
+    private static Stake first(PageFacts page, boolean wholeBatch) {
+        String why = wholeBatch ? "one batch is one document" : "first page of the batch, without a sign of its own";
+        double score = wholeBatch ? 1 : NO_SIGN;
+        return new Stake(page.no(), score, List.of(new Evidence("first", page.no(), null, why, score)));
+    }
+
+    /** A page with hardly any ink and no readable word. A page number or a faint line of print makes it a page. */
+    static boolean isBlank(StreamDefinition stream, PageFacts page) {
+        return stream.pages().blank() == StreamDefinition.PageRules.Blank.SET_ASIDE
+                && page.image().inkShare() < stream.pages().blankInkShare()
+                && page.marks().isEmpty()
+                && page.words().stream()
+                        .noneMatch(w -> w.certainty() > 0.4 && w.text().chars().anyMatch(Character::isLetterOrDigit));
+    }
+
+    private record Sighted(boolean begins, StakeRule.Sheet sheet, List<Evidence> evidence) {}
+
+    /** The first rule that speaks decides; others that agree are kept as further evidence. */
+    private static Optional<Sighted> look(List<StakeSign> signs, StakeSign.Place at) {
+        StakeSign.Sign decided = null;
+        List<Evidence> evidence = new ArrayList<>();
+        for (StakeSign sign : signs) {
+            Optional<StakeSign.Sign> seen = sign.on(at);
+            if (seen.isPresent()) {
+                decided = decided == null ? seen.get() : decided;
+                evidence.add(seen.get().evidence());
+            }
+        }
+        return decided == null
+                ? Optional.empty()
+                : Optional.of(new Sighted(decided.begins(), decided.sheet(), evidence));
+    }
+}

@@ -1,0 +1,64 @@
+package jalon.core.split;
+
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
+import jalon.core.evidence.Evidence;
+import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.read.Line;
+import jalon.core.read.Phrase;
+import jalon.core.stream.StakeRule;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Words that stand, or must not stand, on first pages. */
+final class WordsSign implements StakeSign {
+    private final StakeRule.ByWords rule;
+    private final List<Phrase> must;
+    private final List<Phrase> mustNot;
+    private final Pattern pattern;
+
+    WordsSign(StakeRule.ByWords rule) {
+        this.rule = rule;
+        this.must = rule.must().stream().map(Phrase::of).toList();
+        this.mustNot = rule.mustNot().stream().map(Phrase::of).toList();
+        this.pattern = rule.pattern() == null ? null : Pattern.compile(rule.pattern());
+    }
+
+    @Override
+    public Optional<Sign> on(Place place) {
+        List<Word> words = place.page().words();
+        List<Phrase.Hit> hits = new ArrayList<>();
+        for (Phrase phrase : must) {
+            Optional<Phrase.Hit> hit = phrase.find(words, rule.where());
+            if (hit.isEmpty()) {
+                return Optional.empty();
+            }
+            hits.add(hit.get());
+        }
+        if (mustNot.stream().anyMatch(p -> p.find(words, rule.where()).isPresent())) {
+            return Optional.empty();
+        }
+        double score = hits.stream().mapToDouble(Phrase.Hit::score).min().orElse(1);
+        Box box = hits.isEmpty() ? null : hits.get(0).box();
+        String text = String.join(", ", rule.must());
+        if (pattern != null) {
+            Optional<Line> line = place.page().lines().stream()
+                    .filter(l -> rule.where() == null || rule.where().holdsCentreOf(l.box()))
+                    .filter(l -> pattern.matcher(l.text()).find())
+                    .findFirst();
+            if (line.isEmpty()) {
+                return Optional.empty();
+            }
+            Matcher m = pattern.matcher(line.get().text());
+            m.find();
+            List<Word> found = line.get().wordsAt(m.start(), m.end());
+            score = Math.min(score, Line.certaintyOf(found));
+            box = found.isEmpty() ? box : Line.boxOf(found);
+            text = m.group();
+        }
+        return Optional.of(new Sign(
+                true, rule.sheet(), new Evidence("words", place.page().no(), box, "words \"" + text + "\"", score)));
+    }
+}

@@ -1,0 +1,43 @@
+package jalon.core.stream;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+
+/**
+ * Where filed documents go.
+ *
+ * @param folder template of the folder below the destination; parts are parted by {@code /}
+ * @param file template of the file name without its ending
+ */
+public record Destination(String destination, To to, String folder, String file, List<Format> formats, Taken taken) {
+    public Destination {
+        folder = folder == null ? "" : folder;
+        file = file == null ? "{type} {batch}-{no:000}" : file;
+        formats = formats == null || formats.isEmpty() ? List.of(Format.PDF) : List.copyOf(formats);
+        taken = taken == null ? Taken.NUMBER : taken;
+    }
+
+    public enum To {
+        @JsonProperty("folder")
+        FOLDER,
+        @JsonProperty("archive")
+        ARCHIVE
+    }
+
+    public enum Format {
+        @JsonProperty("pdf")
+        PDF,
+        @JsonProperty("csv")
+        CSV,
+        @JsonProperty("json")
+        JSON
+    }
+
+    /** What happens when a name is taken already; nothing is ever overwritten. */
+    public enum Taken {
+        @JsonProperty("number")
+        NUMBER,
+        @JsonProperty("refuse")
+        REFUSE
+    }
+}

@@ -1,0 +1,109 @@
+package jalon.core.stream;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import jalon.core.page.Box;
+import java.util.List;
+
+/** One way to get a field's value. A field's finders are tried in order until one gives a value that passes the checks. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = Finder.ByZone.class, name = "zone"),
+    @JsonSubTypes.Type(value = Finder.ByBarcode.class, name = "barcode"),
+    @JsonSubTypes.Type(value = Finder.ByShape.class, name = "shape"),
+    @JsonSubTypes.Type(value = Finder.ByLabel.class, name = "label"),
+    @JsonSubTypes.Type(value = Finder.ByRegister.class, name = "register"),
+    @JsonSubTypes.Type(value = Finder.Fixed.class, name = "fixed")
+})
+public sealed interface Finder {
+
+    /** Which pages of the document are looked at. */
+    enum Pages {
+        @JsonProperty("first")
+        FIRST,
+        @JsonProperty("last")
+        LAST,
+        @JsonProperty("any")
+        ANY
+    }
+
+    /** A rectangle on the page, carried along by the type's anchors. */
+    record ByZone(Pages page, Box boxMm, Limits read) implements Finder {
+        public ByZone {
+            page = page == null ? Pages.FIRST : page;
+        }
+    }
+
+    /**
+     * Limits for reading a zone. With limits the zone is read once more by itself where the page's words do not keep them.
+     *
+     * @param only which characters can stand there, or null for any
+     */
+    record Limits(Only only) {
+        public enum Only {
+            @JsonProperty("digits")
+            DIGITS,
+            @JsonProperty("capitals")
+            CAPITALS,
+            @JsonProperty("capitalsAndDigits")
+            CAPITALS_AND_DIGITS
+        }
+    }
+
+    /**
+     * The value of a barcode, on the document's pages or on the separator sheet before them.
+     *
+     * @param kind any when null
+     * @param like shape of the whole value, or null
+     */
+    record ByBarcode(String kind, String like, Pages page) implements Finder {
+        public ByBarcode {
+            page = page == null ? Pages.ANY : page;
+        }
+    }
+
+    /**
+     * A value of a certain form anywhere in the text: {@code like} a {@linkplain Shape shape}, or a regular expression
+     * (RE2), whose first group, if any, is the value.
+     *
+     * @param hit which of several, from 1; negative counts from the last
+     * @param notOnLinesWith lines that carry one of these are passed over
+     */
+    record ByShape(String like, String pattern, Pages page, Integer hit, List<String> notOnLinesWith)
+            implements Finder {
+        public ByShape {
+            page = page == null ? Pages.ANY : page;
+            hit = hit == null || hit == 0 ? 1 : hit;
+            notOnLinesWith = notOnLinesWith == null ? List.of() : List.copyOf(notOnLinesWith);
+        }
+    }
+
+    /**
+     * The rest of the line after a label, or what stands below it.
+     *
+     * @param labels any of these
+     * @param notOnLinesWith lines that carry one of these are passed over
+     */
+    record ByLabel(List<String> labels, Side side, Pages page, List<String> notOnLinesWith) implements Finder {
+        public ByLabel {
+            labels = labels == null ? List.of() : List.copyOf(labels);
+            side = side == null ? Side.BESIDE : side;
+            page = page == null ? Pages.ANY : page;
+            notOnLinesWith = notOnLinesWith == null ? List.of() : List.copyOf(notOnLinesWith);
+        }
+
+        public enum Side {
+            @JsonProperty("beside")
+            BESIDE,
+            @JsonProperty("below")
+            BELOW
+        }
+    }
+
+    /** A register row found exactly by another field's value. */
+    record ByRegister(String register, String column, String from, String take) implements Finder {}
+
+    /** Always the same value. */
+    record Fixed(String value) implements Finder {}
+}

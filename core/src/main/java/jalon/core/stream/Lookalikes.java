@@ -1,0 +1,55 @@
+package jalon.core.stream;
+
+import java.util.Map;
+
+/** Letters and digits that reading engines and people mistake for each other. */
+public final class Lookalikes {
+    private static final Map<Character, Character> TO_DIGIT = Map.ofEntries(
+            Map.entry('O', '0'),
+            Map.entry('o', '0'),
+            Map.entry('Q', '0'),
+            Map.entry('D', '0'),
+            Map.entry('I', '1'),
+            Map.entry('l', '1'),
+            Map.entry('i', '1'),
+            Map.entry('|', '1'),
+            Map.entry('Z', '2'),
+            Map.entry('z', '2'),
+            Map.entry('A', '4'),
+            Map.entry('S', '5'),
+            Map.entry('s', '5'),
+            Map.entry('B', '8'),
+            Map.entry('ß', '8'),
+            Map.entry('g', '9'));
+    private static final Map<Character, Character> TO_CAPITAL =
+            Map.of('0', 'O', '1', 'I', '2', 'Z', '4', 'A', '5', 'S', '8', 'B', '|', 'I', '6', 'G');
+
+    private Lookalikes() {}
+
+    public static char digit(char c) {
+        return TO_DIGIT.getOrDefault(c, c);
+    }
+
+    public static char capital(char c) {
+        return TO_CAPITAL.getOrDefault(c, Character.toUpperCase(c));
+    }
+
+    /** What {@code c} may have been read as; safe inside a character class. */
+    static String of(char c) {
+        var all = new StringBuilder();
+        TO_DIGIT.forEach((letter, digit) -> {
+            if (digit == c) {
+                all.append(letter);
+            }
+        });
+        TO_CAPITAL.forEach((digit, letter) -> {
+            if (letter == c) {
+                all.append(digit);
+            }
+        });
+        if (Character.isLetter(c)) {
+            all.append(Character.toLowerCase(c));
+        }
+        return all.toString();
+    }
+}

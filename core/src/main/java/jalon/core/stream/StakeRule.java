@@ -1,0 +1,80 @@
+package jalon.core.stream;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import jalon.core.page.Box;
+import java.util.List;
+import java.util.Map;
+
+/** A rule that says where a document begins. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = StakeRule.ByBarcode.class, name = "barcode"),
+    @JsonSubTypes.Type(value = StakeRule.ByPatch.class, name = "patch"),
+    @JsonSubTypes.Type(value = StakeRule.ByWords.class, name = "words"),
+    @JsonSubTypes.Type(value = StakeRule.EveryPages.class, name = "pages"),
+    @JsonSubTypes.Type(value = StakeRule.ByFile.class, name = "file")
+})
+public sealed interface StakeRule {
+
+    /** What becomes of the sheet that carries the sign. */
+    enum Sheet {
+        @JsonProperty("kept")
+        KEPT,
+        @JsonProperty("dropped")
+        DROPPED
+    }
+
+    /**
+     * A barcode.
+     *
+     * @param kind any kind when null
+     * @param like a {@linkplain Shape shape} the whole value must have, or null
+     * @param pattern a regular expression (RE2) the whole value must match, or null
+     * @param where the part of the page its middle must lie in, or null
+     */
+    record ByBarcode(String kind, String like, String pattern, Box where, Sheet sheet) implements StakeRule {
+        public ByBarcode {
+            sheet = sheet == null ? Sheet.KEPT : sheet;
+        }
+    }
+
+    /** Patch code sheets, each code with its own meaning; codes not named mean nothing. */
+    record ByPatch(Map<String, Meaning> codes, Sheet sheet) implements StakeRule {
+        public ByPatch {
+            codes = codes == null ? Map.of("2", Meaning.DOCUMENT) : Map.copyOf(codes);
+            sheet = sheet == null ? Sheet.DROPPED : sheet;
+        }
+
+        public enum Meaning {
+            @JsonProperty("document")
+            DOCUMENT,
+            @JsonProperty("flag")
+            FLAG
+        }
+    }
+
+    /**
+     * Words or patterns on first pages.
+     *
+     * @param must phrases that must all be there
+     * @param mustNot phrases of which none may be there
+     * @param pattern a regular expression (RE2) that one line must match, or null
+     * @param where the part of the page looked at, or null for all of it
+     */
+    record ByWords(List<String> must, List<String> mustNot, String pattern, Box where, Sheet sheet)
+            implements StakeRule {
+        public ByWords {
+            must = must == null ? List.of() : List.copyOf(must);
+            mustNot = mustNot == null ? List.of() : List.copyOf(mustNot);
+            sheet = sheet == null ? Sheet.KEPT : sheet;
+        }
+    }
+
+    /** A document every so many pages, blank ones set aside not counted. */
+    record EveryPages(int every) implements StakeRule {}
+
+    /** A document begins with every received file. */
+    record ByFile() implements StakeRule {}
+}

@@ -1,0 +1,105 @@
+package jalon.core.stream;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One kind of incoming paper and all that is to be done with it. Plain data: what each part means is in {@code
+ * docs/stream.md}, its form in {@code docs/schemas/stream.schema.json}. Absent lists are empty, absent settings have the
+ * values given there.
+ *
+ * @param language reading models joined by {@code +}, such as {@code eng}
+ */
+public record StreamDefinition(
+        String stream,
+        String title,
+        String language,
+        PageRules pages,
+        CutRules cut,
+        List<DocumentType> types,
+        List<Destination> destinations) {
+
+    public StreamDefinition {
+        language = language == null ? "eng" : language;
+        pages = pages == null ? new PageRules(null, null) : pages;
+        cut = cut == null ? new CutRules(null, null) : cut;
+        types = types == null ? List.of() : List.copyOf(types);
+        destinations = destinations == null ? List.of() : List.copyOf(destinations);
+    }
+
+    public Optional<DocumentType> type(String name) {
+        return types.stream().filter(t -> t.type().equals(name)).findFirst();
+    }
+
+    public Optional<Destination> destination(String name) {
+        return destinations.stream().filter(d -> d.destination().equals(name)).findFirst();
+    }
+
+    /** @param blankInkShare a page with less ink than this and no readable word is blank */
+    public record PageRules(Blank blank, Double blankInkShare) {
+        public PageRules {
+            blank = blank == null ? Blank.SET_ASIDE : blank;
+            blankInkShare = blankInkShare == null ? 0.0004 : blankInkShare;
+        }
+
+        public enum Blank {
+            @JsonProperty("setAside")
+            SET_ASIDE,
+            @JsonProperty("keep")
+            KEEP
+        }
+    }
+
+    /**
+     * @param rules in order of trust: the first that speaks for a page decides
+     * @param checkBelow a stake less certain than this is shown to a person
+     */
+    public record CutRules(List<StakeRule> rules, Double checkBelow) {
+        public CutRules {
+            rules = rules == null ? List.of() : List.copyOf(rules);
+            checkBelow = checkBelow == null ? 0.8 : checkBelow;
+        }
+    }
+
+    /**
+     * @param otherwise the type of a document that no type's words claim
+     * @param checkBelow a type less certain than this is shown to a person
+     */
+    public record DocumentType(
+            String type,
+            String title,
+            Words words,
+            @JsonProperty("default") boolean otherwise,
+            Double checkBelow,
+            Layout layout,
+            List<Field> fields) {
+        public DocumentType {
+            title = title == null ? type : title;
+            words = words == null ? new Words(null, null) : words;
+            checkBelow = checkBelow == null ? 0.7 : checkBelow;
+            fields = fields == null ? List.of() : List.copyOf(fields);
+        }
+
+        public Optional<Field> field(String name) {
+            return fields.stream().filter(f -> f.field().equals(name)).findFirst();
+        }
+    }
+
+    /** Words or phrases that must all stand on the first page, and ones of which none may. */
+    public record Words(List<String> must, List<String> mustNot) {
+        public Words {
+            must = must == null ? List.of() : List.copyOf(must);
+            mustNot = mustNot == null ? List.of() : List.copyOf(mustNot);
+        }
+    }
+
+    /** Printed words of a form and where they stand on a straight, unshifted sheet; they carry the zones along. */
+    public record Layout(List<Anchor> anchors) {
+        public Layout {
+            anchors = anchors == null ? List.of() : List.copyOf(anchors);
+        }
+    }
+
+    public record Anchor(String text, jalon.core.page.Box boxMm) {}
+}

@@ -1,0 +1,55 @@
+package jalon.demo;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** The demo's own commands. */
+@Command(
+        name = "demo",
+        subcommands = {DemoCommand.PaperCommand.class, DemoCommand.RegisterCommand.class})
+public final class DemoCommand {
+    private DemoCommand() {}
+
+    public static void main(String[] args) {
+        System.setProperty("java.awt.headless", "true");
+        System.exit(new CommandLine(new DemoCommand()).execute(args));
+    }
+
+    @Command(name = "paper", description = "Writes the demo's scans as files, with truth.json beside them.")
+    static final class PaperCommand implements Callable<Integer> {
+        @Parameters(paramLabel = "DIR")
+        private Path folder;
+
+        @Option(names = "--seed", defaultValue = "1", description = "Same seed, same paper (${DEFAULT-VALUE}).")
+        private long seed;
+
+        @Option(names = "--pages", defaultValue = "60", description = "About how many pages (${DEFAULT-VALUE}).")
+        private int pages;
+
+        @Override
+        public Integer call() throws Exception {
+            for (Paper.Stack stack : Paper.write(folder, seed, pages)) {
+                System.out.println(stack.stream() + ": " + stack.pages() + " pages in "
+                        + stack.files().size() + " files");
+            }
+            return 0;
+        }
+    }
+
+    @Command(name = "register", description = "Writes the register of vessels.")
+    static final class RegisterCommand implements Callable<Integer> {
+        @Parameters(paramLabel = "FILE")
+        private Path file;
+
+        @Override
+        public Integer call() throws Exception {
+            Files.writeString(file, Harbour.portMerrow().csv());
+            return 0;
+        }
+    }
+}
