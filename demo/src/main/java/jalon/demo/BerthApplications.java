@@ -51,7 +51,14 @@ public final class BerthApplications {
         };
         List<Sheet> pages = new ArrayList<>();
         long hand = r.nextLong();
-        pages.add(pen -> form(pen, v, wants.berth(), written, new Random(hand)));
+        boolean undated = i % 5 == 3;
+        boolean struck = i % 4 == 2;
+        pages.add(pen -> {
+            form(pen, v, wants.berth(), undated ? "" : written, new Random(hand));
+            if (struck) {
+                Mistakes.scribble(pen, 72, 146, 24, new Random(hand));
+            }
+        });
         if (i % 4 == 1) {
             pages.add(pen -> sketch(pen, v));
         }

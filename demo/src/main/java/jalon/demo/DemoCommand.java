@@ -11,7 +11,8 @@ import picocli.CommandLine.Parameters;
 /** The demo's own commands. */
 @Command(
         name = "demo",
-        subcommands = {DemoCommand.PaperCommand.class, DemoCommand.RegisterCommand.class})
+        subcommands = {DemoCommand.PaperCommand.class, DemoCommand.RegisterCommand.class, DemoCommand.FillCommand.class
+        })
 public final class DemoCommand {
     private DemoCommand() {}
 
@@ -49,6 +50,23 @@ public final class DemoCommand {
         @Override
         public Integer call() throws Exception {
             Files.writeString(file, Harbour.portMerrow().csv());
+            return 0;
+        }
+    }
+
+    @Command(
+            name = "fill",
+            description = "Brings batches into a running server, so that its Day board has some in every stage.")
+    static final class FillCommand implements Callable<Integer> {
+        @Parameters(index = "0", paramLabel = "ADDRESS")
+        private String address;
+
+        @Parameters(index = "1", paramLabel = "DIR", description = "Where the scans are written first.")
+        private Path scans;
+
+        @Override
+        public Integer call() throws Exception {
+            new Fill(new Api(address), scans).run();
             return 0;
         }
     }

@@ -37,7 +37,9 @@ public final class DuesLetters {
             int form = r.nextInt(3);
             List<Sheet> pages = new ArrayList<>();
             long hand = r.nextLong();
-            pages.add(pen -> letter(pen, v, date, amount, form, two, new Random(hand)));
+            // People mix up the digits of their own registration; the register does not know what they wrote.
+            String written = i % 4 == 2 ? Mistakes.swapped(v.registration()) : v.registration();
+            pages.add(pen -> letter(pen, v, written, date, amount, form, two, new Random(hand)));
             if (two) {
                 pages.add(pen -> second(pen, v, new Random(hand)));
             }
@@ -51,7 +53,8 @@ public final class DuesLetters {
         return made;
     }
 
-    private static void letter(Pen pen, Vessel v, LocalDate date, String amount, int form, boolean two, Random hand) {
+    private static void letter(
+            Pen pen, Vessel v, String registration, LocalDate date, String amount, int form, boolean two, Random hand) {
         double left = form == 1 ? 115 : 22;
         pen.text(left, 25, 11, v.owner());
         pen.text(left, 31, 11, v.address());
@@ -65,22 +68,21 @@ public final class DuesLetters {
         pen.text(22, 88, 11, "Dear Harbour Master,");
         String[][] bodies = {
             {
-                "I write about the harbour dues for my vessel " + v.vessel() + ", " + v.registration() + ", which lies",
+                "I write about the harbour dues for my vessel " + v.vessel() + ", " + registration + ", which lies",
                 "at " + v.quay() + ". The account sent to me in spring asks for the full season, yet the boat",
                 "was ashore for repairs until the end of May and did not use the berth at all.",
                 "I have worked the sum out again and come to an amount of " + amount + " which I have paid today.",
                 "I should be glad to have it confirmed that nothing more is owed for this year."
             },
             {
-                "thank you for your reminder. My boat, registered as " + v.registration() + ", has been sold to my",
+                "thank you for your reminder. My boat, registered as " + registration + ", has been sold to my",
                 "brother, who keeps her on the same mooring. Please send the accounts to him from now on.",
                 "So that no dues stay open I enclose the amount of " + amount + " for the months up to the sale.",
                 "The insurance has been told, and the survey of last autumn goes to the new owner with the papers."
             },
             {
                 "the dues for " + v.vessel() + " seem to have been charged twice. One account names the registration",
-                v.registration() + ", the other only the berth " + v.berth()
-                        + "; both are meant for the same boat. I have",
+                registration + ", the other only the berth " + v.berth() + "; both are meant for the same boat. I have",
                 "paid one of them, an amount of " + amount + ", by transfer on the day it came, and ask you to strike",
                 "out the other. If I am mistaken please telephone, best in the evening after the boats are in."
             }

@@ -28,15 +28,25 @@ public final class ReadPage {
     public record Origin(int no, String file, int filePage, String sha256) {}
 
     public static PageFacts read(Scan scan, Origin origin, TextReader reader) {
+        return read(scan, origin, reader, null);
+    }
+
+    /** @param turn the clockwise turn that makes the page upright, as a person said, or null to find out */
+    public static PageFacts read(Scan scan, Origin origin, TextReader reader, Integer turn) {
         GrayPlane received = GrayPlane.of(scan.image());
         Ink ink = Ink.of(received, scan.dpi());
         Marks marks = Marks.found(received, scan.dpi());
-        Attempt best = scan.ownWords().isEmpty()
-                ? readUpright(received, scan.dpi(), ink, reader)
-                : new Attempt(0, Skew.of(received, scan.dpi()).degrees(), scan.ownWords());
+        Attempt best;
+        if (turn != null) {
+            best = attempt(received.turned(turn), scan.dpi(), turn, reader);
+        } else if (scan.ownWords().isEmpty()) {
+            best = readUpright(received, scan.dpi(), ink, reader);
+        } else {
+            best = new Attempt(0, Skew.of(received, scan.dpi()).degrees(), scan.ownWords());
+        }
         int rotation = best.rotation();
         boolean sideways = rotation % 180 != 0;
-        List<Mark> upright = marks.upright(rotation, best.confident() >= 2);
+        List<Mark> upright = marks.upright(rotation, turn != null || best.confident() >= 2);
         ImageFacts image = new ImageFacts(
                 sideways ? scan.heightMm() : scan.widthMm(),
                 sideways ? scan.widthMm() : scan.heightMm(),

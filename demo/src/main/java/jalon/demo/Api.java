@@ -1,0 +1,85 @@
+package jalon.demo;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Jalon's API as a program of its own uses it. */
+final class Api {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final String base;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder()
+            .cookieHandler(cookies)
+            .connectTimeout(Duration.ofSeconds(10))
+            .build();
+
+    Api(String base) {
+        this.base = base;
+    }
+
+    void signIn(String name, String password) throws IOException, InterruptedException {
+        String form = "username=" + URLEncoder.encode(name, StandardCharsets.UTF_8) + "&password="
+                + URLEncoder.encode(password, StandardCharsets.UTF_8);
+        send("/api/sign-in", "application/x-www-form-urlencoded", HttpRequest.BodyPublishers.ofString(form));
+    }
+
+    JsonNode get(String path) throws IOException, InterruptedException {
+        return answer(HttpRequest.newBuilder(URI.create(base + path)).GET().build());
+    }
+
+    JsonNode post(String path, Object body) throws IOException, InterruptedException {
+        return send(path, "application/json", HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
+    }
+
+    JsonNode upload(String path, Path file) throws IOException, InterruptedException {
+        String boundary = "jalon-demo-7d1f";
+        var body = new ByteArrayOutputStream();
+        body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\""
+                        + file.getFileName() + "\"\r\nContent-Type: application/octet-stream\r\n\r\n")
+                .getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(Files.readAllBytes(file));
+        body.writeBytes(("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        return send(
+                path,
+                "multipart/form-data; boundary=" + boundary,
+                HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()));
+    }
+
+    private JsonNode send(String path, String type, HttpRequest.BodyPublisher body)
+            throws IOException, InterruptedException {
+        get("/api/csrf");
+        String token = cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(java.net.HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+        return answer(HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", type)
+                .header("X-XSRF-TOKEN", token)
+                .POST(body)
+                .build());
+    }
+
+    private JsonNode answer(HttpRequest request) throws IOException, InterruptedException {
+        HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() >= 300) {
+            throw new IOException(request.method() + " " + request.uri().getPath() + " was answered with "
+                    + answer.statusCode() + ": " + answer.body());
+        }
+        return answer.body().isBlank() ? JSON.valueToTree(Map.of()) : JSON.readTree(answer.body());
+    }
+}

@@ -1,0 +1,104 @@
+package jalon.demo;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+
+/** Fills a Day board: batches in every stage, brought there the way an operator brings them. */
+final class Fill {
+    private static final int MOST_WAITS = 1200;
+
+    private final Api api;
+    private final Path scans;
+
+    Fill(Api api, Path scans) {
+        this.api = api;
+        this.scans = scans;
+    }
+
+    void run() throws IOException, InterruptedException {
+        Harbour harbour = Harbour.portMerrow();
+        api.signIn("m.tarrow", "merrow-operator");
+        var renewals = Paper.licenceRenewals(folder("renewals-1"), harbour, 4, 11);
+        String done = bring(renewals.stream(), renewals.files(), true);
+        var applications = Paper.berthApplications(folder("applications-1"), harbour, 8, 21);
+        bring(applications.stream(), applications.files(), true);
+        var small = Paper.berthApplications(folder("applications-2"), harbour, 3, 22);
+        String doneToo = bring(small.stream(), small.files(), true);
+        var letters = Paper.duesLetters(folder("letters-1"), harbour, 9, 31);
+        bring(letters.stream(), letters.files(), true);
+        // The first letter's first page lies in another tray: the cut is in doubt.
+        var torn = Paper.duesLetters(folder("letters-2"), harbour, 5, 34);
+        bring(torn.stream(), torn.files().subList(1, torn.files().size()), true);
+        var waiting = Paper.licenceRenewals(folder("renewals-2"), harbour, 2, 12);
+        bring(waiting.stream(), waiting.files(), true);
+        settleAndFile(done);
+        settleAndFile(doneToo);
+        var arriving = Paper.duesLetters(folder("letters-3"), harbour, 2, 36);
+        bring(arriving.stream(), arriving.files(), false);
+    }
+
+    private Path folder(String name) throws IOException {
+        return Files.createDirectories(scans.resolve(name));
+    }
+
+    private String bring(String stream, List<Path> files, boolean complete) throws IOException, InterruptedException {
+        String no = api.post("/api/batches", Map.of("stream", stream)).get("no").asString();
+        for (Path file : files) {
+            api.upload("/api/batches/" + no + "/files", file);
+        }
+        if (complete) {
+            api.post("/api/batches/" + no + "/arrived", Map.of());
+            await(no, "intake");
+        }
+        System.out.println("  " + no + " " + stream);
+        return no;
+    }
+
+    /** Waits until a batch has left a stage. */
+    private void await(String no, String stage) throws IOException, InterruptedException {
+        for (int i = 0; i < MOST_WAITS; i++) {
+            if (!api.get("/api/batches/" + no).get("stage").asString().equals(stage)) {
+                return;
+            }
+            Thread.sleep(250);
+        }
+        throw new IOException("batch " + no + " did not leave " + stage);
+    }
+
+    /** Settles every doubt with what stands there, or says that nothing does, and files. */
+    private void settleAndFile(String no) throws IOException, InterruptedException {
+        JsonNode batch = api.get("/api/batches/" + no + "?fields=true");
+        List<Map<String, Object>> decisions = new ArrayList<>();
+        for (JsonNode document : batch.get("documents")) {
+            int page = document.get("pages").get(0).asInt();
+            if (document.get("stake").get("doubtful").asBoolean()) {
+                decisions.add(Map.of("act", "confirmStake", "page", page));
+            }
+            document.get("fields").properties().forEach(field -> {
+                JsonNode value = field.getValue();
+                String state = value.get("state").asString();
+                boolean empty = state.equals("empty") && !value.get("reasons").isEmpty();
+                if (state.equals("doubtful") || state.equals("wrong") || empty) {
+                    Map<String, Object> settle = new LinkedHashMap<>();
+                    settle.put("act", "settle");
+                    settle.put("page", page);
+                    settle.put("field", field.getKey());
+                    settle.put("value", value.has("value") ? value.get("value").asString() : null);
+                    settle.put("valuePage", value.get("page").asInt());
+                    decisions.add(settle);
+                }
+            });
+        }
+        for (Map<String, Object> decision : decisions) {
+            api.post("/api/batches/" + no + "/decisions", decision);
+        }
+        api.post("/api/batches/" + no + "/filing", Map.of());
+        await(no, "filing");
+    }
+}

@@ -1,0 +1,46 @@
+#!/usr/bin/env bash
+# A MariaDB of our own on loopback: mariadb.sh start FOLDER PORT [test] | stop FOLDER
+set -euo pipefail
+action=$1 folder=$2
+# A socket's path may have 107 characters at most; project folders can be deeper.
+socket=/tmp/jalon-db-$(echo -n "$folder" | sha256sum | cut -c1-12).sock
+as_user=()
+[ "$(id -u)" = 0 ] && as_user=(--user=mysql)
+
+alive() { mariadb-admin --no-defaults -uroot --socket="$socket" ping >/dev/null 2>&1; }
+
+case $action in
+  start)
+    port=$3
+    if alive; then exit 0; fi
+    if [ ! -d "$folder/mysql" ]; then
+      mkdir -p "$folder"
+      [ "$(id -u)" = 0 ] && chown mysql "$folder"
+      mariadb-install-db --no-defaults --datadir="$folder" "${as_user[@]}" --auth-root-authentication-method=normal \
+        --skip-test-db --skip-name-resolve >"$folder.install.log" 2>&1 ||
+        { echo "The database could not be made in $folder; see $folder.install.log" >&2; exit 1; }
+    fi
+    quick=()
+    [ "${4:-}" = test ] && quick=(--innodb-flush-log-at-trx-commit=0 --innodb-doublewrite=0 --innodb-flush-method=nosync --skip-log-bin)
+    nohup mariadbd --no-defaults --datadir="$folder" "${as_user[@]}" --basedir=/usr --bind-address=127.0.0.1 --port="$port" \
+      --socket="$socket" --pid-file="$folder/mariadbd.pid" --log-error="$folder/mariadbd.log" --skip-name-resolve \
+      --character-set-server=utf8mb4 --innodb-ft-min-token-size=2 --innodb-ft-enable-stopword=OFF \
+      --max-allowed-packet=64M "${quick[@]}" >/dev/null 2>&1 &
+    for _ in $(seq 1 150); do
+      if alive; then
+        mariadb --no-defaults -uroot --socket="$socket" -e "create database if not exists jalon character set utf8mb4 collate utf8mb4_uca1400_ai_ci"
+        exit 0
+      fi
+      sleep 0.2
+    done
+    echo "The database did not start within 30 seconds; see $folder/mariadbd.log" >&2
+    exit 1
+    ;;
+  stop)
+    if alive; then mariadb-admin --no-defaults -uroot --socket="$socket" shutdown; fi
+    ;;
+  *)
+    echo "mariadb.sh start FOLDER PORT [test] | stop FOLDER" >&2
+    exit 2
+    ;;
+esac

@@ -1,0 +1,191 @@
+package jalon.server.api;
+
+import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.read.PageFacts;
+import jalon.core.run.BatchView;
+import jalon.core.run.Decision;
+import jalon.core.run.Report;
+import jalon.server.NotPossible;
+import jalon.server.batch.Batch;
+import jalon.server.batch.Batches;
+import jalon.server.batch.PageRenditions;
+import jalon.server.batch.PageZones;
+import jalon.server.batch.Receiving;
+import jalon.server.batch.Stage;
+import jalon.server.filing.FilingDesk;
+import jalon.server.people.ActivityLog;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.security.Principal;
+import java.time.Duration;
+import java.util.List;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+/** One batch: bringing it in, looking at it, deciding about it, filing it. */
+@RestController
+@RequestMapping("/api/batches")
+class BatchApi {
+    private final Batches batches;
+    private final Receiving receiving;
+    private final PageRenditions renditions;
+    private final PageZones zones;
+    private final FilingDesk filing;
+    private final ActivityLog log;
+
+    BatchApi(
+            Batches batches,
+            Receiving receiving,
+            PageRenditions renditions,
+            PageZones zones,
+            FilingDesk filing,
+            ActivityLog log) {
+        this.batches = batches;
+        this.receiving = receiving;
+        this.renditions = renditions;
+        this.zones = zones;
+        this.filing = filing;
+        this.log = log;
+    }
+
+    record NewBatch(String stream) {}
+
+    record Opened(String no) {}
+
+    @PostMapping
+    Opened open(@RequestBody NewBatch wanted, Principal who) {
+        return new Opened(receiving.open(wanted.stream(), "upload", who.getName()));
+    }
+
+    @PostMapping(value = "/{no}/files", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    Receiving.Received add(@PathVariable String no, @RequestParam("file") MultipartFile file) throws IOException {
+        String name = file.getOriginalFilename() == null ? "unnamed" : file.getOriginalFilename();
+        try (var in = file.getInputStream()) {
+            return receiving.add(no, name, in, null);
+        }
+    }
+
+    /** All files are here. */
+    @PostMapping("/{no}/arrived")
+    void arrived(@PathVariable String no, Principal who) {
+        receiving.complete(no, who.getName());
+    }
+
+    /** @param fields whether the values of the fields are wanted too */
+    @GetMapping("/{no}")
+    BatchDetail get(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields) {
+        Batch batch = batches.get(no);
+        BatchView view = batches.view(batch, fields);
+        return BatchDetail.of(
+                batch,
+                batches.stream(batch),
+                batches.facts(batch),
+                view,
+                filing.ledger(batch, view),
+                batches.rejected(batch),
+                batch.filedAt() == null && batches.canStep(batch, true),
+                batch.filedAt() == null && batches.canStep(batch, false));
+    }
+
+    @PostMapping("/{no}/decisions")
+    BatchDetail decide(
+            @PathVariable String no,
+            @RequestParam(defaultValue = "false") boolean fields,
+            @RequestBody Decision decision,
+            Principal who) {
+        batches.decide(no, decision, who.getName());
+        return get(no, fields);
+    }
+
+    @PostMapping("/{no}/undo")
+    BatchDetail undo(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
+        batches.step(no, true, who.getName());
+        return get(no, fields);
+    }
+
+    @PostMapping("/{no}/redo")
+    BatchDetail redo(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
+        batches.step(no, false, who.getName());
+        return get(no, fields);
+    }
+
+    record Move(Stage to) {}
+
+    @PostMapping("/{no}/stage")
+    BatchDetail move(@PathVariable String no, @RequestBody Move move, Principal who) {
+        batches.moveTo(no, move.to(), who.getName());
+        return get(no, true);
+    }
+
+    @GetMapping("/{no}/pages/{page}/picture")
+    ResponseEntity<Resource> picture(
+            @PathVariable String no, @PathVariable int page, @RequestParam(defaultValue = "900") int width) {
+        return picture(renditions.picture(facts(no, page), width));
+    }
+
+    static ResponseEntity<Resource> picture(Path file) {
+        // The address carries the turn, so what is behind it never changes.
+        return ResponseEntity.ok()
+                .contentType(MediaType.IMAGE_JPEG)
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
+                .body(new FileSystemResource(file));
+    }
+
+    @GetMapping("/{no}/pages/{page}/words")
+    List<Word> words(@PathVariable String no, @PathVariable int page) {
+        return facts(no, page).words();
+    }
+
+    record ReadBox(Box box) {}
+
+    record ReadText(String text, Box box) {}
+
+    /** Reads a box that somebody dragged. */
+    @PostMapping("/{no}/pages/{page}/read")
+    ReadText read(@PathVariable String no, @PathVariable int page, @RequestBody ReadBox wanted) {
+        List<Word> words = zones.read(facts(no, page), wanted.box());
+        String text = String.join(" ", words.stream().map(Word::text).toList());
+        return new ReadText(text, wanted.box());
+    }
+
+    private PageFacts facts(String no, int page) {
+        PageFacts facts = batches.facts(batches.get(no)).get(page);
+        if (facts == null) {
+            throw NotPossible.missing("Batch " + no + " has no page " + page + " that could be read.");
+        }
+        return facts;
+    }
+
+    @GetMapping("/{no}/filing")
+    FilingDesk.Plan plan(@PathVariable String no) {
+        return filing.plan(no);
+    }
+
+    @PostMapping("/{no}/filing")
+    FilingDesk.Plan file(@PathVariable String no, Principal who) {
+        filing.file(no, who.getName());
+        return filing.plan(no);
+    }
+
+    @GetMapping("/{no}/report")
+    Report report(@PathVariable String no) {
+        return filing.report(no);
+    }
+
+    @GetMapping("/{no}/log")
+    List<ActivityLog.Entry> log(@PathVariable String no) {
+        return log.ofBatch(batches.get(no).id());
+    }
+}

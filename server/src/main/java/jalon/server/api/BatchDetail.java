@@ -1,0 +1,114 @@
+package jalon.server.api;
+
+import jalon.core.mark.Mark;
+import jalon.core.read.PageFacts;
+import jalon.core.run.BatchView;
+import jalon.core.run.Ledger;
+import jalon.core.run.Report;
+import jalon.core.stream.StreamDefinition;
+import jalon.server.batch.Batch;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+
+/** A batch as the desks show it. */
+record BatchDetail(
+        String no,
+        String stream,
+        String streamTitle,
+        String stage,
+        boolean filed,
+        String source,
+        String madeBy,
+        Instant dueAt,
+        boolean canUndo,
+        boolean canRedo,
+        List<TypeInfo> types,
+        List<Page> pages,
+        List<BatchView.DocumentView> documents,
+        Ledger ledger,
+        long cutDoubts,
+        long fieldDoubts,
+        List<Report.Rejected> rejected) {
+
+    record FieldInfo(String field, String title, String kind, boolean required) {}
+
+    record TypeInfo(String type, String title, List<FieldInfo> fields) {}
+
+    /** @param lean clockwise, in degrees, of the print on the upright page */
+    record Page(
+            int no,
+            String role,
+            Integer document,
+            String by,
+            String file,
+            int filePage,
+            double widthMm,
+            double heightMm,
+            double lean,
+            int rotation,
+            double dpi,
+            List<Mark> marks) {}
+
+    static BatchDetail of(
+            Batch batch,
+            StreamDefinition stream,
+            Map<Integer, PageFacts> facts,
+            BatchView view,
+            Ledger ledger,
+            List<Report.Rejected> rejected,
+            boolean canUndo,
+            boolean canRedo) {
+        return new BatchDetail(
+                batch.no(),
+                batch.stream(),
+                stream.title(),
+                batch.stage().name(),
+                batch.filedAt() != null,
+                batch.source(),
+                batch.madeBy(),
+                batch.dueAt(),
+                canUndo,
+                canRedo,
+                stream.types().stream().map(BatchDetail::type).toList(),
+                view.pages().stream().map(p -> page(p, facts.get(p.no()))).toList(),
+                view.documents(),
+                ledger,
+                view.cutDoubts(),
+                view.fieldDoubts(),
+                rejected);
+    }
+
+    private static TypeInfo type(StreamDefinition.DocumentType type) {
+        return new TypeInfo(
+                type.type(),
+                type.title(),
+                type.fields().stream()
+                        .map(f -> new FieldInfo(
+                                f.field(), f.title(), f.kind().name().toLowerCase(java.util.Locale.ROOT), f.required()))
+                        .toList());
+    }
+
+    private static Page page(BatchView.PageView view, PageFacts facts) {
+        var i = facts.image();
+        String role = switch (view.role()) {
+            case CONTENT -> "content";
+            case SEPARATOR -> "separator";
+            case BLANK -> "blank";
+            case SET_ASIDE -> "setAside";
+        };
+        return new Page(
+                view.no(),
+                role,
+                view.document(),
+                view.by(),
+                facts.file(),
+                facts.filePage(),
+                i.widthMm(),
+                i.heightMm(),
+                i.skewDegrees(),
+                i.rotation(),
+                i.dpi(),
+                facts.marks());
+    }
+}

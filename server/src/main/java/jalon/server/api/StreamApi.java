@@ -1,0 +1,61 @@
+package jalon.server.api;
+
+import jalon.core.index.Register;
+import jalon.server.stream.StreamLibrary;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Stream definitions and registers, in and out. */
+@RestController
+@RequestMapping("/api")
+class StreamApi {
+    private final StreamLibrary library;
+
+    StreamApi(StreamLibrary library) {
+        this.library = library;
+    }
+
+    @GetMapping("/streams")
+    List<StreamLibrary.Listed> streams() {
+        return library.current();
+    }
+
+    /** The definition in force, as it was written. */
+    @GetMapping(value = "/streams/{name}", produces = MediaType.APPLICATION_JSON_VALUE)
+    String stream(@PathVariable String name) {
+        return library.json(name, library.newest(name));
+    }
+
+    record StreamText(String json) {}
+
+    @PostMapping("/streams")
+    StreamLibrary.Listed save(@RequestBody StreamText text, Principal who) {
+        return library.save(text.json(), who.getName());
+    }
+
+    record RegisterInfo(String name, List<String> columns, int rows, List<String> faults) {}
+
+    @GetMapping("/registers")
+    List<RegisterInfo> registers() {
+        return library.registers().values().stream().map(StreamApi::info).toList();
+    }
+
+    private static RegisterInfo info(Register r) {
+        return new RegisterInfo(r.name(), r.columns(), r.rows().size(), r.faults());
+    }
+
+    record RegisterText(String csv) {}
+
+    /** @return what is wrong with single lines */
+    @PostMapping("/registers/{name}")
+    List<String> saveRegister(@PathVariable String name, @RequestBody RegisterText text, Principal who) {
+        return library.saveRegister(name, text.csv(), who.getName());
+    }
+}

@@ -1,0 +1,179 @@
+package jalon.server.archive;
+
+import jalon.core.output.FiledDocument;
+import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.read.Line;
+import jalon.core.read.PageFacts;
+import jalon.server.JalonSettings;
+import jalon.server.NewId;
+import jalon.server.NotPossible;
+import jalon.server.batch.Batch;
+import jalon.server.batch.Batches;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** Jalon's own archive: filed documents, found again by any field and any word inside. */
+@Service
+public class Archive {
+    private static final int MOST = 200;
+
+    private final ArchiveRows rows;
+    private final Batches batches;
+    private final Path root;
+
+    Archive(ArchiveRows rows, Batches batches, JalonSettings settings) {
+        this.rows = rows;
+        this.batches = batches;
+        this.root = settings.data().resolve("archive").toAbsolutePath();
+    }
+
+    public Path root() {
+        return root;
+    }
+
+    /** Takes a document in; a second time changes nothing. */
+    public void add(Batch batch, FiledDocument document, String path) {
+        var made = new NewId();
+        List<Integer> pages = document.pages().stream().map(PageFacts::no).toList();
+        var row = new ArchiveRows.DocumentRow(
+                0,
+                batch.id(),
+                document.no(),
+                document.stream(),
+                document.type(),
+                document.title(),
+                String.join(",", pages.stream().map(String::valueOf).toList()),
+                path,
+                batch.withPerson() == null ? "Jalon" : batch.withPerson(),
+                document.at());
+        if (rows.add(made, row) == 0) {
+            return;
+        }
+        document.fields().forEach((name, value) -> rows.addField(made.getId(), name, value));
+        for (PageFacts page : document.pages()) {
+            rows.addText(
+                    made.getId(),
+                    page.no(),
+                    String.join("\n", page.lines().stream().map(Line::text).toList()));
+        }
+    }
+
+    /** @param page where the line stands, @param line text of the printed line with the hit, @param box of that line */
+    public record Hit(int page, String line, Box box, List<Box> words) {}
+
+    /** @param hit the first one, or null when only fields were asked for */
+    public record Found(
+            long id,
+            String batch,
+            String stream,
+            String type,
+            String title,
+            int firstPage,
+            int pageCount,
+            Map<String, String> fields,
+            Hit hit,
+            Instant filedAt) {}
+
+    /** @param more whether there are more than are shown */
+    public record Result(List<Found> found, boolean more, long archived, List<String> fieldNames) {}
+
+    public Result search(String line) {
+        Query query = Query.of(line);
+        Map<String, String> fields = new LinkedHashMap<>(query.fields());
+        String type = fields.remove("type");
+        String batch = fields.remove("batch");
+        List<Map<String, String>> parts = new ArrayList<>();
+        fields.forEach((name, part) -> parts.add(Map.of("name", name, "value", Query.anywhere(part))));
+        Long batchId = batch == null
+                ? null
+                : batches.get(batch.toUpperCase(java.util.Locale.ROOT)).id();
+        List<ArchiveRows.DocumentRow> found = rows.search(query.fullText(), parts, type, batchId, MOST + 1);
+        List<Found> shown = found.stream().limit(MOST).map(d -> found(d, query)).toList();
+        return new Result(shown, found.size() > MOST, rows.count(), rows.fieldNames());
+    }
+
+    private Found found(ArchiveRows.DocumentRow d, Query query) {
+        List<Integer> pages = pages(d);
+        List<Hit> hits = query.fullText() == null ? List.of() : hits(d, query, 1);
+        return new Found(
+                d.id(),
+                Batch.no(d.batchId()),
+                d.stream(),
+                d.type(),
+                d.title(),
+                pages.get(0),
+                pages.size(),
+                fields(d),
+                hits.isEmpty() ? null : hits.get(0),
+                d.filedAt());
+    }
+
+    private Map<String, String> fields(ArchiveRows.DocumentRow d) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        rows.fields(d.id()).forEach(f -> fields.put(f.name(), f.value()));
+        return fields;
+    }
+
+    private static List<Integer> pages(ArchiveRows.DocumentRow d) {
+        return Arrays.stream(d.pages().split(",")).map(Integer::valueOf).toList();
+    }
+
+    private List<Hit> hits(ArchiveRows.DocumentRow d, Query query, int most) {
+        List<Hit> hits = new ArrayList<>();
+        Map<Integer, PageFacts> facts = batches.facts(batches.get(d.batchId()));
+        for (int no : pages(d)) {
+            for (Line line : facts.get(no).lines()) {
+                List<Box> words = line.words().stream()
+                        .filter(w -> query.hits(w.text()))
+                        .map(Word::box)
+                        .toList();
+                if (!words.isEmpty()) {
+                    hits.add(new Hit(no, line.text(), line.box(), words));
+                    if (hits.size() == most) {
+                        return hits;
+                    }
+                }
+            }
+        }
+        return hits;
+    }
+
+    /** A document opened: its pages and where on them the hits are. */
+    public record Opened(Found document, List<Integer> pages, List<Hit> hits, String path, String filedBy) {}
+
+    public Opened open(long id, String line) {
+        ArchiveRows.DocumentRow d = row(id);
+        Query query = Query.of(line);
+        List<Hit> hits = query.fullText() == null ? List.of() : hits(d, query, 500);
+        return new Opened(found(d, query), pages(d), hits, d.path(), d.filedBy());
+    }
+
+    /** Where the filed PDF lies. */
+    public Path file(long id) {
+        Path file = root.resolve(row(id).path()).normalize();
+        if (!file.startsWith(root)) {
+            throw NotPossible.missing("This document's file is not in the archive.");
+        }
+        return file;
+    }
+
+    /** The batch page behind a page of an archived document; others are not for readers. */
+    public Batch batchOf(long id, int page) {
+        ArchiveRows.DocumentRow d = row(id);
+        if (!pages(d).contains(page)) {
+            throw NotPossible.missing("This document has no page " + page + ".");
+        }
+        return batches.get(d.batchId());
+    }
+
+    private ArchiveRows.DocumentRow row(long id) {
+        return rows.find(id).orElseThrow(() -> NotPossible.missing("There is no such document in the archive."));
+    }
+}

@@ -1,0 +1,74 @@
+package jalon.server.archive;
+
+import jalon.server.NewId;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface ArchiveRows {
+    record DocumentRow(
+            long id,
+            long batchId,
+            int documentNo,
+            String stream,
+            String type,
+            String title,
+            String pages,
+            String path,
+            String filedBy,
+            Instant filedAt) {}
+
+    record FieldRow(long documentId, String name, String value) {}
+
+    @Insert("insert ignore into archived_document"
+            + " (batch_id, document_no, stream, type, title, pages, path, filed_by, filed_at) values"
+            + " (#{d.batchId}, #{d.documentNo}, #{d.stream}, #{d.type}, #{d.title}, #{d.pages}, #{d.path}, #{d.filedBy},"
+            + " #{d.filedAt})")
+    @Options(useGeneratedKeys = true, keyProperty = "made.id")
+    int add(@Param("made") NewId made, @Param("d") DocumentRow d);
+
+    @Insert("insert into archived_field (document_id, name, value) values (#{id}, #{name}, left(#{value}, 1000))")
+    void addField(long id, String name, String value);
+
+    @Insert("insert into archived_text (document_id, page_no, words) values (#{id}, #{page}, #{words})")
+    void addText(long id, int page, String words);
+
+    @Select("select * from archived_document where id = #{id}")
+    Optional<DocumentRow> find(long id);
+
+    @Select("select document_id, name, value from archived_field where document_id = #{id}")
+    List<FieldRow> fields(long id);
+
+    /** Each condition narrows; {@code words} is a boolean full-text expression. */
+    @Select({
+        "<script>",
+        "select d.* from archived_document d where 1 = 1",
+        "<if test='words != null'>and exists (select 1 from archived_text t where t.document_id = d.id",
+        "  and match(t.words) against (#{words} in boolean mode))</if>",
+        "<foreach collection='parts' item='p'>and exists (select 1 from archived_field f where f.document_id = d.id",
+        "  and f.name = #{p.name} and f.value like #{p.value})</foreach>",
+        "<if test='type != null'>and d.type = #{type}</if>",
+        "<if test='batchId != null'>and d.batch_id = #{batchId}</if>",
+        "order by d.filed_at desc, d.id desc limit #{most}",
+        "</script>"
+    })
+    List<DocumentRow> search(
+            @Param("words") String words,
+            @Param("parts") List<Map<String, String>> parts,
+            @Param("type") String type,
+            @Param("batchId") Long batchId,
+            @Param("most") int most);
+
+    @Select("select count(*) from archived_document")
+    long count();
+
+    @Select("select distinct name from archived_field order by name")
+    List<String> fieldNames();
+}

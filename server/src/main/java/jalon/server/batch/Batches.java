@@ -1,0 +1,242 @@
+package jalon.server.batch;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jalon.core.read.PageFacts;
+import jalon.core.run.BatchRun;
+import jalon.core.run.BatchView;
+import jalon.core.run.Decided;
+import jalon.core.run.Decision;
+import jalon.core.stream.StreamDefinition;
+import jalon.server.NotPossible;
+import jalon.server.people.ActivityLog;
+import jalon.server.stream.StreamLibrary;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Batches as they stand, and what people decide about them. */
+@Service
+public class Batches {
+    private final BatchRows rows;
+    private final StreamLibrary streams;
+    private final PageZones zones;
+    private final WorkQueue work;
+    private final ActivityLog log;
+    private final Events events;
+
+    /** Facts of pages by row and by what was read: unzipping a 500-page batch for every key would be felt. */
+    private final Cache<Long, PageFacts> facts =
+            Caffeine.newBuilder().maximumSize(20_000).build();
+
+    Batches(BatchRows rows, StreamLibrary streams, PageZones zones, WorkQueue work, ActivityLog log, Events events) {
+        this.rows = rows;
+        this.streams = streams;
+        this.zones = zones;
+        this.work = work;
+        this.log = log;
+        this.events = events;
+    }
+
+    public static Instant now() {
+        return Instant.now().truncatedTo(ChronoUnit.MICROS);
+    }
+
+    public Batch get(String no) {
+        return rows.find(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+    }
+
+    public Batch get(long id) {
+        return get(Batch.no(id));
+    }
+
+    public StreamDefinition stream(Batch batch) {
+        return streams.definition(batch.stream(), batch.streamVersion());
+    }
+
+    /** What was seen on each page that could be read, by page number. */
+    public Map<Integer, PageFacts> facts(Batch batch) {
+        Map<Integer, PageFacts> all = new TreeMap<>();
+        for (BatchRows.PageRow row : rows.pages(batch.id())) {
+            if (row.facts() != null) {
+                all.put(row.no(), facts(row));
+            }
+        }
+        return all;
+    }
+
+    private PageFacts facts(BatchRows.PageRow row) {
+        // Facts change when a page is turned and read again; their bytes are their version.
+        return facts.get(
+                row.id() * 31_000_003L + java.util.Arrays.hashCode(row.facts()), key -> FactsCodec.read(row.facts()));
+    }
+
+    public List<Decided> decisions(Batch batch) {
+        return rows.decisions(batch.id()).stream()
+                .filter(d -> d.state().equals("active"))
+                .map(d -> new Decided(FactsCodec.decision(d.body()), d.decidedBy(), d.decidedAt()))
+                .toList();
+    }
+
+    /** @param fields whether the fields are wanted too, or only the cut */
+    public BatchView view(Batch batch, boolean fields) {
+        List<PageFacts> pages = List.copyOf(facts(batch).values());
+        var run = new BatchRun(stream(batch), streams.registers(), zones, LocalDate.now(ZoneOffset.UTC));
+        List<Decided> decisions = decisions(batch);
+        return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
+    }
+
+    /** Writes down a decision. */
+    @Transactional
+    public void decide(String no, Decision decision, String who) {
+        Batch batch = changeable(no);
+        check(batch, decision);
+        rows.dropUndone(batch.id());
+        rows.decide(batch.id(), FactsCodec.write(decision), who, now());
+        rows.takenBy(batch.id(), who);
+        log.add(now(), who, batch.id(), name(decision), FactsCodec.write(decision));
+        if (decision instanceof Decision.Turn turn) {
+            turned(batch, turn.page());
+        }
+        events.changed(batch.no());
+    }
+
+    private static String name(Decision decision) {
+        return decision.getClass().getSimpleName();
+    }
+
+    private void check(Batch batch, Decision decision) {
+        if (decision instanceof Decision.NameType t
+                && stream(batch).type(t.type()).isEmpty()) {
+            throw NotPossible.input("This stream has no document type \"" + t.type() + "\".");
+        }
+        if (decision instanceof Decision.Turn t && t.rotation() % 90 != 0) {
+            throw NotPossible.input("A page can be turned by quarters only.");
+        }
+    }
+
+    /** Takes the last decision back, or does the last one taken back again. */
+    @Transactional
+    public void step(String no, boolean back, String who) {
+        Batch batch = changeable(no);
+        List<BatchRows.DecisionRow> all = rows.decisions(batch.id());
+        BatchRows.DecisionRow chosen = null;
+        for (BatchRows.DecisionRow row : all) {
+            if (back && row.state().equals("active")) {
+                chosen = row;
+            } else if (!back && row.state().equals("undone") && chosen == null) {
+                chosen = row;
+            }
+        }
+        if (chosen == null) {
+            throw NotPossible.now(back ? "There is nothing to undo." : "There is nothing to do again.");
+        }
+        rows.mark(chosen.id(), back ? "undone" : "active");
+        Decision decision = FactsCodec.decision(chosen.body());
+        log.add(now(), who, batch.id(), back ? "undo" : "redo", chosen.body());
+        if (decision instanceof Decision.Turn turn) {
+            turned(batch, turn.page());
+        }
+        events.changed(batch.no());
+    }
+
+    public boolean canStep(Batch batch, boolean back) {
+        return rows.decisions(batch.id()).stream().anyMatch(d -> d.state().equals(back ? "active" : "undone"));
+    }
+
+    /** The page is read again the way it is turned now. */
+    private void turned(Batch batch, int page) {
+        rows.page(batch.id(), page).ifPresent(row -> work.readAgain(row.fileId(), row.filePage()));
+    }
+
+    /** How people turned a page, or null when nobody did. */
+    public Integer turnOf(long batchId, int page) {
+        Integer rotation = null;
+        for (BatchRows.DecisionRow d : rows.decisions(batchId)) {
+            if (d.state().equals("active")
+                    && FactsCodec.decision(d.body()) instanceof Decision.Turn t
+                    && t.page() == page) {
+                rotation = Math.floorMod(t.rotation(), 360);
+            }
+        }
+        return rotation;
+    }
+
+    private Batch changeable(String no) {
+        Batch batch = rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        if (batch.filedAt() != null) {
+            throw NotPossible.now("Batch " + no + " is filed; it cannot be changed any more.");
+        }
+        if (batch.stage() == Stage.intake) {
+            throw NotPossible.now("Batch " + no + " is still being read; wait a moment.");
+        }
+        return batch;
+    }
+
+    /** Moves a batch to another stage by hand. */
+    @Transactional
+    public void moveTo(String no, Stage to, String who) {
+        Batch batch = changeable(no);
+        if (to == Stage.intake || to == Stage.done) {
+            throw NotPossible.input("A batch cannot be sent to " + to + " by hand.");
+        }
+        rows.moveTo(batch.id(), to, now());
+        rows.takenBy(batch.id(), who);
+        log.add(now(), who, batch.id(), "stage", batch.stage() + " to " + to);
+        count(batch.id());
+        events.changed(batch.no());
+    }
+
+    /** When all pages are read: to the first stage that needs a person, and if none does, to filing. */
+    @Transactional
+    public void advance(long id) {
+        Batch batch = rows.lock(id).orElseThrow();
+        if (batch.stage() != Stage.intake || !batch.arrived() || rows.waiting(id) > 0) {
+            return;
+        }
+        BatchView view = view(batch, true);
+        Stage to = view.cutDoubts() > 0 || view.documents().isEmpty()
+                ? Stage.pages
+                : view.fieldDoubts() > 0 ? Stage.index : Stage.filing;
+        rows.moveTo(id, to, now());
+        rows.counted(id, view.documents().size(), view.cutDoubts() + view.fieldDoubts());
+        log.add(
+                now(),
+                "Jalon",
+                id,
+                "stage",
+                "intake to " + to + ", " + view.documents().size() + " documents");
+        events.changed(batch.no());
+    }
+
+    /** Brings the counts on the Day board up to date. */
+    public void count(long id) {
+        Batch batch = get(id);
+        BatchView view = view(batch, true);
+        rows.counted(id, view.documents().size(), view.cutDoubts() + view.fieldDoubts());
+    }
+
+    /** Files and pages that could not be read, with the reason. */
+    public List<jalon.core.run.Report.Rejected> rejected(Batch batch) {
+        List<jalon.core.run.Report.Rejected> all = new ArrayList<>();
+        for (BatchRows.FileRow file : rows.files(batch.id())) {
+            if (file.rejected() != null) {
+                all.add(new jalon.core.run.Report.Rejected(file.name(), file.rejected()));
+            }
+        }
+        for (BatchRows.PageRow page : rows.pages(batch.id())) {
+            if (page.rejected() != null) {
+                all.add(new jalon.core.run.Report.Rejected(
+                        rows.file(page.fileId()).name(), page.rejected()));
+            }
+        }
+        return all;
+    }
+}

@@ -1,0 +1,16 @@
+package jalon.server.batch;
+
+/** Work to be done by any worker, put down in the transaction that makes it necessary. */
+public interface WorkQueue {
+    /** Read all pages of a file, a few at a time. */
+    void readFile(long fileId, int pages);
+
+    /** Read one page again, as it is turned now. */
+    void readAgain(long fileId, int filePage);
+
+    /** See whether a batch can leave intake. */
+    void advance(long batchId);
+
+    /** Carry out one delivery. */
+    void deliver(long deliveryId);
+}

@@ -1,0 +1,77 @@
+package jalon.server.people;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+
+/** Who may do what. Without sign-in there is the sign-in page and nothing else. */
+@Configuration
+class SecurityRules {
+    private static final String SUPERVISOR = "supervisor";
+    private static final String OPERATOR = "operator";
+
+    @Bean
+    SecurityFilterChain rules(HttpSecurity http) throws Exception {
+        http.authorizeHttpRequests(a -> a.requestMatchers(
+                        HttpMethod.GET, "/", "/index.html", "/assets/**", "/favicon.svg", "/desk/**", "/api/csrf")
+                .permitAll()
+                .requestMatchers("/api/me", "/api/archive/**")
+                .authenticated()
+                .requestMatchers(HttpMethod.POST, "/api/streams/**", "/api/registers/**")
+                .hasRole(SUPERVISOR)
+                .requestMatchers("/api/**", "/v3/**")
+                .hasAnyRole(OPERATOR, SUPERVISOR)
+                .anyRequest()
+                .denyAll());
+        http.csrf(c -> c.spa());
+        http.formLogin(f -> f.loginProcessingUrl("/api/sign-in")
+                .successHandler((request, response, who) -> response.setStatus(HttpServletResponse.SC_NO_CONTENT))
+                .failureHandler(
+                        (request, response, e) -> problem(response, 401, "Name and password do not go together.")));
+        http.logout(l -> l.logoutUrl("/api/sign-out")
+                .logoutSuccessHandler(
+                        (request, response, who) -> response.setStatus(HttpServletResponse.SC_NO_CONTENT)));
+        http.exceptionHandling(
+                e -> e.authenticationEntryPoint((request, response, x) -> problem(response, 401, "Sign in first."))
+                        .accessDeniedHandler((request, response, x) ->
+                                problem(response, 403, "Your role does not allow this; ask a supervisor.")));
+        http.requestCache(c -> c.disable());
+        http.headers(
+                h -> h.contentSecurityPolicy(
+                        c -> c.policyDirectives(
+                                "default-src 'self'; img-src 'self' blob: data:;"
+                                        + " style-src 'self' 'unsafe-inline'; object-src 'none'; frame-ancestors 'self'; base-uri 'self'")));
+        return http.build();
+    }
+
+    private static void problem(HttpServletResponse response, int status, String detail) throws java.io.IOException {
+        response.setStatus(status);
+        response.setContentType("application/problem+json");
+        response.getOutputStream()
+                .write(("{\"status\":" + status + ",\"detail\":\"" + detail + "\"}").getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Bean
+    UserDetailsService signIns(People people) {
+        return name -> people.find(name)
+                .map(p -> User.withUsername(p.signIn())
+                        .password(p.passwordHash())
+                        .roles(p.role())
+                        .build())
+                .orElseThrow(() -> new UsernameNotFoundException(name));
+    }
+
+    @Bean
+    PasswordEncoder passwords() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+}

@@ -1,0 +1,84 @@
+package jalon.server.setup;
+
+import jalon.server.JalonSettings;
+import jalon.server.people.People;
+import jalon.server.people.Person;
+import jalon.server.stream.StreamLibrary;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Gives an empty installation its first people, streams and registers from the setup folder ({@code people.json},
+ * {@code streams/*.json}, {@code registers/*.csv}). What is there already is left alone.
+ */
+@Component
+class FirstSetup implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(FirstSetup.class);
+    private static final String BY = "setup";
+
+    private final JalonSettings settings;
+    private final People people;
+    private final StreamLibrary streams;
+    private final PasswordEncoder passwords;
+
+    FirstSetup(JalonSettings settings, People people, StreamLibrary streams, PasswordEncoder passwords) {
+        this.settings = settings;
+        this.people = people;
+        this.streams = streams;
+        this.passwords = passwords;
+    }
+
+    /** @param password in the clear; only its hash is kept */
+    record NewPerson(String signIn, String name, String role, String password) {}
+
+    @Override
+    public void run(ApplicationArguments args) throws IOException {
+        Path folder = settings.setup();
+        if (folder == null) {
+            return;
+        }
+        Path list = folder.resolve("people.json");
+        if (people.all().isEmpty() && Files.exists(list)) {
+            var json = JsonMapper.builder().build();
+            for (NewPerson p : json.readValue(Files.readString(list), NewPerson[].class)) {
+                people.add(new Person(p.signIn(), p.name(), p.role(), passwords.encode(p.password())));
+            }
+            LOG.info("people set up from {}", list);
+        }
+        if (streams.registers().isEmpty()) {
+            for (Path csv : files(folder.resolve("registers"), "*.csv")) {
+                String name = csv.getFileName().toString().replaceFirst("\\.csv$", "");
+                for (String fault : streams.saveRegister(name, Files.readString(csv, StandardCharsets.UTF_8), BY)) {
+                    LOG.warn(fault);
+                }
+            }
+        }
+        if (streams.current().isEmpty()) {
+            for (Path json : files(folder.resolve("streams"), "*.json")) {
+                streams.save(Files.readString(json), BY);
+            }
+        }
+    }
+
+    private static List<Path> files(Path folder, String like) throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, like)) {
+            return java.util.stream.StreamSupport.stream(all.spliterator(), false)
+                    .sorted()
+                    .toList();
+        }
+    }
+}

@@ -1,0 +1,112 @@
+package jalon.server.stream;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jalon.core.index.Register;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.Streams;
+import jalon.server.NotPossible;
+import jalon.server.people.ActivityLog;
+import java.io.StringReader;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Stream definitions with all their versions, and the registers they look things up in. */
+@Service
+public class StreamLibrary {
+    private final StreamRows rows;
+    private final ActivityLog log;
+    private final Cache<String, StreamDefinition> parsed =
+            Caffeine.newBuilder().maximumSize(200).build();
+    private final Cache<String, Map<String, Register>> registers =
+            Caffeine.newBuilder().expireAfterWrite(Duration.ofSeconds(30)).build();
+
+    StreamLibrary(StreamRows rows, ActivityLog log) {
+        this.rows = rows;
+        this.log = log;
+    }
+
+    /** @param version the one in force */
+    public record Listed(String name, int version, String title, String savedBy, Instant savedAt) {}
+
+    public List<Listed> current() {
+        return rows.current().stream()
+                .map(s -> new Listed(s.name(), s.version(), s.title(), s.savedBy(), s.savedAt()))
+                .toList();
+    }
+
+    public int newest(String name) {
+        Integer version = rows.newest(name);
+        if (version == null) {
+            throw NotPossible.missing("There is no stream \"" + name + "\".");
+        }
+        return version;
+    }
+
+    public StreamDefinition definition(String name, int version) {
+        return parsed.get(name + "/" + version, key -> {
+            try {
+                return Streams.parse(json(name, version));
+            } catch (Streams.InvalidStream e) {
+                throw new IllegalStateException("stream " + key + " was saved but is not valid: " + e.getMessage(), e);
+            }
+        });
+    }
+
+    public String json(String name, int version) {
+        return rows.find(name, version)
+                .orElseThrow(
+                        () -> NotPossible.missing("There is no version " + version + " of stream \"" + name + "\"."))
+                .definition();
+    }
+
+    /** Saves a new version; the old ones stay. */
+    @Transactional
+    public Listed save(String json, String by) {
+        StreamDefinition definition;
+        try {
+            definition = Streams.parse(json);
+        } catch (Streams.InvalidStream e) {
+            throw NotPossible.input("The stream cannot be used:\n" + e.getMessage());
+        }
+        Integer newest = rows.newest(definition.stream());
+        int version = newest == null ? 1 : newest + 1;
+        Instant now = Instant.now().truncatedTo(ChronoUnit.MICROS);
+        rows.add(new StreamRows.Saved(definition.stream(), version, definition.title(), json, by, now));
+        log.add(now, by, null, "saved stream", definition.stream() + " version " + version);
+        return new Listed(definition.stream(), version, definition.title(), by, now);
+    }
+
+    /** @return what is wrong with single lines; the good ones are kept */
+    @Transactional
+    public List<String> saveRegister(String name, String csv, String by) {
+        if (!name.matches("[a-z][a-z0-9-]{0,62}")) {
+            throw NotPossible.input("A register's name is small letters, digits and dashes, such as vessels.");
+        }
+        Register register = Register.parse(name, new StringReader(csv));
+        if (register.rows().isEmpty()) {
+            throw NotPossible.input("The register holds no usable line. " + String.join(" ", register.faults()));
+        }
+        Instant now = Instant.now().truncatedTo(ChronoUnit.MICROS);
+        rows.saveRegister(new StreamRows.SavedRegister(name, csv, by, now));
+        log.add(now, by, null, "saved register", name + ", " + register.rows().size() + " lines");
+        registers.invalidateAll();
+        return register.faults();
+    }
+
+    public Map<String, Register> registers() {
+        return registers.get("all", key -> {
+            Map<String, Register> all = new LinkedHashMap<>();
+            for (StreamRows.SavedRegister r : rows.registers()) {
+                all.put(r.name(), Register.parse(r.name(), new StringReader(r.csv())));
+            }
+            return all;
+        });
+    }
+}

@@ -1,0 +1,37 @@
+package jalon.server.stream;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface StreamRows {
+    record Saved(String name, int version, String title, String definition, String savedBy, Instant savedAt) {}
+
+    record SavedRegister(String name, String csv, String savedBy, Instant savedAt) {}
+
+    @Select("select name, version, title, definition, saved_by, saved_at from stream s"
+            + " where version = (select max(version) from stream m where m.name = s.name) order by title")
+    List<Saved> current();
+
+    @Select("select name, version, title, definition, saved_by, saved_at from stream"
+            + " where name = #{name} and version = #{version}")
+    Optional<Saved> find(String name, int version);
+
+    @Select("select max(version) from stream where name = #{name}")
+    Integer newest(String name);
+
+    @Insert("insert into stream (name, version, title, definition, saved_by, saved_at)"
+            + " values (#{name}, #{version}, #{title}, #{definition}, #{savedBy}, #{savedAt})")
+    void add(Saved saved);
+
+    @Select("select name, csv, saved_by, saved_at from register order by name")
+    List<SavedRegister> registers();
+
+    @Insert("insert into register (name, csv, saved_by, saved_at) values (#{name}, #{csv}, #{savedBy}, #{savedAt})"
+            + " on duplicate key update csv = values(csv), saved_by = values(saved_by), saved_at = values(saved_at)")
+    void saveRegister(SavedRegister register);
+}

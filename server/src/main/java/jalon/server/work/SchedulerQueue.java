@@ -1,0 +1,58 @@
+package jalon.server.work;
+
+import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
+import jalon.server.batch.WorkQueue;
+import java.io.Serializable;
+import java.time.Instant;
+import java.util.UUID;
+
+/** The queue in the database: each task under a name of its own, so that asking twice is asking once. */
+final class SchedulerQueue implements WorkQueue {
+    static final String READ = "read-pages";
+    static final String ADVANCE = "advance-batch";
+    static final String DELIVER = "deliver";
+
+    /** Small enough that two workers share a short file, large enough that opening it costs little. */
+    private static final int PAGES_AT_ONCE = 4;
+
+    private final SchedulerClient client;
+
+    SchedulerQueue(SchedulerClient client) {
+        this.client = client;
+    }
+
+    /** @param again whether pages read before are read again */
+    record Pages(long fileId, int from, int to, boolean again) implements Serializable {}
+
+    record Id(long id) implements Serializable {}
+
+    @Override
+    public void readFile(long fileId, int pages) {
+        for (int from = 1; from <= pages; from += PAGES_AT_ONCE) {
+            var run = new Pages(fileId, from, Math.min(pages, from + PAGES_AT_ONCE - 1), false);
+            put(READ, fileId + "-" + from, run);
+        }
+    }
+
+    @Override
+    public void readAgain(long fileId, int filePage) {
+        put(READ, fileId + "-" + filePage + "-" + UUID.randomUUID(), new Pages(fileId, filePage, filePage, true));
+    }
+
+    @Override
+    public void advance(long batchId) {
+        // Each wish under its own name: one that comes while the last is under way must not be lost.
+        put(ADVANCE, batchId + "-" + UUID.randomUUID(), new Id(batchId));
+    }
+
+    @Override
+    public void deliver(long deliveryId) {
+        put(DELIVER, Long.toString(deliveryId), new Id(deliveryId));
+    }
+
+    private <T> void put(String task, String name, T data) {
+        client.scheduleIfNotExists(SchedulableInstance.of(new TaskInstance<>(task, name, data), Instant.now()));
+    }
+}

@@ -1,0 +1,129 @@
+package jalon.server.work;
+
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.jdbc.MySQL8JdbcCustomization;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
+import com.github.kagkarlsson.scheduler.task.Task;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import jalon.core.text.TesseractReader;
+import jalon.core.text.TextReaders;
+import jalon.server.JalonSettings;
+import jalon.server.batch.Batches;
+import jalon.server.batch.ReadWork;
+import jalon.server.filing.DeliverWork;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import javax.sql.DataSource;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
+
+/**
+ * The clustered scheduler over the database: any number of workers take tasks with row locks, one that dies loses its
+ * claim after some missed heartbeats, and the task is done again.
+ */
+@Configuration
+class Work {
+    private static final Duration HEARTBEAT = Duration.ofSeconds(5);
+    private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
+    private static final double PAUSE_GROWTH = 2;
+
+    @Bean
+    TextReaders textReaders(JalonSettings settings) {
+        // One more than the workers: a person waiting for a box to be read does not queue behind them.
+        return new TextReaders(settings.workers() + 1, TesseractReader::open);
+    }
+
+    @Bean
+    SchedulerQueue queue(DataSource database) {
+        // Work is put down in the caller's transaction: either both are there after a crash, or neither is.
+        return new SchedulerQueue(SchedulerClient.Builder.create(new TransactionAwareDataSourceProxy(database))
+                .jdbcCustomization(new MySQL8JdbcCustomization(true))
+                .build());
+    }
+
+    @Bean
+    SmartLifecycle workers(
+            DataSource database,
+            JalonSettings settings,
+            ObjectProvider<ReadWork> read,
+            ObjectProvider<Batches> batches,
+            ObjectProvider<DeliverWork> deliver,
+            SchedulerQueue queue) {
+        Task<SchedulerQueue.Pages> readPages = Tasks.oneTime(SchedulerQueue.READ, SchedulerQueue.Pages.class)
+                .onFailure(growing())
+                .execute((task, context) -> {
+                    SchedulerQueue.Pages p = task.getData();
+                    try {
+                        boolean all = read.getObject().read(p.fileId(), p.from(), p.to(), p.again());
+                        if (all) {
+                            queue.advance(read.getObject().batchOf(p.fileId()));
+                        }
+                    } catch (IOException e) {
+                        throw new java.io.UncheckedIOException(e);
+                    } catch (InterruptedException e) {
+                        Thread.currentThread().interrupt();
+                        throw new IllegalStateException("stopped while reading", e);
+                    }
+                });
+        Task<SchedulerQueue.Id> advance = Tasks.oneTime(SchedulerQueue.ADVANCE, SchedulerQueue.Id.class)
+                .onFailure(growing())
+                .execute((task, context) ->
+                        batches.getObject().advance(task.getData().id()));
+        Task<SchedulerQueue.Id> delivery = Tasks.oneTime(SchedulerQueue.DELIVER, SchedulerQueue.Id.class)
+                .onFailure(growing())
+                .execute((task, context) ->
+                        deliver.getObject().deliver(task.getData().id()));
+        Scheduler scheduler = Scheduler.create(database, List.of(readPages, advance, delivery))
+                .threads(settings.workers())
+                .jdbcCustomization(new MySQL8JdbcCustomization(true))
+                .pollUsingLockAndFetch(0.5, 2.0)
+                .pollingInterval(Duration.ofMillis(300))
+                .heartbeatInterval(HEARTBEAT)
+                .missedHeartbeatsLimit(4)
+                .shutdownMaxWait(Duration.ofSeconds(20))
+                .build();
+        return new Running(scheduler, settings.isWorker());
+    }
+
+    private static <T> FailureHandler<T> growing() {
+        return new FailureHandler.ExponentialBackoffFailureHandler<>(FIRST_PAUSE, PAUSE_GROWTH);
+    }
+
+    /** Starts with the server and stops before the database does. */
+    private static final class Running implements SmartLifecycle {
+        private final Scheduler scheduler;
+        private final boolean wanted;
+        private volatile boolean running;
+
+        Running(Scheduler scheduler, boolean wanted) {
+            this.scheduler = scheduler;
+            this.wanted = wanted;
+        }
+
+        @Override
+        public void start() {
+            if (wanted) {
+                scheduler.start();
+            }
+            running = true;
+        }
+
+        @Override
+        public void stop() {
+            if (wanted) {
+                scheduler.stop();
+            }
+            running = false;
+        }
+
+        @Override
+        public boolean isRunning() {
+            return running;
+        }
+    }
+}
