@@ -33,14 +33,26 @@ final class Fill {
         var letters = Paper.duesLetters(folder("letters-1"), harbour, 9, 31);
         bring(letters.stream(), letters.files(), true);
         // The first letter's first page lies in another tray: the cut is in doubt.
-        var torn = Paper.duesLetters(folder("letters-2"), harbour, 5, 34);
+        var torn = Paper.duesLetters(folder("letters-2"), harbour, 5, firstLetterOfTwoPages(harbour));
         bring(torn.stream(), torn.files().subList(1, torn.files().size()), true);
         var waiting = Paper.licenceRenewals(folder("renewals-2"), harbour, 2, 12);
         bring(waiting.stream(), waiting.files(), true);
-        settleAndFile(done);
-        settleAndFile(doneToo);
+        settleAndFile(done, renewals.documents());
+        settleAndFile(doneToo, small.documents());
         var arriving = Paper.duesLetters(folder("letters-3"), harbour, 2, 36);
         bring(arriving.stream(), arriving.files(), false);
+    }
+
+    private static long firstLetterOfTwoPages(Harbour harbour) {
+        long seed = 34;
+        while (DuesLetters.make(harbour, 5, new java.util.Random(seed))
+                        .get(0)
+                        .pages()
+                        .size()
+                < 2) {
+            seed++;
+        }
+        return seed;
     }
 
     private Path folder(String name) throws IOException {
@@ -71,8 +83,8 @@ final class Fill {
         throw new IOException("batch " + no + " did not leave " + stage);
     }
 
-    /** Settles every doubt with what stands there, or says that nothing does, and files. */
-    private void settleAndFile(String no) throws IOException, InterruptedException {
+    /** Settles every doubt with what stands on the paper, and files. */
+    private void settleAndFile(String no, List<PaperDocument> truth) throws IOException, InterruptedException {
         JsonNode batch = api.get("/api/batches/" + no + "?fields=true");
         List<Map<String, Object>> decisions = new ArrayList<>();
         for (JsonNode document : batch.get("documents")) {
@@ -89,7 +101,9 @@ final class Fill {
                     settle.put("act", "settle");
                     settle.put("page", page);
                     settle.put("field", field.getKey());
-                    settle.put("value", value.has("value") ? value.get("value").asString() : null);
+                    settle.put(
+                            "value",
+                            truth.get(document.get("no").asInt() - 1).fields().get(field.getKey()));
                     settle.put("valuePage", value.get("page").asInt());
                     decisions.add(settle);
                 }

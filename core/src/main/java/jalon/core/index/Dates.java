@@ -10,9 +10,9 @@ import java.util.regex.Pattern;
 
 /** Dates as people write them, in figures or with the month in words. */
 final class Dates {
-    private static final Pattern ISO = Pattern.compile("(\\d{4})[-/. ](\\d{1,2})[-/. ](\\d{1,2})");
+    private static final Pattern ISO = Pattern.compile("(\\d{4})[-/., ](\\d{1,2})[-/., ](\\d{1,2})");
     private static final Pattern FIGURES =
-            Pattern.compile("(\\d{1,2}) ?[-/. ] ?(\\d{1,2}) ?[-/. ] ?(\\d{4}|\\d{2})(?!\\d)");
+            Pattern.compile("(\\d{1,2}) ?[-/., ] ?(\\d{1,2}) ?[-/., ] ?(\\d{4}|\\d{2})(?!\\d)");
     private static final Pattern DAY_WORD =
             Pattern.compile("(\\d{1,2})(?:st|nd|rd|th|\\.)? *(?:of )?(\\p{L}{3,})\\.?,? *(\\d{4}|\\d{2})(?!\\d)");
     private static final Pattern WORD_DAY =

@@ -62,11 +62,11 @@ class BatchApi {
 
     record NewBatch(String stream) {}
 
-    record Opened(String no) {}
+    record NewBatchNo(String no) {}
 
     @PostMapping
-    Opened open(@RequestBody NewBatch wanted, Principal who) {
-        return new Opened(receiving.open(wanted.stream(), "upload", who.getName()));
+    NewBatchNo open(@RequestBody NewBatch wanted, Principal who) {
+        return new NewBatchNo(receiving.open(wanted.stream(), "upload", who.getName()));
     }
 
     @PostMapping(value = "/{no}/files", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
@@ -88,6 +88,9 @@ class BatchApi {
     BatchDetail get(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields) {
         Batch batch = batches.get(no);
         BatchView view = batches.view(batch, fields);
+        if (fields && batch.filedAt() == null && batch.stage() != Stage.intake) {
+            batches.counted(batch, view);
+        }
         return BatchDetail.of(
                 batch,
                 batches.stream(batch),

@@ -24,7 +24,7 @@ record BatchDetail(
         boolean canUndo,
         boolean canRedo,
         List<TypeInfo> types,
-        List<Page> pages,
+        List<DeskPage> pages,
         List<BatchView.DocumentView> documents,
         Ledger ledger,
         long cutDoubts,
@@ -36,7 +36,7 @@ record BatchDetail(
     record TypeInfo(String type, String title, List<FieldInfo> fields) {}
 
     /** @param lean clockwise, in degrees, of the print on the upright page */
-    record Page(
+    record DeskPage(
             int no,
             String role,
             Integer document,
@@ -89,7 +89,7 @@ record BatchDetail(
                         .toList());
     }
 
-    private static Page page(BatchView.PageView view, PageFacts facts) {
+    private static DeskPage page(BatchView.PageView view, PageFacts facts) {
         var i = facts.image();
         String role = switch (view.role()) {
             case CONTENT -> "content";
@@ -97,7 +97,7 @@ record BatchDetail(
             case BLANK -> "blank";
             case SET_ASIDE -> "setAside";
         };
-        return new Page(
+        return new DeskPage(
                 view.no(),
                 role,
                 view.document(),

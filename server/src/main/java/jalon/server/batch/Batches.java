@@ -190,7 +190,7 @@ public class Batches {
         rows.moveTo(batch.id(), to, now());
         rows.takenBy(batch.id(), who);
         log.add(now(), who, batch.id(), "stage", batch.stage() + " to " + to);
-        count(batch.id());
+        counted(batch, view(batch, true));
         events.changed(batch.no());
     }
 
@@ -217,10 +217,11 @@ public class Batches {
     }
 
     /** Brings the counts on the Day board up to date. */
-    public void count(long id) {
-        Batch batch = get(id);
-        BatchView view = view(batch, true);
-        rows.counted(id, view.documents().size(), view.cutDoubts() + view.fieldDoubts());
+    public void counted(Batch batch, BatchView view) {
+        long doubts = view.cutDoubts() + view.fieldDoubts();
+        if (batch.documents() != view.documents().size() || batch.doubts() != doubts) {
+            rows.counted(batch.id(), view.documents().size(), doubts);
+        }
     }
 
     /** Files and pages that could not be read, with the reason. */

@@ -46,22 +46,22 @@ public class FilingDesk {
      * @param state {@code planned}, {@code done} or {@code failed}
      * @param reason why it failed, or null
      */
-    public record Delivery(
+    public record DeskDelivery(
             int document, String destination, List<String> formats, String path, String state, String reason) {}
 
     /** @param sentence the ledger in words */
-    public record Plan(List<Delivery> deliveries, Ledger ledger, String sentence, boolean begun) {}
+    public record Plan(List<DeskDelivery> deliveries, Ledger ledger, String sentence, boolean begun) {}
 
     public Plan plan(String no) {
         Batch batch = batches.get(no);
         StreamDefinition stream = batches.stream(batch);
         BatchView view = batches.view(batch, batch.filedAt() == null);
-        List<Delivery> deliveries = new ArrayList<>();
+        List<DeskDelivery> deliveries = new ArrayList<>();
         if (batch.filedAt() == null) {
             for (Filing.Planned p : Filing.plan(stream, batch.no(), view, Instant.now())) {
                 var formats = formats(stream, p.destination().destination());
-                deliveries.add(
-                        new Delivery(p.document(), p.destination().destination(), formats, p.path(), "planned", null));
+                deliveries.add(new DeskDelivery(
+                        p.document(), p.destination().destination(), formats, p.path(), "planned", null));
             }
         } else {
             for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
@@ -69,7 +69,7 @@ public class FilingDesk {
                 String first = r.path() == null
                         ? planned
                         : r.path().lines().findFirst().orElse(planned);
-                deliveries.add(new Delivery(
+                deliveries.add(new DeskDelivery(
                         r.documentNo(),
                         r.destination(),
                         formats(stream, r.destination()),

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import KeyHelp from './parts/KeyHelp.vue'
+import { useSession } from './session'
+
+const { t } = useI18n()
+const session = useSession()
+const route = useRoute()
+const router = useRouter()
+const help = ref(false)
+const words = ref('')
+const reader = computed(() => session.me?.role === 'reader')
+
+async function leave() {
+  await session.signOut()
+  await router.push({ name: 'signIn' })
+}
+function search() {
+  void router.push({ name: 'archive', query: { q: words.value } })
+}
+window.addEventListener('keydown', (e) => {
+  const typing = ['INPUT', 'TEXTAREA'].includes((e.target as HTMLElement)?.tagName)
+  if (typing || e.ctrlKey || e.metaKey || !session.me) return
+  if (e.key === '?') help.value = !help.value
+  else if (e.key === 'Escape') help.value = false
+  else if (e.key === '/') {
+    e.preventDefault()
+    document.querySelector<HTMLInputElement>('#archive-words, #top-search')?.focus()
+  }
+})
+</script>
+
+<template>
+  <header v-if="session.me" class="bar">
+    <RouterLink class="name" :to="{ name: reader ? 'archive' : 'board' }">
+      <svg viewBox="0 0 8 26" width="7" height="22" aria-hidden="true">
+        <rect width="8" height="6" fill="#c8372d" /><rect y="6" width="8" height="6" fill="#fff" />
+        <rect y="12" width="8" height="6" fill="#c8372d" /><rect y="18" width="8" height="8" fill="#fff" />
+      </svg>
+      {{ t('app.name') }}
+    </RouterLink>
+    <nav>
+      <template v-if="!reader">
+        <RouterLink :to="{ name: 'board' }">{{ t('nav.board') }}</RouterLink>
+        <RouterLink :to="{ name: 'intake' }">{{ t('nav.intake') }}</RouterLink>
+      </template>
+      <RouterLink :to="{ name: 'archive' }">{{ t('nav.archive') }}</RouterLink>
+      <RouterLink v-if="!reader" :to="{ name: 'streams' }">{{ t('nav.streams') }}</RouterLink>
+    </nav>
+    <form v-if="route.name !== 'archive'" class="find" role="search" @submit.prevent="search">
+      <input id="top-search" v-model="words" :placeholder="t('archive.search')" :aria-label="t('archive.search')" /><kbd>/</kbd>
+    </form>
+    <span v-else class="stretch" />
+    <span class="who">{{ session.me.name }}</span>
+    <button class="plain" @click="leave">{{ t('app.signOut') }}</button>
+    <button class="plain" :aria-expanded="help" @click="help = !help">{{ t('app.help') }}<kbd>?</kbd></button>
+  </header>
+  <main>
+    <RouterView :key="String(route.params.no ?? '') + String(route.name ?? '')" />
+  </main>
+  <KeyHelp v-if="help" @close="help = false" />
+</template>
+
+<style scoped>
+.bar { height: 44px; display: flex; align-items: center; gap: 22px; padding: 0 16px; background: var(--ink); color: #e8edf0; }
+.name { display: flex; align-items: center; gap: 8px; color: #fff; text-decoration: none; font-weight: 700; font-size: 17px; }
+nav { display: flex; gap: 4px; }
+nav a { color: #cfd8de; text-decoration: none; padding: 10px 10px 8px; border-bottom: 3px solid transparent; }
+nav a:hover { color: #fff; }
+nav a.router-link-active { color: #fff; border-bottom-color: #7fb6bf; }
+.find { flex: 1; display: flex; align-items: center; justify-content: flex-end; }
+.find input { width: 220px; font: inherit; padding: 3px 8px; border: 1px solid #4b5a68; background: #2a3644; color: #fff; border-radius: 3px; }
+.find input::placeholder { color: #aab6c0; }
+.who { color: #fff; }
+.plain { font: inherit; background: none; border: 0; color: #cfd8de; cursor: pointer; padding: 4px; }
+.plain:hover { color: #fff; }
+main { height: calc(100% - 44px); min-height: 0; }
+main:first-child { height: 100%; }
+</style>

@@ -1,0 +1,41 @@
+import { ElMessage } from 'element-plus/es/components/message/index'
+import createClient from 'openapi-fetch'
+import { i18n } from '../i18n'
+import type { components, paths } from './schema'
+
+export type Schema = components['schemas']
+export type Box = number[]
+
+/** What a person decides; the server's Decision, written out, since OpenAPI does not carry its kinds. */
+export type Decision =
+  | { act: 'plantStake' | 'liftStake' | 'confirmStake'; page: number }
+  | { act: 'movePages'; pages: number[]; before: number }
+  | { act: 'setAside' | 'putBack'; pages: number[] }
+  | { act: 'turn'; page: number; rotation: number }
+  | { act: 'nameType'; page: number; type: string }
+  | { act: 'settle'; page: number; field: string; value: string | null; valuePage: number; box: Box | null }
+
+export const api = createClient<paths>({ baseUrl: '' })
+
+/** The token that a changing request must carry; the server keeps it in a cookie. */
+export async function csrf(): Promise<string> {
+  const inCookie = () => /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1]
+  if (!inCookie()) await fetch('/api/csrf')
+  return inCookie() ?? ''
+}
+
+api.use({
+  async onRequest({ request }) {
+    if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', await csrf())
+    return request
+  },
+})
+
+/** Shows what the server says went wrong. */
+export function tell(problem: unknown) {
+  const detail = (problem as { detail?: string })?.detail
+  ElMessage({ message: detail ?? i18n.global.t('app.noServer'), type: 'error', duration: 7000, showClose: true })
+}
+
+export const pictureOf = (no: string, page: { no: number; rotation: number }, width: number) =>
+  `/api/batches/${no}/pages/${page.no}/picture?width=${width}&turn=${page.rotation}`

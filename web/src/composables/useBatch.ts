@@ -1,0 +1,61 @@
+import { computed, ref, shallowRef } from 'vue'
+import { api, tell, type Decision, type Schema } from '../api/client'
+import { useEvents } from './useEvents'
+
+/** A batch on a desk: loaded, decided about, undone, kept up to date. Decisions go one after the other. */
+export function useBatch(no: string, fields: boolean) {
+  const batch = shallowRef<Schema['BatchDetail'] | null>(null)
+  const loading = ref(true)
+  let line: Promise<unknown> = Promise.resolve()
+  let own = 0
+
+  async function load() {
+    const { data, error } = await api.GET('/api/batches/{no}', { params: { path: { no }, query: { fields } } })
+    if (data) batch.value = data
+    else tell(error)
+    loading.value = false
+  }
+
+  function inTurn(work: () => Promise<{ data?: Schema['BatchDetail']; error?: unknown }>): Promise<void> {
+    const next = line.then(async () => {
+      own = Date.now()
+      const { data, error } = await work()
+      if (data) batch.value = data
+      else tell(error)
+    })
+    line = next
+    return next
+  }
+
+  const decide = (decision: Decision) =>
+    inTurn(() =>
+      api.POST('/api/batches/{no}/decisions', {
+        params: { path: { no }, query: { fields } },
+        body: decision as never,
+      }),
+    )
+  const undo = () => inTurn(() => api.POST('/api/batches/{no}/undo', { params: { path: { no }, query: { fields } } }))
+  const redo = () => inTurn(() => api.POST('/api/batches/{no}/redo', { params: { path: { no }, query: { fields } } }))
+  const moveTo = (to: 'pages' | 'index' | 'filing') =>
+    inTurn(() => api.POST('/api/batches/{no}/stage', { params: { path: { no } }, body: { to } }))
+
+  useEvents((changed) => {
+    // The answer to an own act has brought the news already.
+    if (changed === no && Date.now() - own > 1500) void load()
+  })
+  void load()
+
+  const pages = computed(() => batch.value?.pages ?? [])
+  const documents = computed(() => batch.value?.documents ?? [])
+  const pageByNo = computed(() => new Map(pages.value.map((p) => [p.no, p])))
+  return { batch, loading, pages, documents, pageByNo, load, decide, undo, redo, moveTo }
+}
+
+export type FieldValue = Schema['FieldValue']
+
+/** Whether a person should look at a value. */
+export const isDoubt = (v: FieldValue) =>
+  v.state === 'doubtful' || v.state === 'wrong' || (v.state === 'empty' && v.reasons.length > 0)
+
+export const documentDoubts = (d: Schema['DocumentView']) =>
+  (d.stake.doubtful ? 1 : 0) + (d.type.doubtful ? 1 : 0) + Object.values(d.fields).filter((v) => isDoubt(v)).length

@@ -1,0 +1,51 @@
+import { onBeforeUnmount, onMounted, reactive } from 'vue'
+
+/** One act that has a key. `key` is what is shown; `on` are the values of KeyboardEvent.key that do it. */
+export interface KeyAct {
+  key: string
+  on: string[]
+  label: string
+  run: (e: KeyboardEvent) => void
+  /** Also while typing in a field. */
+  typing?: boolean
+  ctrl?: boolean
+  shift?: boolean
+}
+
+const acts = reactive<{ list: KeyAct[] }>({ list: [] })
+export const currentKeys = acts
+
+const typingIn = (e: KeyboardEvent) => {
+  const t = e.target as HTMLElement | null
+  return !!t && (t.tagName === 'INPUT' || t.tagName === 'TEXTAREA' || t.isContentEditable)
+}
+
+/** Gives a view its single keys for as long as it is shown, and the help overlay their list. */
+export function useKeys(list: KeyAct[]) {
+  function press(e: KeyboardEvent) {
+    if (e.altKey || e.metaKey || e.defaultPrevented) return
+    const typing = typingIn(e)
+    // Enter and space belong to the button that has the focus.
+    const onControl = ['Enter', ' '].includes(e.key) && !!(e.target as HTMLElement)?.closest?.('button, a, [role=listbox], select')
+    const act = list.find(
+      (a) =>
+        a.on.includes(e.key) &&
+        !!a.ctrl === e.ctrlKey &&
+        (a.shift === undefined || a.shift === e.shiftKey) &&
+        (a.typing || !typing) &&
+        (a.typing || !onControl),
+    )
+    if (act) {
+      e.preventDefault()
+      act.run(e)
+    }
+  }
+  onMounted(() => {
+    acts.list = list
+    window.addEventListener('keydown', press)
+  })
+  onBeforeUnmount(() => {
+    window.removeEventListener('keydown', press)
+    if (acts.list === list) acts.list = []
+  })
+}

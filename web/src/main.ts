@@ -1,0 +1,13 @@
+import '@fontsource-variable/atkinson-hyperlegible-next'
+import '@fontsource-variable/atkinson-hyperlegible-mono'
+import 'element-plus/es/components/input/style/css'
+import 'element-plus/es/components/select/style/css'
+import 'element-plus/es/components/message/style/css'
+import './style.css'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { i18n } from './i18n'
+import { router } from './router'
+
+createApp(App).use(createPinia()).use(i18n).use(router).mount('#app')

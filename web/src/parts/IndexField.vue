@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { pictureOf, type Box, type Schema } from '../api/client'
+import { isDoubt } from '../composables/useBatch'
+import Snippet from './Snippet.vue'
+
+/** One field: above, the piece of paper its value was read from; below it the value, in letters that cannot be mistaken. */
+const props = defineProps<{
+  field: Schema['FieldInfo']
+  value: Schema['FieldValue'] | undefined
+  current: boolean
+  locked: boolean
+  taken: { page: number; box: Box } | null
+  batchNo: string
+  pages: Map<number, Schema['DeskPage']>
+}>()
+const emit = defineEmits<{ enter: []; settle: [value: string | null] }>()
+const draft = defineModel<string>({ required: true })
+const { t } = useI18n()
+
+const place = computed(() => {
+  const from = props.taken ?? (props.value?.boxMm ? { page: props.value.page, box: props.value.boxMm } : null)
+  const page = from ? props.pages.get(from.page) : undefined
+  return from && page ? { page, box: from.box, src: pictureOf(props.batchNo, page, 1700) } : null
+})
+const state = computed(() => {
+  const v = props.value
+  if (!v) return ''
+  if (v.state === 'settled') return v.value ? t('indexDesk.settledBy', { by: v.by }) : t('indexDesk.notThere')
+  return t(`indexDesk.${v.state}`)
+})
+</script>
+
+<template>
+  <section v-if="value" class="field" :class="{ current, doubt: isDoubt(value) }" @click="!current && emit('enter')">
+    <div class="row title">
+      <label :for="'f-' + field.field" class="stretch">{{ field.title }}</label>
+      <span class="state" :class="value.state">{{ state }}</span>
+    </div>
+    <Snippet v-if="place" :src="place.src" :box="place.box" :page-width="place.page.widthMm" :page-height="place.page.heightMm" :width="405" :height="current ? 40 : 26" />
+    <template v-if="current">
+      <input :id="'f-' + field.field" v-model="draft" class="value mono" :readonly="locked" autocomplete="off" spellcheck="false" />
+      <ul v-if="value.reasons.length" class="reasons">
+        <li v-for="r in value.reasons" :key="r">{{ r }}</li>
+      </ul>
+      <div v-if="!locked" class="choices">
+        <button v-for="(c, i) in value.candidates" :key="c" class="act" @click.stop="emit('settle', c)"><span class="mono">{{ c }}</span><kbd>Ctrl+{{ i + 1 }}</kbd></button>
+        <button class="act" @click.stop="emit('settle', null)">{{ t('indexDesk.absent') }}<kbd>Ctrl+0</kbd></button>
+        <span class="stretch" />
+        <button class="act main" @click.stop="emit('settle', draft)">{{ t('indexDesk.settle') }}<kbd>Enter</kbd></button>
+      </div>
+    </template>
+    <div v-else class="shown mono">{{ value.value ?? '—' }}</div>
+  </section>
+</template>
+
+<style scoped>
+.field { padding: 5px 8px 6px; border-left: 4px solid transparent; cursor: pointer; border-bottom: 1px solid #dde2e6; }
+.field.doubt { border-left-color: var(--doubt); }
+.field.current { background: #fff; border: 1px solid var(--petrol); border-left: 4px solid var(--petrol); cursor: default; padding: 8px; }
+.field.current.doubt { border-left-color: var(--doubt); }
+.title { font-size: 13px; min-height: 20px; color: var(--ink-soft); }
+.shown { font-size: 16px; overflow-wrap: anywhere; line-height: 1.3; }
+input.value { width: 100%; font-size: 19px; padding: 4px 7px; border: 1px solid #8a97a1; border-radius: 3px; margin-top: 4px; font-family: var(--mono); color: var(--ink); }
+.reasons { margin: 6px 0 0; padding: 5px 8px 5px 24px; background: var(--doubt-pale); border-left: 3px solid var(--doubt); font-size: 13.5px; }
+.choices { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 8px; align-items: center; }
+</style>

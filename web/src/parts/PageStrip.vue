@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { pictureOf, type Schema } from '../api/client'
+
+/** Pages standing on the ground line in reading order, wrapping like text, with a stake where a document begins. */
+const props = defineProps<{ batch: Schema['BatchDetail']; current: number; chosen: number[]; size: number; locked: boolean }>()
+const emit = defineEmits<{ select: [no: number, extend: boolean]; drop: [dragged: number, before: number] }>()
+const { t } = useI18n()
+
+const scroller = ref<HTMLElement | null>(null)
+const { width } = useElementSize(scroller)
+const thumb = computed(() => [72, 108, 170][props.size] ?? 108)
+const cell = computed(() => thumb.value + 22)
+const columns = computed(() => Math.max(1, Math.floor((width.value - 20) / cell.value)))
+const rowHeight = computed(() => Math.round(thumb.value * 1.414) + 50)
+const rows = computed(() => {
+  const all: Schema['DeskPage'][][] = []
+  for (let i = 0; i < props.batch.pages.length; i += columns.value) all.push(props.batch.pages.slice(i, i + columns.value))
+  return all
+})
+const virtual = useVirtualizer(
+  computed(() => ({ count: rows.value.length, getScrollElement: () => scroller.value, estimateSize: () => rowHeight.value, overscan: 3, paddingStart: 8 })),
+)
+const first = computed(() => new Map(props.batch.documents.map((d) => [d.pages[0], d])))
+const title = (type: string) => props.batch.types.find((x) => x.type === type)?.title ?? type
+const reason = (d: Schema['DocumentView']) =>
+  d.stake.by ? t('pageDesk.byHand', { by: d.stake.by }) : (d.stake.evidence[0]?.text ?? '').replace(/, .*/, '')
+const label = (p: Schema['DeskPage']) => {
+  const word = p.role === 'content' ? '' : p.role === 'separator' ? t('pageDesk.separator') : p.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: p.by ?? '' })
+  return `${t('pageDesk.page', { no: p.no })}${word ? ', ' + word : ''}`
+}
+const short = (p: Schema['DeskPage']) => (p.role === 'separator' ? t('pageDesk.separator').split(' ')[0] : p.role === 'blank' ? 'blank' : p.role === 'setAside' ? t('pageDesk.aside').toLowerCase() : '')
+
+const dragged = ref(0)
+const over = ref(0)
+function dropOn(no: number) {
+  if (dragged.value && dragged.value !== no) emit('drop', dragged.value, no)
+  dragged.value = over.value = 0
+}
+function show(no: number) {
+  const i = props.batch.pages.findIndex((p) => p.no === no)
+  if (i >= 0) virtual.value.scrollToIndex(Math.floor(i / columns.value))
+}
+defineExpose({ columns, show })
+</script>
+
+<template>
+  <div ref="scroller" class="strip" role="listbox" aria-multiselectable="true" :aria-label="batch.no">
+    <div :style="{ height: virtual.getTotalSize() + 'px', position: 'relative' }">
+      <div v-for="v in virtual.getVirtualItems()" :key="v.index" class="ground" :style="{ height: rowHeight + 'px', transform: `translateY(${v.start}px)` }">
+        <div
+          v-for="p in rows[v.index]" :key="p.no" class="cell" :class="[p.role, { current: p.no === current, chosen: chosen.includes(p.no), over: over === p.no }]" :style="{ width: cell + 'px' }" role="option"
+          :aria-selected="chosen.includes(p.no)" :aria-label="label(p)" :draggable="!locked" @click="emit('select', p.no, $event.shiftKey)" @dragstart="dragged = p.no" @dragover.prevent="over = p.no" @dragend="over = 0"
+          @drop.prevent="dropOn(p.no)">
+          <div v-if="first.get(p.no)" class="stake" :class="{ broken: first.get(p.no)!.stake.doubtful }" :style="{ height: thumb * 1.414 + 8 + 'px' }" />
+          <div class="sheet" :style="{ width: thumb + 'px', height: thumb * 1.414 + 'px' }">
+            <img :src="pictureOf(batch.no, p, 200)" loading="lazy" draggable="false" alt="" />
+          </div>
+          <div class="foot">
+            <span class="mono">{{ p.no }}</span>
+            <span v-if="first.get(p.no)" class="tag" :class="{ doubt: first.get(p.no)!.stake.doubtful }" :title="first.get(p.no)!.stake.evidence[0]?.text">{{ title(first.get(p.no)!.type.type) }}<br />{{ first.get(p.no)!.stake.doubtful ? t('pageDesk.doubt') : reason(first.get(p.no)!) }}</span>
+            <span v-else class="soft">{{ short(p) }}</span>
+          </div>
+        </div>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.strip { flex: 1; min-height: 0; overflow: auto; background: var(--ground); padding: 0 8px; }
+.ground { position: absolute; left: 0; right: 0; top: 0; display: flex; }
+.cell { position: relative; padding-left: 15px; cursor: pointer; flex: none; }
+.sheet { position: relative; background: #fff; border: 1px solid #a9b3bb; display: grid; place-items: center; overflow: hidden; }
+.cell::after { content: ''; position: absolute; left: 0; right: 0; bottom: 41px; height: 2px; background: #8895a0; }
+.sheet img { max-width: 100%; max-height: 100%; display: block; }
+.stake { position: absolute; left: 5px; top: -4px; width: 6px; background: repeating-linear-gradient(var(--stake) 0 14px, #fff 14px 28px); outline: 1.5px solid var(--stake); z-index: 2; }
+.stake.broken { background: repeating-linear-gradient(var(--stake) 0 9px, transparent 9px 14px, #fff 14px 23px, transparent 23px 28px); outline-style: dashed; outline-width: 1px; }
+.foot { display: flex; gap: 6px; font-size: 12px; line-height: 1.25; height: 40px; padding-top: 4px; overflow: hidden; }
+.foot .mono { color: var(--ink-soft); }
+.tag { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }
+.tag.doubt { color: var(--doubt); font-weight: 650; }
+.cell:not(.content) .sheet { opacity: 0.5; transform: translateY(7px) scale(0.94); border-style: dashed; }
+.cell:not(.content)::after { background: none; border-bottom: 2px dotted #8895a0; height: 0; }
+.cell.chosen { background: rgb(11 85 99 / 14%); }
+.cell.current .sheet { outline: 3px solid var(--petrol); outline-offset: 0; opacity: 1; }
+.cell.over { box-shadow: inset 4px 0 0 var(--petrol); }
+</style>

@@ -1,0 +1,11 @@
+/** A stretch of time in the two units that matter: 12 min, 1 h 05, 2 d 3 h. */
+export function stretch(ms: number): string {
+  const minutes = Math.max(0, Math.round(ms / 60_000))
+  if (minutes < 60) return `${minutes} min`
+  const hours = Math.floor(minutes / 60)
+  if (hours < 24) return `${hours} h ${String(minutes % 60).padStart(2, '0')}`
+  return `${Math.floor(hours / 24)} d ${hours % 24} h`
+}
+
+export const moment = (iso: string) =>
+  new Date(iso).toLocaleString(undefined, { year: 'numeric', month: 'short', day: 'numeric', hour: '2-digit', minute: '2-digit' })

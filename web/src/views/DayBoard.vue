@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import { api, tell, type Schema } from '../api/client'
+import { useEvents } from '../composables/useEvents'
+import { useKeys } from '../composables/useKeys'
+import { stretch } from '../parts/times'
+import StageRail from '../parts/StageRail.vue'
+
+const { t } = useI18n()
+const router = useRouter()
+const route = useRoute()
+const rows = ref<Schema['Row'][]>([])
+const now = ref(Date.now())
+const loaded = ref(false)
+const at = ref(0)
+
+async function load() {
+  const { data, error } = await api.GET('/api/board')
+  if (data) {
+    rows.value = data.batches
+    now.value = new Date(data.now).getTime()
+  } else tell(error)
+  loaded.value = true
+}
+let waiting = 0
+useEvents(() => {
+  // A batch being read tells of every page; once a second is often enough to look.
+  window.clearTimeout(waiting)
+  waiting = window.setTimeout(() => void load(), 400)
+})
+void load()
+
+const streams = computed(() => [...new Map(rows.value.map((r) => [r.stream, r.title])).entries()])
+const stream = computed(() => String(route.query.stream ?? ''))
+const stage = computed(() => String(route.query.stage ?? ''))
+function filter(name: 'stream' | 'stage', value: string) {
+  void router.replace({ query: { ...route.query, [name]: value || undefined } })
+}
+const shown = computed(() => rows.value.filter((r) => (!stream.value || r.stream === stream.value) && (!stage.value || r.stage === stage.value)))
+watch(shown, (s) => (at.value = Math.min(at.value, Math.max(0, s.length - 1))))
+const next = computed(() => rows.value.find((r) => ['pages', 'index', 'filing'].includes(r.stage) && !r.filing) ?? null)
+
+function open(r: Schema['Row'] | null | undefined) {
+  if (!r) return
+  const name = r.stage === 'intake' ? null : r.stage === 'done' ? 'filing' : r.stage
+  if (name) void router.push({ name, params: { no: r.no } })
+}
+const isLate = (r: Schema['Row']) => r.stage !== 'done' && new Date(r.dueAt).getTime() < now.value
+function due(r: Schema['Row']) {
+  if (r.stage === 'done') return t('board.doneAt')
+  const left = new Date(r.dueAt).getTime() - now.value
+  return left < 0 ? t('board.late', { time: stretch(-left) }) : t('board.dueIn', { time: stretch(left) })
+}
+const share = (r: Schema['Row']) => (r.stage === 'intake' ? (r.pages ? r.read / r.pages : 0) : r.stage === 'filing' && r.filing ? 0.6 : r.doubts ? 0.35 : 0.9)
+
+const body = ref<HTMLElement | null>(null)
+const virtual = useVirtualizer(
+  computed(() => ({ count: shown.value.length, getScrollElement: () => body.value, estimateSize: () => 38, overscan: 12 })),
+)
+function step(by: number) {
+  at.value = Math.max(0, Math.min(shown.value.length - 1, at.value + by))
+  virtual.value.scrollToIndex(at.value)
+}
+let moved = false
+useKeys([
+  { key: '↑', on: ['ArrowUp'], label: t('board.up'), run: () => { moved = true; step(-1) } },
+  { key: '↓', on: ['ArrowDown'], label: t('board.down'), run: () => { step(moved ? 1 : 0); moved = true } },
+  { key: 'Enter', on: ['Enter'], label: t('board.open'), run: () => open(moved ? shown.value[at.value] : next.value) },
+])
+</script>
+
+<template>
+  <div class="board">
+    <section class="next panel">
+      <h2>{{ t('board.next') }}</h2>
+      <template v-if="next">
+        <strong class="mono">{{ next.no }}</strong>
+        <span>{{ next.title }}</span>
+        <span class="soft">{{ next.pages }} {{ t('board.pages').toLowerCase() }}</span>
+        <span v-if="next.doubts">{{ t('board.doubtsIn', { n: next.doubts, stage: t(`stages.${next.stage}`) }) }}</span>
+        <span v-else>{{ t('board.noDoubts') }}</span>
+        <span :class="{ late: isLate(next) }">{{ due(next) }}</span>
+        <span class="stretch" />
+        <button class="act main" @click="open(next)">{{ t('board.start') }}<kbd>Enter</kbd></button>
+      </template>
+      <span v-else-if="loaded" class="soft">{{ t('board.nothing') }}</span>
+    </section>
+
+    <section class="list panel">
+      <div class="filters row">
+        <button class="act" :aria-pressed="!stream" @click="filter('stream', '')">{{ t('board.all') }}</button>
+        <button v-for="[name, title] in streams" :key="name" class="act" :aria-pressed="stream === name" @click="filter('stream', stream === name ? '' : name)">{{ title }}</button>
+        <span class="stretch" />
+        <button v-for="s in ['intake', 'pages', 'index', 'filing', 'done']" :key="s" class="act" :aria-pressed="stage === s" @click="filter('stage', stage === s ? '' : s)">
+          {{ t(`stages.${s}`) }} <b>{{ rows.filter((r) => r.stage === s).length }}</b>
+        </button>
+      </div>
+      <div class="head grid" aria-hidden="true">
+        <span>{{ t('board.batch') }}</span><span>{{ t('board.stream') }}</span><span class="num">{{ t('board.pages') }}</span><span>{{ t('board.stage') }}</span>
+        <span class="num">{{ t('board.doubts') }}</span><span>{{ t('board.waiting') }}</span><span>{{ t('board.due') }}</span><span>{{ t('board.with') }}</span>
+      </div>
+      <div ref="body" class="body" role="listbox" :aria-label="t('nav.board')" tabindex="0">
+        <div :style="{ height: virtual.getTotalSize() + 'px', position: 'relative' }">
+          <div
+            v-for="v in virtual.getVirtualItems()" :key="shown[v.index].no" class="grid line" :class="{ at: v.index === at }" role="option" :aria-selected="v.index === at"
+            :style="{ position: 'absolute', top: 0, left: 0, right: 0, height: v.size + 'px', transform: `translateY(${v.start}px)` }" @click="at = v.index; open(shown[v.index])">
+            <span class="mono no">{{ shown[v.index].no }}</span>
+            <span class="cut">{{ shown[v.index].title }}</span>
+            <span class="num">{{ shown[v.index].pages }}</span>
+            <StageRail :stage="shown[v.index].stage" :share="share(shown[v.index])" />
+            <span class="num">{{ shown[v.index].stage === 'done' ? '' : shown[v.index].doubts || '–' }}</span>
+            <span class="soft">{{ shown[v.index].stage === 'intake' ? t('board.read', { read: shown[v.index].read, pages: shown[v.index].pages }) : stretch(now - new Date(shown[v.index].since).getTime()) }}</span>
+            <span :class="{ late: isLate(shown[v.index]) }">{{ due(shown[v.index]) }}</span>
+            <span class="cut">{{ shown[v.index].with ?? '–' }}</span>
+          </div>
+        </div>
+        <p v-if="loaded && !rows.length" class="empty soft">{{ t('board.empty') }}</p>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.board { display: flex; flex-direction: column; gap: 12px; height: 100%; padding: 14px 16px; max-width: 1500px; margin: 0 auto; }
+.next { display: flex; align-items: center; gap: 18px; padding: 12px 16px; min-height: 58px; }
+.list { flex: 1; min-height: 0; display: flex; flex-direction: column; background: var(--paper); }
+.filters { padding: 8px 12px; background: var(--panel); border-bottom: 1px solid var(--line); }
+.filters .act[aria-pressed='true'] { background: var(--petrol-pale); border-color: var(--petrol); }
+.grid { display: grid; grid-template-columns: 84px minmax(130px, 1.2fr) 64px 256px 70px 128px 128px minmax(80px, 0.8fr); gap: 12px; align-items: center; padding: 0 14px; }
+.head { padding: 8px 14px; font-size: 13px; color: var(--ink-soft); border-bottom: 1px solid var(--line); }
+.num { text-align: right; font-variant-numeric: tabular-nums; }
+.body { flex: 1; min-height: 0; overflow: auto; }
+.line { border-bottom: 1px solid #e3e7ea; cursor: pointer; }
+.line:hover { background: #f6f8f9; }
+.line.at { background: var(--petrol-pale); box-shadow: inset 4px 0 0 var(--petrol); }
+.no { font-weight: 600; }
+.cut { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.late { font-weight: 650; color: var(--wrong); }
+.late::before { content: '⚑ '; }
+.empty { padding: 40px; text-align: center; }
+</style>

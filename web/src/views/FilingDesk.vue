@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
+import { api, pictureOf, tell, type Schema } from '../api/client'
+import { useBatch } from '../composables/useBatch'
+import { useEvents } from '../composables/useEvents'
+import { useKeys } from '../composables/useKeys'
+import BatchLine from '../parts/BatchLine.vue'
+import { tree } from '../parts/tree'
+import PageViewer from '../parts/PageViewer.vue'
+
+const props = defineProps<{ no: string }>()
+const { t } = useI18n()
+const router = useRouter()
+const { batch, documents, pageByNo, load } = useBatch(props.no, true)
+const plan = ref<Schema['Plan'] | null>(null)
+const current = ref(1)
+const busy = ref(false)
+
+async function look() {
+  const { data, error } = await api.GET('/api/batches/{no}/filing', { params: { path: { no: props.no } } })
+  if (data) plan.value = data
+  else tell(error)
+}
+void look()
+let soon = 0
+useEvents((changed) => {
+  if (changed !== props.no && changed !== '') return
+  window.clearTimeout(soon)
+  soon = window.setTimeout(() => void look(), 200)
+})
+watch(() => batch.value?.cutDoubts, () => void look())
+
+const doubts = computed(() => (batch.value ? batch.value.cutDoubts + batch.value.fieldDoubts : 0))
+const done = computed(() => batch.value?.stage === 'done')
+const rows = computed(() => tree(plan.value?.deliveries ?? []))
+const page = computed(() => pageByNo.value.get(documents.value.find((d) => d.no === current.value)?.pages[0] ?? 0))
+
+async function file() {
+  if (busy.value || doubts.value || plan.value?.begun) return
+  busy.value = true
+  const { data, error } = await api.POST('/api/batches/{no}/filing', { params: { path: { no: props.no } } })
+  busy.value = false
+  if (data) {
+    plan.value = data
+    await load()
+  } else tell(error)
+}
+function toDoubts() {
+  void router.push({ name: batch.value?.cutDoubts ? 'pages' : 'index', params: { no: props.no } })
+}
+const step = (by: number) => (current.value = Math.max(1, Math.min(documents.value.length, current.value + by)))
+useKeys([
+  { key: 'Enter', on: ['Enter'], label: t('filing.file'), run: () => (plan.value?.begun ? void router.push({ name: 'board' }) : doubts.value ? toDoubts() : void file()) },
+  { key: '↑', on: ['ArrowUp', '['], label: t('filing.up'), run: () => step(-1) },
+  { key: '↓', on: ['ArrowDown', ']'], label: t('filing.down'), run: () => step(1) },
+  { key: 'B', on: ['b', 'B'], label: t('indexDesk.toPages'), run: () => void router.push({ name: 'pages', params: { no: props.no } }) },
+])
+</script>
+
+<template>
+  <div class="desk">
+    <BatchLine v-if="batch" :batch="batch" :current="current" @go="(n) => (current = n)" />
+    <div v-if="batch && plan" class="halves">
+      <section class="tree">
+        <h1>{{ plan.begun ? t('filing.made') : t('filing.tree') }}</h1>
+        <p v-if="!plan.deliveries.length" class="soft">{{ t('filing.none') }}</p>
+        <template v-for="(r, i) in rows" :key="i">
+          <div v-if="r.kind === 'destination'" class="destination">{{ r.name }}</div>
+          <div v-else-if="r.kind === 'folder'" class="folder" :style="{ paddingLeft: r.depth * 18 + 'px' }">{{ r.name }}/</div>
+          <button v-else class="file" :class="{ current: r.document === current }" :style="{ paddingLeft: r.depth * 18 + 'px' }" @click="current = r.document">
+            <span class="mono name">{{ r.name }}</span>
+            <span class="formats">{{ r.formats.join(' ') }}</span>
+            <span class="state" :class="r.state === 'done' ? 'settled' : r.state === 'failed' ? 'wrong' : 'empty'">{{ t(`filing.${r.state}`) }}</span>
+            <span v-if="r.reason" class="reason">{{ r.reason }}</span>
+          </button>
+        </template>
+      </section>
+      <section class="preview">
+        <PageViewer v-if="page" :src="pictureOf(no, page, 900)" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" />
+      </section>
+    </div>
+    <footer v-if="batch && plan" class="row">
+      <span><span class="soft">{{ t('filing.ledger') }}:</span> <strong class="ledger">{{ plan.sentence }}</strong></span>
+      <span class="stretch" />
+      <template v-if="plan.begun">
+        <span class="state" :class="done ? 'settled' : 'empty'">{{ done ? t('filing.filed') : t('filing.underWay') }}</span>
+        <button class="act main" @click="router.push({ name: 'board' })">{{ t('filing.toBoard') }}<kbd>Enter</kbd></button>
+      </template>
+      <template v-else-if="doubts">
+        <span class="state doubtful">{{ t('filing.doubts', { n: doubts }) }}</span>
+        <button class="act main" @click="toDoubts">{{ t('filing.toDoubts') }}<kbd>Enter</kbd></button>
+      </template>
+      <button v-else class="act main" :disabled="busy || !plan.deliveries.length" @click="file">{{ t('filing.file') }}<kbd>Enter</kbd></button>
+    </footer>
+    <p v-else class="soft note">{{ t('app.loading') }}</p>
+  </div>
+</template>
+
+<style scoped>
+.desk { height: 100%; display: flex; flex-direction: column; }
+.halves { flex: 1; min-height: 0; display: grid; grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr); }
+.tree { overflow: auto; padding: 14px 18px; background: #fff; border-right: 1px solid var(--line); }
+.destination { margin-top: 14px; font-weight: 650; border-bottom: 1px solid var(--line); padding-bottom: 2px; }
+.folder { color: var(--ink-soft); padding-top: 5px; }
+.file { display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 10px; width: 100%; text-align: left; font: inherit; border: 0; background: none; padding: 3px 6px; cursor: pointer; align-items: baseline; color: var(--ink); }
+.file:hover { background: #f2f5f6; }
+.file.current { background: var(--petrol-pale); box-shadow: inset 4px 0 0 var(--petrol); }
+.name { overflow-wrap: anywhere; }
+.formats { font-size: 12.5px; color: var(--ink-soft); }
+.reason { grid-column: 1 / -1; color: var(--wrong); font-size: 13px; }
+.preview { min-width: 0; min-height: 0; }
+footer { padding: 8px 16px; background: var(--panel); border-top: 1px solid var(--line); min-height: 50px; }
+.ledger { font-variant-numeric: tabular-nums; }
+.note { padding: 30px; }
+</style>

@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
+import { pictureOf, type Schema } from '../api/client'
+import { useBatch } from '../composables/useBatch'
+import { useKeys } from '../composables/useKeys'
+import BatchLine from '../parts/BatchLine.vue'
+import PageStrip from '../parts/PageStrip.vue'
+import PageViewer, { type Shape } from '../parts/PageViewer.vue'
+
+const props = defineProps<{ no: string }>()
+const { t } = useI18n()
+const router = useRouter()
+const { batch, loading, pages, documents, decide, undo, redo, moveTo } = useBatch(props.no, false)
+
+const current = ref(0)
+const anchor = ref(0)
+const naming = ref(false)
+const strip = ref<InstanceType<typeof PageStrip>>()
+const size = ref(Number(localStorage.getItem('jalon.thumb') ?? 1))
+watch(size, (s) => localStorage.setItem('jalon.thumb', String(s)))
+const split = ref(Number(localStorage.getItem('jalon.split') ?? 56))
+watch(split, (s) => localStorage.setItem('jalon.split', String(s)))
+
+const index = computed(() => pages.value.findIndex((p) => p.no === current.value))
+const page = computed(() => pages.value[index.value])
+const document = computed(() => documents.value.find((d) => d.no === page.value?.document))
+const isFirst = computed(() => document.value?.pages[0] === current.value)
+const chosen = computed(() => {
+  const [a, b] = [pages.value.findIndex((p) => p.no === anchor.value), index.value].sort((x, y) => x - y)
+  return a < 0 ? [] : pages.value.slice(a, b + 1).map((p) => p.no)
+})
+watch(pages, (all) => {
+  if (!all.length || all.some((p) => p.no === current.value)) return
+  const doubtful = documents.value.find((d) => d.stake.doubtful || d.type.doubtful)
+  select(doubtful?.pages[0] ?? all[0].no)
+}, { immediate: true })
+
+function select(no: number, extend = false) {
+  current.value = no
+  if (!extend) anchor.value = no
+  naming.value = false
+  strip.value?.show(no)
+}
+function step(by: number, extend: boolean) {
+  const to = pages.value[Math.max(0, Math.min(pages.value.length - 1, index.value + by))]
+  if (to) select(to.no, extend)
+}
+const doubts = computed(() => documents.value.filter((d) => d.stake.doubtful || d.type.doubtful).map((d) => d.pages[0]))
+function nextDoubt() {
+  const order = new Map(pages.value.map((p, i) => [p.no, i]))
+  const after = doubts.value.find((n) => (order.get(n) ?? 0) > index.value) ?? doubts.value[0]
+  if (after) select(after)
+}
+function stepDocument(by: number) {
+  const here = document.value?.no ?? 0
+  const to = documents.value[Math.max(0, Math.min(documents.value.length - 1, here - 1 + by))]
+  if (to) select(to.pages[0])
+}
+const goTo = (no: number) => select(documents.value[no - 1]?.pages[0] ?? current.value)
+
+const locked = computed(() => !batch.value || batch.value.filed)
+function toggleStake() {
+  if (locked.value || !page.value || page.value.role !== 'content') return
+  void decide({ act: isFirst.value ? 'liftStake' : 'plantStake', page: current.value })
+}
+function confirm() {
+  if (!locked.value && isFirst.value) void decide({ act: 'confirmStake', page: current.value }).then(nextDoubt)
+}
+function toggleAside() {
+  if (locked.value || !page.value) return
+  void decide({ act: page.value.role === 'content' ? 'setAside' : 'putBack', pages: chosen.value })
+}
+function turn() {
+  if (!locked.value && page.value) void decide({ act: 'turn', page: current.value, rotation: (page.value.rotation + 90) % 360 })
+}
+/** Before which page the chosen ones come to stand when they move by one. */
+function nudge(by: -1 | 1) {
+  if (locked.value) return
+  const order = pages.value.map((p) => p.no)
+  const first = order.indexOf(chosen.value[0])
+  const last = first + chosen.value.length - 1
+  if (by < 0 && first > 0) move(chosen.value, order[first - 1])
+  if (by > 0 && last < order.length - 1) move(chosen.value, order[last + 2] ?? 0)
+}
+function move(what: number[], before: number) {
+  if (!locked.value) void decide({ act: 'movePages', pages: what, before })
+}
+function drop(dragged: number, before: number) {
+  const what = chosen.value.includes(dragged) ? chosen.value : [dragged]
+  if (!what.includes(before)) move(what, before)
+}
+function name(type: string) {
+  naming.value = false
+  void decide({ act: 'nameType', page: current.value, type })
+}
+async function on() {
+  if (locked.value) return void router.push({ name: 'filing', params: { no: props.no } })
+  await moveTo('index')
+  void router.push({ name: 'index', params: { no: props.no } })
+}
+
+const shapes = computed<Shape[]>(() => {
+  const p = page.value
+  if (!p) return []
+  const all: Shape[] = p.marks.map((m) => ({ box: m.box, kind: 'mark', label: m.value }))
+  for (const e of document.value?.stake.evidence ?? []) {
+    if (e.page === p.no && e.box && e.rule === 'words') all.push({ box: e.box, kind: 'stake' })
+  }
+  return all
+})
+const reason = (d: Schema['DocumentView']) => (d.stake.by ? t('pageDesk.byHand', { by: d.stake.by }) : d.stake.evidence[0]?.text)
+const typeTitle = (type: string) => batch.value?.types.find((x) => x.type === type)?.title ?? type
+
+const dragging = ref(false)
+function dragSplit(e: PointerEvent) {
+  if (!dragging.value) return
+  split.value = Math.max(25, Math.min(80, (e.clientX / window.innerWidth) * 100))
+}
+useKeys([
+  { key: '←', on: ['ArrowLeft'], label: t('pageDesk.left'), run: (e) => step(-1, e.shiftKey) },
+  { key: '→', on: ['ArrowRight'], label: t('pageDesk.right'), run: (e) => step(1, e.shiftKey) },
+  { key: '↑', on: ['ArrowUp'], label: t('pageDesk.rowUp'), run: (e) => step(-(strip.value?.columns ?? 1), e.shiftKey) },
+  { key: '↓', on: ['ArrowDown'], label: t('pageDesk.rowDown'), run: (e) => step(strip.value?.columns ?? 1, e.shiftKey) },
+  { key: 'Space', on: [' '], label: `${t('pageDesk.plant')} / ${t('pageDesk.lift')}`, run: toggleStake },
+  { key: 'Y', on: ['y', 'Y'], label: t('pageDesk.confirm'), run: confirm },
+  { key: 'A', on: ['a', 'A'], label: `${t('pageDesk.aside')} / ${t('pageDesk.back')}`, run: toggleAside },
+  { key: 'R', on: ['r', 'R'], label: t('pageDesk.turn'), run: turn },
+  { key: 'T', on: ['t', 'T'], label: t('pageDesk.type'), run: () => (naming.value = !naming.value && !locked.value) },
+  { key: ',', on: [','], label: t('pageDesk.moveLeft'), run: () => nudge(-1) },
+  { key: '.', on: ['.'], label: t('pageDesk.moveRight'), run: () => nudge(1) },
+  { key: 'N', on: ['n', 'N'], label: t('pageDesk.next'), run: nextDoubt },
+  { key: '[', on: ['['], label: t('pageDesk.prevDoc'), run: () => stepDocument(-1) },
+  { key: ']', on: [']'], label: t('pageDesk.nextDoc'), run: () => stepDocument(1) },
+  { key: 'Z', on: ['z'], shift: false, label: t('pageDesk.undo'), run: () => void undo() },
+  { key: 'Shift+Z', on: ['Z'], shift: true, label: t('pageDesk.redo'), run: () => void redo() },
+  { key: 'Enter', on: ['Enter'], label: t('pageDesk.on'), run: () => void on() },
+])
+</script>
+
+<template>
+  <div class="desk" @pointermove="dragSplit" @pointerup="dragging = false">
+    <BatchLine v-if="batch" :batch="batch" :current="page?.document ?? null" @go="goTo" />
+    <div v-if="batch" class="tools row">
+      <button class="act" :disabled="locked || page?.role !== 'content'" @click="toggleStake">{{ isFirst ? t('pageDesk.lift') : t('pageDesk.plant') }}<kbd>Space</kbd></button>
+      <button class="act" :disabled="locked" @click="toggleAside">{{ page?.role === 'content' ? t('pageDesk.aside') : t('pageDesk.back') }}<kbd>A</kbd></button>
+      <button class="act" :disabled="locked" @click="turn">{{ t('pageDesk.turn') }}<kbd>R</kbd></button>
+      <button class="act" :disabled="locked || !document" :aria-expanded="naming" @click="naming = !naming">{{ t('pageDesk.type') }}<kbd>T</kbd></button>
+      <button class="act" :disabled="locked" :title="t('pageDesk.moveLeft')" @click="nudge(-1)">◂<kbd>,</kbd></button>
+      <button class="act" :disabled="locked" :title="t('pageDesk.moveRight')" @click="nudge(1)">▸<kbd>.</kbd></button>
+      <button class="act" :disabled="locked || !batch.canUndo" @click="undo">{{ t('pageDesk.undo') }}<kbd>Z</kbd></button>
+      <button class="act" :disabled="locked || !batch.canRedo" @click="redo">{{ t('pageDesk.redo') }}</button>
+      <span v-if="chosen.length > 1" class="soft">{{ t('pageDesk.chosen', { n: chosen.length }) }}</span>
+      <span v-if="batch.filed" class="soft">{{ t('pageDesk.filed') }}</span>
+      <span class="stretch" />
+      <button v-for="(s, i) in ['small', 'medium', 'large']" :key="s" class="act" :aria-pressed="size === i" :title="t(`pageDesk.${s}`)" @click="size = i">{{ t(`pageDesk.${s}`) }}</button>
+      <button class="act" :disabled="!doubts.length" @click="nextDoubt">{{ t('pageDesk.next') }}<kbd>N</kbd></button>
+      <button class="act main" @click="on">{{ t('pageDesk.on') }}<kbd>Enter</kbd></button>
+    </div>
+    <div v-if="batch" class="halves">
+      <div class="left" :style="{ width: split + '%' }">
+        <PageStrip ref="strip" :batch="batch" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />
+        <p v-if="!pages.length" class="soft note">{{ t('pageDesk.empty') }}</p>
+        <ul v-if="batch.rejected.length" class="rejected">
+          <li v-for="(r, i) in batch.rejected" :key="i"><b>{{ t('pageDesk.rejected') }}:</b> {{ r.file }}: {{ r.reason }}</li>
+        </ul>
+      </div>
+      <div class="grip" @pointerdown.prevent="dragging = true" />
+      <div v-if="page" class="right">
+        <PageViewer :src="pictureOf(no, page, 900)" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" />
+        <div class="facts">
+          <div v-if="naming && document" class="naming">
+            <button v-for="x in batch.types" :key="x.type" class="act" @click="name(x.type)">{{ x.title }}</button>
+          </div>
+          <template v-if="document && isFirst">
+            <div class="row"><span class="soft">{{ t('pageDesk.why') }}</span><b>{{ typeTitle(document.type.type) }}</b></div>
+            <div v-if="document.stake.doubtful" class="row question">
+              <span class="state doubtful">{{ t('pageDesk.doubt') }}</span>
+              <button class="act" :disabled="locked" @click="confirm">{{ t('pageDesk.confirm') }}<kbd>Y</kbd></button>
+              <button class="act" :disabled="locked" @click="toggleStake">{{ t('pageDesk.lift') }}<kbd>Space</kbd></button>
+            </div>
+            <div>{{ reason(document) }}<span v-if="!document.stake.by" class="soft">, {{ t('pageDesk.certainty', { n: Math.round(document.stake.certainty * 100) }) }}</span></div>
+            <div v-if="document.type.doubtful" class="row question"><span class="state doubtful">{{ document.type.evidence[0]?.text }}</span></div>
+          </template>
+          <div v-else-if="document">{{ t('pageDesk.of', { i: document.pages.indexOf(page.no) + 1, n: document.pages.length, no: document.no }) }}</div>
+          <div v-else>{{ page.role === 'separator' ? t('pageDesk.separator') : page.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: page.by ?? '' }) }}</div>
+          <div class="soft">{{ t('pageDesk.from', { file: page.file, p: page.filePage }) }} · {{ Math.round(page.dpi) }} dpi · {{ t('pageDesk.lean', { deg: page.lean }) }}</div>
+        </div>
+      </div>
+    </div>
+    <p v-if="loading" class="soft note">{{ t('app.loading') }}</p>
+  </div>
+</template>
+
+<style scoped>
+.desk { height: 100%; display: flex; flex-direction: column; }
+.tools { padding: 6px 14px; gap: 6px; background: var(--panel); border-bottom: 1px solid var(--line); flex-wrap: wrap; }
+.tools [aria-pressed='true'] { background: var(--petrol-pale); border-color: var(--petrol); }
+.halves { flex: 1; min-height: 0; display: flex; }
+.left { display: flex; flex-direction: column; min-width: 0; }
+.grip { width: 7px; cursor: col-resize; background: var(--line); flex: none; }
+.grip:hover { background: var(--petrol); }
+.right { flex: 1; min-width: 0; display: flex; flex-direction: column; }
+.right > .frame { flex: 1; min-height: 0; height: auto; }
+.facts { padding: 8px 14px 10px; background: var(--panel); border-top: 1px solid var(--line); display: flex; flex-direction: column; gap: 4px; min-height: 92px; }
+.question { background: var(--doubt-pale); padding: 4px 8px; border-left: 4px solid var(--doubt); }
+.naming { display: flex; gap: 6px; flex-wrap: wrap; }
+.rejected { margin: 0; padding: 8px 14px; list-style: none; background: var(--wrong-pale); color: var(--wrong); max-height: 120px; overflow: auto; }
+.note { padding: 24px; }
+</style>

@@ -1,0 +1,9 @@
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  plugins: [vue()],
+  build: { outDir: 'dist', assetsDir: 'assets', chunkSizeWarningLimit: 1500 },
+  server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
+  test: { environment: 'jsdom' },
+} as Parameters<typeof defineConfig>[0])
