@@ -56,7 +56,7 @@ const state = computed(() => {
 </template>
 
 <style scoped>
-.field { padding: 5px 8px 6px; border-left: 4px solid transparent; cursor: pointer; border-bottom: 1px solid #dde2e6; }
+.field { padding: 3px 8px 4px; border-left: 4px solid transparent; cursor: pointer; border-bottom: 1px solid #dde2e6; }
 .field.doubt { border-left-color: var(--doubt); }
 .field.current { background: #fff; border: 1px solid var(--petrol); border-left: 4px solid var(--petrol); cursor: default; padding: 8px; }
 .field.current.doubt { border-left-color: var(--doubt); }

@@ -26,5 +26,5 @@ const { t } = useI18n()
 .help { position: fixed; right: 16px; top: 56px; width: 360px; max-height: calc(100vh - 80px); overflow: auto; padding: 14px 16px; box-shadow: 0 6px 24px rgb(29 39 51 / 35%); z-index: 50; }
 dl { display: grid; grid-template-columns: 110px 1fr; gap: 6px 10px; margin: 12px 0 0; }
 dd { margin: 0; }
-kbd { margin: 0; opacity: 1; font-size: 13px; padding: 2px 6px; }
+dt kbd { margin: 0; opacity: 1; font-size: 13px; padding: 2px 6px; }
 </style>

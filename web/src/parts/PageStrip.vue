@@ -55,7 +55,7 @@ defineExpose({ columns, show })
           v-for="p in rows[v.index]" :key="p.no" class="cell" :class="[p.role, { current: p.no === current, chosen: chosen.includes(p.no), over: over === p.no }]" :style="{ width: cell + 'px' }" role="option"
           :aria-selected="chosen.includes(p.no)" :aria-label="label(p)" :draggable="!locked" @click="emit('select', p.no, $event.shiftKey)" @dragstart="dragged = p.no" @dragover.prevent="over = p.no" @dragend="over = 0"
           @drop.prevent="dropOn(p.no)">
-          <div v-if="first.get(p.no)" class="stake" :class="{ broken: first.get(p.no)!.stake.doubtful }" :style="{ height: thumb * 1.414 + 8 + 'px' }" />
+          <div v-if="first.get(p.no)" class="stake" :class="{ broken: first.get(p.no)!.stake.doubtful }" :style="{ height: thumb * 1.414 + 7 + 'px' }" />
           <div class="sheet" :style="{ width: thumb + 'px', height: thumb * 1.414 + 'px' }">
             <img :src="pictureOf(batch.no, p, 200)" loading="lazy" draggable="false" alt="" />
           </div>
@@ -75,16 +75,15 @@ defineExpose({ columns, show })
 .ground { position: absolute; left: 0; right: 0; top: 0; display: flex; }
 .cell { position: relative; padding-left: 15px; cursor: pointer; flex: none; }
 .sheet { position: relative; background: #fff; border: 1px solid #a9b3bb; display: grid; place-items: center; overflow: hidden; }
-.cell::after { content: ''; position: absolute; left: 0; right: 0; bottom: 41px; height: 2px; background: #8895a0; }
 .sheet img { max-width: 100%; max-height: 100%; display: block; }
 .stake { position: absolute; left: 5px; top: -4px; width: 6px; background: repeating-linear-gradient(var(--stake) 0 14px, #fff 14px 28px); outline: 1.5px solid var(--stake); z-index: 2; }
 .stake.broken { background: repeating-linear-gradient(var(--stake) 0 9px, transparent 9px 14px, #fff 14px 23px, transparent 23px 28px); outline-style: dashed; outline-width: 1px; }
-.foot { display: flex; gap: 6px; font-size: 12px; line-height: 1.25; height: 40px; padding-top: 4px; overflow: hidden; }
+.foot { display: flex; gap: 6px; font-size: 12.5px; line-height: 1.25; margin: 3px 0 0 -15px; padding: 4px 4px 0 15px; height: 40px; overflow: hidden; border-top: 2px solid #8895a0; }
 .foot .mono { color: var(--ink-soft); }
 .tag { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }
 .tag.doubt { color: var(--doubt); font-weight: 650; }
 .cell:not(.content) .sheet { opacity: 0.5; transform: translateY(7px) scale(0.94); border-style: dashed; }
-.cell:not(.content)::after { background: none; border-bottom: 2px dotted #8895a0; height: 0; }
+.cell:not(.content) .foot { border-top-style: dotted; }
 .cell.chosen { background: rgb(11 85 99 / 14%); }
 .cell.current .sheet { outline: 3px solid var(--petrol); outline-offset: 0; opacity: 1; }
 .cell.over { box-shadow: inset 4px 0 0 var(--petrol); }

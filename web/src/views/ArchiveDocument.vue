@@ -58,11 +58,11 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
         <template v-for="(value, name) in opened.document.document.fields" :key="name"><dt>{{ name }}</dt><dd class="mono">{{ value }}</dd></template>
       </dl>
       <a class="pdf" :href="`/api/archive/${id}/file`" target="_blank" rel="noopener">{{ t('archive.open') }}</a>
-      <h2>{{ hits.length ? t('archive.hits', { n: hits.length }) : t('archive.noHits') }}</h2>
+      <h2>{{ hits.length ? t('archive.hits', hits.length) : t('archive.noHits') }}</h2>
       <ol>
         <li v-for="(h, i) in hits" :key="i">
           <button class="hit" @click="pageNo = h.page">{{ h.line }} <span class="soft">{{ t('archive.hitOn', { page: pages.indexOf(h.page) + 1 }) }}</span></button>
-          <button class="act copy" :title="t('archive.copy')" :aria-label="t('archive.copy')" @click="copy(h.line)">⧉</button>
+          <button class="act copy" @click="copy(h.line)">{{ t('archive.copy') }}</button>
         </li>
       </ol>
     </aside>

@@ -49,7 +49,7 @@ useKeys([
       <button v-for="c in chips(asked)" :key="c.raw" class="chip" :title="t('archive.remove')" @click="router.push({ query: { q: without(asked, c.raw) || undefined } })">
         <span v-if="c.field" class="soft">{{ c.field }}</span> <b>{{ c.text }}</b> ×
       </button>
-      <span v-if="result" class="soft">{{ asked ? t('archive.found', { n: result.found.length + (result.more ? '+' : '') }) : t('archive.newest') }}</span>
+      <span v-if="result" class="soft">{{ asked ? t('archive.found', result.found.length) : t('archive.newest') }}</span>
       <span class="stretch" />
       <span v-if="result?.fieldNames.length" class="soft names">{{ t('archive.fields', { names: result.fieldNames.join(', ') }) }}</span>
     </div>
@@ -59,7 +59,7 @@ useKeys([
         <div class="what">
           <div class="row">
             <a href="#" @click.prevent="open(d)">{{ d.title }}</a>
-            <span class="soft">{{ t('archive.pages', { n: d.pageCount }) }} · {{ t('archive.filed', { when: moment(d.filedAt) }) }}</span>
+            <span class="soft">{{ t('archive.pages', d.pageCount) }} · {{ t('archive.filed', { when: moment(d.filedAt) }) }}</span>
           </div>
           <template v-if="d.hit">
             <Snippet :src="picture(d.id, d.hit.page, 1700)" :box="d.hit.box" :page-width="210" :page-height="297" :width="620" :height="26" />

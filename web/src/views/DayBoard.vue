@@ -80,7 +80,7 @@ useKeys([
         <strong class="mono">{{ next.no }}</strong>
         <span>{{ next.title }}</span>
         <span class="soft">{{ next.pages }} {{ t('board.pages').toLowerCase() }}</span>
-        <span v-if="next.doubts">{{ t('board.doubtsIn', { n: next.doubts, stage: t(`stages.${next.stage}`) }) }}</span>
+        <span v-if="next.doubts">{{ t('board.doubtsIn', { n: next.doubts, stage: t(`stages.${next.stage}`) }, next.doubts) }}</span>
         <span v-else>{{ t('board.noDoubts') }}</span>
         <span :class="{ late: isLate(next) }">{{ due(next) }}</span>
         <span class="stretch" />

@@ -89,7 +89,7 @@ useKeys([
         <button class="act main" @click="router.push({ name: 'board' })">{{ t('filing.toBoard') }}<kbd>Enter</kbd></button>
       </template>
       <template v-else-if="doubts">
-        <span class="state doubtful">{{ t('filing.doubts', { n: doubts }) }}</span>
+        <span class="state doubtful">{{ t('filing.doubts', doubts) }}</span>
         <button class="act main" @click="toDoubts">{{ t('filing.toDoubts') }}<kbd>Enter</kbd></button>
       </template>
       <button v-else class="act main" :disabled="busy || !plan.deliveries.length" @click="file">{{ t('filing.file') }}<kbd>Enter</kbd></button>

@@ -213,7 +213,7 @@ useKeys([
             <button class="act main" @click="toFiling">{{ t('indexDesk.fileIt') }}<kbd>Enter</kbd></button>
           </template>
           <template v-else>
-            <span class="soft stretch">{{ t('indexDesk.left', { n: doubts.length }) }}</span>
+            <span class="soft stretch">{{ t('indexDesk.left', doubts.length) }}</span>
             <button class="act" @click="toPages">{{ t('indexDesk.toPages') }}<kbd>B</kbd></button>
             <button class="act" @click="nextDoubt">{{ t('indexDesk.next') }}<kbd>N</kbd></button>
           </template>

@@ -154,7 +154,7 @@ useKeys([
       <span v-if="chosen.length > 1" class="soft">{{ t('pageDesk.chosen', { n: chosen.length }) }}</span>
       <span v-if="batch.filed" class="soft">{{ t('pageDesk.filed') }}</span>
       <span class="stretch" />
-      <button v-for="(s, i) in ['small', 'medium', 'large']" :key="s" class="act" :aria-pressed="size === i" :title="t(`pageDesk.${s}`)" @click="size = i">{{ t(`pageDesk.${s}`) }}</button>
+      <button v-for="(s, i) in ['small', 'medium', 'large']" :key="s" class="act" :aria-pressed="size === i" :title="t(`pageDesk.${s}`)" :aria-label="t(`pageDesk.${s}`)" @click="size = i"><i class="size" :style="{ width: 6 + i * 3 + 'px', height: 9 + i * 4 + 'px' }" /></button>
       <button class="act" :disabled="!doubts.length" @click="nextDoubt">{{ t('pageDesk.next') }}<kbd>N</kbd></button>
       <button class="act main" @click="on">{{ t('pageDesk.on') }}<kbd>Enter</kbd></button>
     </div>
@@ -196,6 +196,7 @@ useKeys([
 <style scoped>
 .desk { height: 100%; display: flex; flex-direction: column; }
 .tools { padding: 6px 14px; gap: 6px; background: var(--panel); border-bottom: 1px solid var(--line); flex-wrap: wrap; }
+.size { display: inline-block; border: 1.5px solid currentColor; vertical-align: middle; }
 .tools [aria-pressed='true'] { background: var(--petrol-pale); border-color: var(--petrol); }
 .halves { flex: 1; min-height: 0; display: flex; }
 .left { display: flex; flex-direction: column; min-width: 0; }

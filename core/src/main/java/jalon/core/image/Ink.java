@@ -1,8 +1,8 @@
 package jalon.core.image;
 
 /**
- * How much of a page is ink: the share of its area, in the middle part (without the outer 8 mm, where scan edges and
- * punch holes are), that is clearly darker than the paper around it, specks of dust left out.
+ * How much of a page is ink: the share of its area, in the middle part (without the outer 8 mm, where scan edges are,
+ * and without {@linkplain PunchHoles punch holes}), that is clearly darker than the paper around it, specks of dust left out.
  *
  * @param share 0..1 of the measured area
  */
@@ -22,6 +22,7 @@ public record Ink(double share) {
         GrayPlane p = page.reduced(Math.max(1, (int) Math.round(dpi / WORKING_DPI)));
         double pixelsPerMm = p.width() / (page.width() * 25.4 / dpi);
         int margin = (int) Math.min(MARGIN_MM * pixelsPerMm, Math.min(p.width(), p.height()) / 4.0);
+        boolean[] hole = new PunchHoles(p, pixelsPerMm).mask();
         long ink = 0;
         long area = 0;
         for (int cy = margin; cy < p.height() - margin; cy += CELL) {
@@ -32,7 +33,7 @@ public record Ink(double share) {
                 int dark = 0;
                 for (int y = cy; y < bottom; y++) {
                     for (int x = cx; x < right; x++) {
-                        if (p.at(x, y) < paper - CLEARLY_DARKER) {
+                        if (p.at(x, y) < paper - CLEARLY_DARKER && !hole[y * p.width() + x]) {
                             dark++;
                         }
                     }

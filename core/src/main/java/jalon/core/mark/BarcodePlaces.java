@@ -22,8 +22,11 @@ final class BarcodePlaces {
 
     private BarcodePlaces() {}
 
-    /** @param turn clockwise turn that lays the bars of the place side by side, from left to right */
-    record Place(int x, int y, int width, int height, int turn, boolean matrix) {
+    /**
+     * @param turn clockwise turn that lays the bars of the place side by side, from left to right
+     * @param pad pixels of quiet zone that were taken along on every side across the bars
+     */
+    record Place(int x, int y, int width, int height, int turn, boolean matrix, int pad) {
         long area() {
             return (long) width * height;
         }
@@ -34,7 +37,7 @@ final class BarcodePlaces {
         int cw = p.width() / cell;
         int ch = p.height() / cell;
         if (cw < 3 || ch < 3) {
-            return List.of(new Place(0, 0, p.width(), p.height(), 0, true));
+            return List.of(new Place(0, 0, p.width(), p.height(), 0, true, 0));
         }
         byte[] kinds = kinds(p, cell, cw, ch);
         List<Place> places = new ArrayList<>();
@@ -167,7 +170,7 @@ final class BarcodePlaces {
                 int y0 = Math.max(0, top * cell - (kind == 1 ? cell : pad));
                 int x1 = Math.min(p.width(), (right + 1) * cell + (kind == 2 ? cell : pad));
                 int y1 = Math.min(p.height(), (bottom + 1) * cell + (kind == 1 ? cell : pad));
-                places.add(new Place(x0, y0, x1 - x0, y1 - y0, kind == 2 ? 270 : 0, kind == 3));
+                places.add(new Place(x0, y0, x1 - x0, y1 - y0, kind == 2 ? 270 : 0, kind == 3, pad));
             }
         }
         return places;

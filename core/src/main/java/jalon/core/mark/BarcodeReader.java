@@ -47,8 +47,9 @@ final class BarcodeReader {
         List<Mark> marks = new ArrayList<>();
         for (BarcodePlaces.Place place : BarcodePlaces.find(page, dpi)) {
             GrayPlane cut = page.cut(place.x(), place.y(), place.width(), place.height());
-            for (Found found : place.matrix() ? matrices(cut) : rows(cut.turned(place.turn()))) {
-                add(marks, found, place, cut, dpi);
+            List<Found> found = place.matrix() ? matrices(cut) : rows(cut.turned(place.turn()));
+            for (Found f : found) {
+                add(marks, f, place, cut, dpi, found.size() == 1);
             }
         }
         return marks;
@@ -118,14 +119,15 @@ final class BarcodeReader {
         return hints;
     }
 
-    private static void add(List<Mark> marks, Found found, BarcodePlaces.Place place, GrayPlane cut, double dpi) {
+    private static void add(
+            List<Mark> marks, Found found, BarcodePlaces.Place place, GrayPlane cut, double dpi, boolean alone) {
         Result result = found.result();
         BarcodeFormat format = result.getBarcodeFormat();
         String value = result.getText();
         if (value == null || value.isEmpty() || UNCHECKED.contains(format) && value.length() < SHORTEST_UNCHECKED) {
             return;
         }
-        Box box = box(result, place, cut, dpi);
+        Box box = box(result, place, cut, dpi, alone);
         for (Mark known : marks) {
             if (known.symbology().equals(format.name())
                     && known.value().equals(value)
@@ -137,9 +139,15 @@ final class BarcodeReader {
     }
 
     /** The place without its padding; where several codes share it, the decoder's points say which part. */
-    private static Box box(Result result, BarcodePlaces.Place place, GrayPlane cut, double dpi) {
+    private static Box box(Result result, BarcodePlaces.Place place, GrayPlane cut, double dpi, boolean alone) {
         double mm = 25.4 / dpi;
         Box whole = new Box(place.x() * mm, place.y() * mm, place.width() * mm, place.height() * mm);
+        if (alone && !place.matrix()) {
+            double pad = place.pad() * mm;
+            return place.turn() == 270
+                    ? new Box(whole.x(), whole.y() + pad, whole.width(), whole.height() - 2 * pad)
+                    : new Box(whole.x() + pad, whole.y(), whole.width() - 2 * pad, whole.height());
+        }
         ResultPoint[] points = result.getResultPoints();
         if (points == null || points.length < 2 || place.turn() != 0 && place.turn() != 270) {
             return whole;

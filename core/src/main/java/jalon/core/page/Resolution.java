@@ -15,7 +15,7 @@ record Resolution(double x, double y, boolean stated) {
         // A sheet under 2 cm or beyond A0 by half says that the figure, not the paper, is odd.
         double longest = Math.max(width / Math.max(statedX, 1), height / Math.max(statedY, 1)) * 25.4;
         if (believable && longest > 20 && longest < 2000) {
-            return new Resolution(statedX, statedY, true);
+            return new Resolution(usual(statedX), usual(statedY), true);
         }
         double guess = Math.max(width, height) / A4_LONG_SIDE_INCH;
         int best = USUAL[0];
@@ -25,6 +25,16 @@ record Resolution(double x, double y, boolean stated) {
             }
         }
         return new Resolution(best, best, false);
+    }
+
+    /** A PDF's page size is rounded to points: 200.1 is 200. */
+    private static double usual(double dpi) {
+        for (int usual : USUAL) {
+            if (Math.abs(dpi - usual) < 0.002 * usual) {
+                return usual;
+            }
+        }
+        return dpi;
     }
 
     private static boolean within(double dpi) {

@@ -51,7 +51,7 @@ public class Archive {
                 document.title(),
                 String.join(",", pages.stream().map(String::valueOf).toList()),
                 path,
-                batch.withPerson() == null ? "Jalon" : batch.withPerson(),
+                batch.withPerson() == null ? "Jalon" : batches.nameOf(batch.withPerson()),
                 document.at());
         if (rows.add(made, row) == 0) {
             return;

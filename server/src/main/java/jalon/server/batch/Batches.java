@@ -10,6 +10,8 @@ import jalon.core.run.Decision;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.NotPossible;
 import jalon.server.people.ActivityLog;
+import jalon.server.people.People;
+import jalon.server.people.Person;
 import jalon.server.stream.StreamLibrary;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -30,6 +32,7 @@ public class Batches {
     private final PageZones zones;
     private final WorkQueue work;
     private final ActivityLog log;
+    private final People people;
     private final Events events;
 
     /** Facts of pages by row and by what was read: unzipping a 500-page batch for every key would be felt. */
@@ -42,6 +45,7 @@ public class Batches {
         this.zones = zones;
         this.work = work;
         this.log = log;
+        this.people = people;
         this.events = events;
     }
 
@@ -81,8 +85,13 @@ public class Batches {
     public List<Decided> decisions(Batch batch) {
         return rows.decisions(batch.id()).stream()
                 .filter(d -> d.state().equals("active"))
-                .map(d -> new Decided(FactsCodec.decision(d.body()), d.decidedBy(), d.decidedAt()))
+                .map(d -> new Decided(FactsCodec.decision(d.body()), nameOf(d.decidedBy()), d.decidedAt()))
                 .toList();
+    }
+
+    /** How a person is called on the screens. */
+    public String nameOf(String signIn) {
+        return names.get(signIn, s -> people.find(s).map(Person::name).orElse(s));
     }
 
     /** @param fields whether the fields are wanted too, or only the cut */

@@ -1,7 +1,5 @@
 package jalon.server.batch;
 
-import jalon.server.people.People;
-import jalon.server.people.Person;
 import jalon.server.stream.StreamLibrary;
 import java.time.Duration;
 import java.time.Instant;
@@ -17,12 +15,12 @@ public class Board {
 
     private final BatchRows rows;
     private final StreamLibrary streams;
-    private final People people;
+    private final Batches batches;
 
-    Board(BatchRows rows, StreamLibrary streams, People people) {
+    Board(BatchRows rows, StreamLibrary streams, Batches batches) {
         this.rows = rows;
         this.streams = streams;
-        this.people = people;
+        this.batches = batches;
     }
 
     /**
@@ -50,8 +48,6 @@ public class Board {
         Instant since = Instant.now().minus(DONE_SHOWN);
         Map<Long, BatchRows.BoardRow> pages = new HashMap<>();
         rows.boardPages(since).forEach(p -> pages.put(p.id(), p));
-        Map<String, String> names = new HashMap<>();
-        people.all().forEach((Person p) -> names.put(p.signIn(), p.name()));
         return rows.board(since).stream()
                 .map(b -> {
                     BatchRows.BoardRow p = pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0));
@@ -69,7 +65,7 @@ public class Board {
                             b.dueAt(),
                             b.madeAt(),
                             b.source(),
-                            b.withPerson() == null ? null : names.getOrDefault(b.withPerson(), b.withPerson()));
+                            b.withPerson() == null ? null : batches.nameOf(b.withPerson()));
                 })
                 .toList();
     }
