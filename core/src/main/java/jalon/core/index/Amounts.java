@@ -26,8 +26,7 @@ final class Amounts {
             boolean several = number.indexOf(mark) != last;
             boolean both = point >= 0 && comma >= 0;
             // A single mark before exactly three digits parts thousands: nobody writes thousandths of money or kg.
-            boolean parts =
-                    several || !both && number.length() - last - 1 == 3 && last <= 3 + (number.startsWith("-") ? 1 : 0);
+            boolean parts = several || !both && number.length() - last - 1 == 3 && !number.matches("-?0[.,].*");
             String whole = (parts ? number : number.substring(0, last)).replaceAll("[.,]", "");
             number = parts ? whole : whole + "." + number.substring(last + 1);
         }

@@ -1,21 +1,24 @@
 package jalon.core.mark;
 
 import jalon.core.image.GrayPlane;
+import jalon.core.image.Threshold;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
 /**
- * Where on a page barcodes may stand, by the density and direction of brightness steps in cells of about 1.5 mm: a bar
- * code is full of steps one way and has hardly any the other way, a matrix code is full of them both ways. Text has
- * fewer and mixed ones. Costs a fraction of searching the whole page with a decoder and finds codes anywhere on it.
+ * Where on a page barcodes may stand, seen in cells of about 1.5 mm: a bar code is full of brightness steps one way
+ * and has hardly any the other way; a matrix code is about half ink over several millimetres, which print never is. Costs a fraction of searching the whole page with a decoder and finds codes anywhere on it.
  */
 final class BarcodePlaces {
     private static final double CELL_MM = 1.5;
     private static final int STEEP = 14;
     private static final double ONE_WAY = 2.2;
-    private static final int DENSE = 22;
+    /** Ink over 4.5 mm, at the middle and (half of it) at the rim of a matrix code; print has about an eighth. */
+    private static final double INKED = 0.24;
+
+    private static final double SOLID = 0.82;
     private static final double SMALLEST_MM = 4.5;
     private static final double SHORTEST_ROW_MM = 9;
     private static final int MOST_PLACES = 24;
@@ -41,16 +44,19 @@ final class BarcodePlaces {
         }
         byte[] kinds = kinds(p, cell, cw, ch);
         List<Place> places = new ArrayList<>();
-        for (byte kind = 1; kind <= 3; kind++) {
+        for (byte kind = 1; kind <= 2; kind++) {
             // Quiet cells inside a code (a wide bar or space) are bridged along the code's own direction.
             boolean[] on = bridged(kinds, kind, cw, ch);
             places.addAll(connected(on, cw, ch, cell, kind, p, dpi));
         }
-        places.sort(Comparator.comparingLong(Place::area).reversed());
+        places.addAll(connected(inked(p, cell, cw, ch), cw, ch, cell, (byte) 3, p, dpi));
+        // Bar codes first: what was read as one is not looked at again as a matrix.
+        places.sort(Comparator.comparing(Place::matrix)
+                .thenComparing(Comparator.comparingLong(Place::area).reversed()));
         return places.size() > MOST_PLACES ? places.subList(0, MOST_PLACES) : places;
     }
 
-    /** 1: steps from left to right, 2: from top to bottom, 3: both ways, 0: none of these. */
+    /** 1: steps from left to right, 2: from top to bottom, 0: neither. */
     private static byte[] kinds(GrayPlane p, int cell, int cw, int ch) {
         byte[] kinds = new byte[cw * ch];
         byte[] px = p.pixels();
@@ -82,8 +88,6 @@ final class BarcodePlaces {
                     kind = 1;
                 } else if (ay >= STEEP && ay > ONE_WAY * ax) {
                     kind = 2;
-                } else if (ax + ay >= 2 * DENSE) {
-                    kind = 3;
                 }
                 kinds[cy * cw + cx] = kind;
             }
@@ -91,16 +95,46 @@ final class BarcodePlaces {
         return kinds;
     }
 
+    /** Cells around which, over three by three cells, there is as much ink as in a matrix code. */
+    private static boolean[] inked(GrayPlane p, int cell, int cw, int ch) {
+        int threshold = Threshold.of(p.reduced(Math.max(1, cell / 8)));
+        double[] ink = new double[cw * ch];
+        for (int cy = 0; cy < ch; cy++) {
+            for (int cx = 0; cx < cw; cx++) {
+                int dark = 0;
+                int n = 0;
+                for (int y = cy * cell; y < (cy + 1) * cell; y += 2) {
+                    for (int x = cx * cell; x < (cx + 1) * cell; x += 2) {
+                        dark += p.at(x, y) < threshold ? 1 : 0;
+                        n++;
+                    }
+                }
+                ink[cy * cw + cx] = (double) dark / n;
+            }
+        }
+        boolean[] on = new boolean[cw * ch];
+        for (int y = 1; y < ch - 1; y++) {
+            for (int x = 1; x < cw - 1; x++) {
+                double sum = 0;
+                for (int i = -1; i <= 1; i++) {
+                    for (int j = -1; j <= 1; j++) {
+                        sum += ink[(y + i) * cw + x + j];
+                    }
+                }
+                on[y * cw + x] = sum / 9 >= INKED && sum / 9 <= SOLID;
+            }
+        }
+        return on;
+    }
+
     private static boolean[] bridged(byte[] kinds, byte kind, int cw, int ch) {
         boolean[] on = new boolean[kinds.length];
         for (int y = 0; y < ch; y++) {
             for (int x = 0; x < cw; x++) {
                 boolean here = kinds[y * cw + x] == kind;
-                boolean between = switch (kind) {
-                    case 1 -> near(kinds, kind, cw, x, y, -1, 0, x) && near(kinds, kind, cw, x, y, 1, 0, cw - 1 - x);
-                    case 2 -> near(kinds, kind, cw, x, y, 0, -1, y) && near(kinds, kind, cw, x, y, 0, 1, ch - 1 - y);
-                    default -> kinds[y * cw + x] != 0 && kinds[y * cw + x] != kind;
-                };
+                boolean between = kind == 1
+                        ? near(kinds, kind, cw, x, y, -1, 0, x) && near(kinds, kind, cw, x, y, 1, 0, cw - 1 - x)
+                        : near(kinds, kind, cw, x, y, 0, -1, y) && near(kinds, kind, cw, x, y, 0, 1, ch - 1 - y);
                 on[y * cw + x] = here || between;
             }
         }

@@ -46,18 +46,19 @@ final class BarcodeReader {
     static List<Mark> read(GrayPlane page, double dpi) {
         List<Mark> marks = new ArrayList<>();
         for (BarcodePlaces.Place place : BarcodePlaces.find(page, dpi)) {
+            if (place.matrix() && marks.stream().anyMatch(m -> box(place, dpi).holdsCentreOf(m.box()))) {
+                continue;
+            }
             GrayPlane cut = page.cut(place.x(), place.y(), place.width(), place.height());
-            List<Found> found = place.matrix() ? matrices(cut) : rows(cut.turned(place.turn()));
-            for (Found f : found) {
+            List<Result> found = place.matrix() ? matrices(cut) : rows(cut.turned(place.turn()));
+            for (Result f : found) {
                 add(marks, f, place, cut, dpi, found.size() == 1);
             }
         }
         return marks;
     }
 
-    private record Found(Result result, int turn) {}
-
-    private static List<Found> rows(GrayPlane cut) {
+    private static List<Result> rows(GrayPlane cut) {
         for (LuminanceSource source : List.of(source(cut), source(blurred(cut)))) {
             for (BinaryBitmap bitmap : bitmaps(source)) {
                 Optional<Result> one = decode(bitmap, ROWS);
@@ -66,17 +67,14 @@ final class BarcodeReader {
                 }
             }
         }
-        // A row code read as dense both ways, or lying askew: let the matrix readers have a look, PDF417 is such.
-        return decode(new BinaryBitmap(new HybridBinarizer(source(cut))), List.of(BarcodeFormat.PDF_417))
-                .map(r -> List.of(new Found(r, 0)))
-                .orElse(List.of());
+        return List.of();
     }
 
-    private static List<Found> matrices(GrayPlane cut) {
+    private static List<Result> matrices(GrayPlane cut) {
         for (BinaryBitmap bitmap : bitmaps(source(cut))) {
             Optional<Result> one = decode(bitmap, MATRICES);
             if (one.isPresent()) {
-                return List.of(new Found(one.get(), 0));
+                return List.of(one.get());
             }
         }
         return List.of();
@@ -88,16 +86,16 @@ final class BarcodeReader {
     }
 
     /** Two codes printed close together make one place. */
-    private static List<Found> several(BinaryBitmap bitmap, Result first, List<BarcodeFormat> formats) {
-        List<Found> found = new ArrayList<>();
+    private static List<Result> several(BinaryBitmap bitmap, Result first, List<BarcodeFormat> formats) {
+        List<Result> found = new ArrayList<>();
         try {
             var reader = new MultiFormatReader();
             reader.setHints(hints(formats));
             for (Result r : new GenericMultipleBarcodeReader(reader).decodeMultiple(bitmap, hints(formats))) {
-                found.add(new Found(r, 0));
+                found.add(r);
             }
         } catch (ReaderException e) {
-            found.add(new Found(first, 0));
+            found.add(first);
         }
         return found;
     }
@@ -120,8 +118,7 @@ final class BarcodeReader {
     }
 
     private static void add(
-            List<Mark> marks, Found found, BarcodePlaces.Place place, GrayPlane cut, double dpi, boolean alone) {
-        Result result = found.result();
+            List<Mark> marks, Result result, BarcodePlaces.Place place, GrayPlane cut, double dpi, boolean alone) {
         BarcodeFormat format = result.getBarcodeFormat();
         String value = result.getText();
         if (value == null || value.isEmpty() || UNCHECKED.contains(format) && value.length() < SHORTEST_UNCHECKED) {
@@ -141,9 +138,13 @@ final class BarcodeReader {
     /** The place without its padding; where several codes share it, the decoder's points say which part. */
     private static Box box(Result result, BarcodePlaces.Place place, GrayPlane cut, double dpi, boolean alone) {
         double mm = 25.4 / dpi;
-        Box whole = new Box(place.x() * mm, place.y() * mm, place.width() * mm, place.height() * mm);
-        if (alone && !place.matrix()) {
-            double pad = place.pad() * mm;
+        Box whole = box(place, dpi);
+        double pad = place.pad() * mm;
+        if (alone && place.matrix()) {
+            // PDF417's own points lie on a turned picture when the code is turned.
+            return whole.grown(-pad);
+        }
+        if (alone) {
             return place.turn() == 270
                     ? new Box(whole.x(), whole.y() + pad, whole.width(), whole.height() - 2 * pad)
                     : new Box(whole.x() + pad, whole.y(), whole.width() - 2 * pad, whole.height());
@@ -170,17 +171,22 @@ final class BarcodeReader {
         }
         double px = place.x() * mm;
         double py = place.y() * mm;
-        double pad = 1.0;
+        double rim = 1.0;
         if (place.matrix()) {
             return new Box(
-                    px + left * mm - pad,
-                    py + top * mm - pad,
-                    (right - left) * mm + 2 * pad,
-                    (bottom - top) * mm + 2 * pad);
+                    px + left * mm - rim,
+                    py + top * mm - rim,
+                    (right - left) * mm + 2 * rim,
+                    (bottom - top) * mm + 2 * rim);
         }
         return place.turn() == 270
-                ? new Box(whole.x(), py + top * mm - pad, whole.width(), (bottom - top) * mm + 2 * pad)
-                : new Box(px + left * mm - pad, whole.y(), (right - left) * mm + 2 * pad, whole.height());
+                ? new Box(whole.x(), py + top * mm - rim, whole.width(), (bottom - top) * mm + 2 * rim)
+                : new Box(px + left * mm - rim, whole.y(), (right - left) * mm + 2 * rim, whole.height());
+    }
+
+    private static Box box(BarcodePlaces.Place place, double dpi) {
+        double mm = 25.4 / dpi;
+        return new Box(place.x() * mm, place.y() * mm, place.width() * mm, place.height() * mm);
     }
 
     private static LuminanceSource source(GrayPlane p) {

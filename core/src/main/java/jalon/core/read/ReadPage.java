@@ -72,7 +72,7 @@ public final class ReadPage {
             return asReceived;
         }
         Attempt turned = attempt(received.turned(turn), dpi, turn, reader);
-        return turned.weight() > asReceived.weight() ? turned : asReceived;
+        return asReceived.sideways() || turned.weight() > asReceived.weight() ? turned : asReceived;
     }
 
     private static Attempt attempt(GrayPlane upright, double dpi, int rotation, TextReader reader) {
@@ -103,7 +103,13 @@ public final class ReadPage {
 
         boolean convincing() {
             long longEnough = words.stream().filter(w -> w.text().length() >= 3).count();
-            return confident() >= 3 && confident() * 2 >= longEnough;
+            return confident() >= 3 && confident() * 2 >= longEnough && !sideways();
+        }
+
+        /** The engine reads lines that run down the page too; then most longer words stand higher than wide. */
+        boolean sideways() {
+            var longer = words.stream().filter(Attempt::good).map(Word::box).toList();
+            return longer.stream().filter(b -> b.height() > b.width()).count() * 2 > longer.size();
         }
 
         private static boolean good(Word w) {

@@ -39,7 +39,19 @@ public class Batches {
     private final Cache<Long, PageFacts> facts =
             Caffeine.newBuilder().maximumSize(20_000).build();
 
-    Batches(BatchRows rows, StreamLibrary streams, PageZones zones, WorkQueue work, ActivityLog log, Events events) {
+    private final Cache<String, String> names = Caffeine.newBuilder()
+            .maximumSize(1_000)
+            .expireAfterWrite(Duration.ofMinutes(1))
+            .build();
+
+    Batches(
+            BatchRows rows,
+            StreamLibrary streams,
+            PageZones zones,
+            WorkQueue work,
+            ActivityLog log,
+            People people,
+            Events events) {
         this.rows = rows;
         this.streams = streams;
         this.zones = zones;

@@ -1,0 +1,73 @@
+package jalon.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The arrows of the design point down only. */
+@AnalyzeClasses(packages = "jalon.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class LayersTest {
+    @ArchTest
+    static final ArchRule ARROWS_POINT_DOWN = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("run")
+            .definedBy("jalon.core.run..")
+            .layer("output")
+            .definedBy("jalon.core.output..")
+            .layer("name")
+            .definedBy("jalon.core.name..")
+            .layer("index")
+            .definedBy("jalon.core.index..")
+            .layer("sort")
+            .definedBy("jalon.core.sort..")
+            .layer("split")
+            .definedBy("jalon.core.split..")
+            .layer("read")
+            .definedBy("jalon.core.read..")
+            .layer("text")
+            .definedBy("jalon.core.text..")
+            .layer("mark")
+            .definedBy("jalon.core.mark..")
+            .layer("image")
+            .definedBy("jalon.core.image..")
+            .layer("evidence")
+            .definedBy("jalon.core.evidence..")
+            .layer("stream")
+            .definedBy("jalon.core.stream..")
+            .layer("page")
+            .definedBy("jalon.core.page..")
+            .whereLayer("run")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("output")
+            .mayOnlyBeAccessedByLayers("run")
+            .whereLayer("name")
+            .mayOnlyBeAccessedByLayers("run")
+            .whereLayer("index")
+            .mayOnlyBeAccessedByLayers("run")
+            .whereLayer("sort")
+            .mayOnlyBeAccessedByLayers("run")
+            .whereLayer("split")
+            .mayOnlyBeAccessedByLayers("run")
+            .whereLayer("read")
+            .mayOnlyBeAccessedByLayers("run", "output", "index", "sort", "split")
+            .whereLayer("text")
+            .mayOnlyBeAccessedByLayers("run", "output", "index", "sort", "split", "read")
+            .whereLayer("mark")
+            .mayOnlyBeAccessedByLayers("run", "output", "index", "sort", "split", "read")
+            .whereLayer("image")
+            .mayOnlyBeAccessedByLayers("run", "output", "index", "sort", "split", "read", "mark", "text")
+            .whereLayer("page")
+            .mayNotAccessAnyLayer()
+            .whereLayer("stream")
+            .mayOnlyAccessLayers("page");
+
+    @ArchTest
+    static final ArchRule NOTHING_BUT_JAVA = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.springframework..", "java.sql..", "jakarta..");
+}

@@ -1,0 +1,118 @@
+package jalon.core.mark;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.google.zxing.BarcodeFormat;
+import com.google.zxing.MultiFormatWriter;
+import com.google.zxing.common.BitMatrix;
+import jalon.core.Pictures;
+import jalon.core.image.GrayPlane;
+import java.awt.Graphics2D;
+import java.awt.geom.Rectangle2D;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class MarksTest {
+    @ParameterizedTest
+    @CsvSource({"WNNW,1", "WNWN,2", "NNWW,3", "WWNN,4", "NWWN,6", "NWNW,T"})
+    void eachPatchIsReadFromTheLeadingEdge(String bars, String code) {
+        for (int dpi : new int[] {200, 300}) {
+            for (double skew : new double[] {0, -2.5, 4}) {
+                var page = GrayPlane.of(Pictures.page(dpi, skew, g -> Pictures.patch(g, 40, 18, 130, bars)));
+                assertThat(Marks.found(page, dpi).upright(0, false))
+                        .as("%s at %d dpi, %.1f degrees", bars, dpi, skew)
+                        .extracting(Mark::value)
+                        .containsExactly(code);
+            }
+        }
+    }
+
+    @Test
+    void patchOfASheetFedUpsideDownOrSidewaysIsReadFromItsOwnEdge() {
+        var page = GrayPlane.of(Pictures.page(200, 0, g -> Pictures.patch(g, 40, 18, 130, "WNWN")));
+        for (int turn : new int[] {90, 180, 270}) {
+            var marks = Marks.found(page.turned(turn), 200).upright(0, false);
+            assertThat(marks).as("turned by %d", turn).extracting(Mark::value).containsExactly("2");
+            assertThat(marks.get(0).how()).contains("nearest edge");
+        }
+    }
+
+    @Test
+    void printSettlesTheDirectionOfAPatchInTheMiddle() {
+        var page = GrayPlane.of(Pictures.page(200, 0, g -> Pictures.patch(g, 40, 138, 130, "WNWN")));
+        assertThat(Marks.found(page.turned(180), 200).upright(180, true))
+                .singleElement()
+                .satisfies(m -> {
+                    assertThat(m.value()).isEqualTo("2");
+                    assertThat(m.how()).contains("known from its print");
+                });
+    }
+
+    @Test
+    void noPatchInTextTablesOrBarcodes() {
+        var page = GrayPlane.of(Pictures.page(300, 1, g -> {
+            Pictures.letter(g);
+            for (int i = 0; i < 12; i++) {
+                g.fill(new Rectangle2D.Double(20, 240 + i * 3.5, 170, 0.6 + (i % 3) * 0.5));
+            }
+            code(g, BarcodeFormat.CODE_128, "PM-4821-K", 20, 8, 120, 20);
+        }));
+        assertThat(Marks.found(page, 300).upright(0, true)).noneMatch(m -> m.kind() == Mark.Kind.PATCH);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "CODE_128,PM-4821-K,90,15", "CODE_39,PM4821K,110,15", "ITF,12345678901231,80,15", "CODABAR,A1234567A,80,15",
+        "EAN_13,5901234123457,60,20", "QR_CODE,PM-4821-K,25,25", "DATA_MATRIX,PM-4821-K,20,20",
+                "PDF_417,PM-4821-K,80,25"
+    })
+    void everyKindOfBarcodeInAllFourDirections(BarcodeFormat kind, String value, double w, double h) {
+        var page = GrayPlane.of(Pictures.page(300, 0.7, g -> {
+            Pictures.text(g, 20, 200, 12, "Some words stand on the page as well.");
+            code(g, kind, value, 45, 60, w, h);
+        }));
+        for (int turn : new int[] {0, 90, 180, 270}) {
+            var marks = Marks.found(page.turned(turn), 300).upright(Math.floorMod(-turn, 360), true);
+            assertThat(marks).as("%s turned by %d", kind, turn).singleElement().satisfies(m -> {
+                assertThat(m.symbology()).isEqualTo(kind.name());
+                assertThat(m.value().replaceAll("^A|A$", "")).isEqualTo(value.replaceAll("^A|A$", ""));
+                assertThat(m.box().centreX()).isBetween(45.0, 45 + w);
+                assertThat(m.box().centreY()).isBetween(58.0, 62 + h);
+            });
+        }
+    }
+
+    @Test
+    void severalBarcodesOnAPage() {
+        var page = GrayPlane.of(Pictures.page(300, 0, g -> {
+            Pictures.letter(g);
+            code(g, BarcodeFormat.CODE_128, "PM-4821-K", 20, 10, 80, 14);
+            code(g, BarcodeFormat.CODE_39, "B0412", 120, 240, 70, 14);
+            code(g, BarcodeFormat.QR_CODE, "ML-26-00417", 20, 240, 25, 25);
+        }));
+        assertThat(Marks.found(page, 300).upright(0, true))
+                .extracting(Mark::value)
+                .containsExactlyInAnyOrder("PM-4821-K", "B0412", "ML-26-00417");
+    }
+
+    private static void code(Graphics2D g, BarcodeFormat kind, String value, double x, double y, double w, double h) {
+        try {
+            BitMatrix bars = new MultiFormatWriter().encode(value, kind, 0, 0);
+            boolean rows = List.of(BarcodeFormat.QR_CODE, BarcodeFormat.DATA_MATRIX, BarcodeFormat.PDF_417)
+                    .contains(kind);
+            double cell = w / bars.getWidth();
+            double height = rows ? h / bars.getHeight() : h;
+            for (int row = 0; row < (rows ? bars.getHeight() : 1); row++) {
+                for (int i = 0; i < bars.getWidth(); i++) {
+                    if (bars.get(i, row)) {
+                        g.fill(new Rectangle2D.Double(x + i * cell, y + row * height, cell, height));
+                    }
+                }
+            }
+        } catch (com.google.zxing.WriterException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

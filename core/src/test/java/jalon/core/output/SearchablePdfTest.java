@@ -1,0 +1,163 @@
+package jalon.core.output;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import jalon.core.Pictures;
+import jalon.core.image.ImageFacts;
+import jalon.core.page.Box;
+import jalon.core.page.Encoded;
+import jalon.core.page.Scan;
+import jalon.core.page.Word;
+import jalon.core.read.PageFacts;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.File;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.verapdf.gf.foundry.VeraGreenfieldFoundryProvider;
+import org.verapdf.pdfa.Foundries;
+import org.verapdf.pdfa.flavours.PDFAFlavour;
+
+class SearchablePdfTest {
+    private static final String HARD = "Größe Ω 漢字 🚢 <&>";
+
+    @TempDir
+    Path folder;
+
+    @BeforeAll
+    static void validator() {
+        VeraGreenfieldFoundryProvider.initialise();
+    }
+
+    @Test
+    void everyKindOfPageIsValidPdfA() throws Exception {
+        Path pdf = write(
+                List.of(
+                        facts(1, 0, 0, new Word(HARD, new Box(30, 40, 60, 5), 0.9, 0)),
+                        facts(2, 2, 0, new Word("PM-4821-K", new Box(30, 40, 30, 4), 0.9, 0)),
+                        facts(3, 0, 90, new Word("turned", new Box(30, 40, 30, 4), 0.9, 0)),
+                        facts(4, 0, 0)),
+                p -> switch (p.no()) {
+                    case 1 -> scan(BufferedImage.TYPE_BYTE_BINARY, Optional.empty());
+                    case 2 -> scan(BufferedImage.TYPE_BYTE_GRAY, Optional.empty());
+                    case 3 -> scan(BufferedImage.TYPE_3BYTE_BGR, Optional.of(jpeg()));
+                    default -> scan(BufferedImage.TYPE_3BYTE_BGR, Optional.empty());
+                });
+        try (InputStream in = Files.newInputStream(pdf);
+                var parser = Foundries.defaultInstance().createParser(in, PDFAFlavour.PDFA_2_U);
+                var validator = Foundries.defaultInstance().createValidator(PDFAFlavour.PDFA_2_U, false)) {
+            var result = validator.validate(parser);
+            assertThat(result.getTestAssertions()).isEmpty();
+            assertThat(result.isCompliant()).isTrue();
+        }
+    }
+
+    @Test
+    void wordsStandWhereTheyArePrintedAndAnyCharacterComesBack() throws Exception {
+        Path pdf = write(
+                List.of(facts(
+                        1,
+                        0,
+                        0,
+                        new Word("PM-4821-K", new Box(30, 40, 33, 4), 0.9, 0),
+                        new Word("🚢Größe漢", new Box(120, 200, 40, 5), 0.9, 1))),
+                p -> scan(BufferedImage.TYPE_BYTE_BINARY, Optional.empty()));
+        Process text = new ProcessBuilder("pdftotext", "-bbox", pdf.toString(), "-").start();
+        String out = new String(text.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        Matcher m = Pattern.compile(
+                        "xMin=\"([\\d.]+)\" yMin=\"([\\d.]+)\" xMax=\"([\\d.]+)\" yMax=\"([\\d.]+)\">([^<]*)<")
+                .matcher(out);
+        List<String> words = new ArrayList<>();
+        while (m.find()) {
+            words.add(m.group(5));
+            Box wanted = words.size() == 1 ? new Box(30, 40, 33, 4) : new Box(120, 200, 40, 5);
+            double mm = 25.4 / 72;
+            assertThat(Double.parseDouble(m.group(1)) * mm).isCloseTo(wanted.x(), within(0.1));
+            assertThat(Double.parseDouble(m.group(2)) * mm).isCloseTo(wanted.y(), within(0.1));
+            assertThat(Double.parseDouble(m.group(3)) * mm).isCloseTo(wanted.right(), within(0.1));
+            assertThat(Double.parseDouble(m.group(4)) * mm).isCloseTo(wanted.bottom(), within(0.1));
+        }
+        assertThat(words).containsExactly("PM-4821-K", "🚢Größe漢");
+    }
+
+    @Test
+    void aJpegGoesInUntouchedAndTheFieldsGoAlong() throws Exception {
+        Encoded jpeg = jpeg();
+        Path file = write(List.of(facts(1, 0, 0)), p -> scan(BufferedImage.TYPE_3BYTE_BGR, Optional.of(jpeg)));
+        try (var pdf = Loader.loadPDF(file.toFile())) {
+            var resources = pdf.getPage(0).getResources();
+            var image =
+                    resources.getXObject(resources.getXObjectNames().iterator().next());
+            assertThat(image.getCOSObject().getFilters()).isEqualTo(COSName.DCT_DECODE);
+            assertThat(image.getCOSObject().createRawInputStream().readAllBytes())
+                    .isEqualTo(jpeg.bytes());
+            assertThat(pdf.getDocumentInformation().getTitle()).isEqualTo("A title & more");
+            String xmp = new String(
+                    pdf.getDocumentCatalog().getMetadata().exportXMPMetadata().readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(xmp).contains("<jalon:vessel>PM-4821-K &lt;b&gt;</jalon:vessel>");
+        }
+    }
+
+    @Test
+    void theSameDocumentIsTheSameFile() throws Exception {
+        byte[] first = Files.readAllBytes(
+                write(List.of(facts(1, 0, 0)), p -> scan(BufferedImage.TYPE_BYTE_GRAY, Optional.empty())));
+        byte[] second = Files.readAllBytes(
+                write(List.of(facts(1, 0, 0)), p -> scan(BufferedImage.TYPE_BYTE_GRAY, Optional.empty())));
+        assertThat(second).isEqualTo(first);
+    }
+
+    private Path write(List<PageFacts> pages, PageImages images) throws Exception {
+        Path file = File.createTempFile("out", ".pdf", folder.toFile()).toPath();
+        var document = new FiledDocument(
+                "A title & more",
+                "letters",
+                "dues",
+                "B-0001",
+                1,
+                Map.of("vessel", "PM-4821-K <b>"),
+                pages,
+                Instant.parse("2026-11-23T10:00:00Z"));
+        try (var out = Files.newOutputStream(file)) {
+            SearchablePdf.write(document, images, out);
+        }
+        return file;
+    }
+
+    private static PageFacts facts(int no, double skew, int rotation, Word... words) {
+        boolean sideways = rotation % 180 != 0;
+        var image = new ImageFacts(sideways ? 297 : 210, sideways ? 210 : 297, 100, true, skew, rotation, 0.01);
+        return new PageFacts(no, "x", no, "ab".repeat(32), image, List.of(), List.of(words));
+    }
+
+    private static Scan scan(int type, Optional<Encoded> encoded) {
+        return new Scan(Pictures.page(100, 0, type, Pictures::letter), 100, true, encoded, List.of());
+    }
+
+    private static Encoded jpeg() {
+        try {
+            var bytes = new ByteArrayOutputStream();
+            BufferedImage image = Pictures.page(100, 0, BufferedImage.TYPE_3BYTE_BGR, Pictures::letter);
+            ImageIO.write(image, "jpeg", bytes);
+            return new Encoded(Encoded.Kind.JPEG, bytes.toByteArray(), image.getWidth(), image.getHeight(), 0, false);
+        } catch (java.io.IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

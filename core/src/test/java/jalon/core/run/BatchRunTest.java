@@ -1,0 +1,173 @@
+package jalon.core.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jalon.core.image.ImageFacts;
+import jalon.core.index.FieldValue;
+import jalon.core.index.Register;
+import jalon.core.index.ZoneReader;
+import jalon.core.mark.Mark;
+import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.read.PageFacts;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.Streams;
+import java.io.StringReader;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class BatchRunTest {
+    private static final Instant AT = Instant.parse("2026-11-23T10:00:00Z");
+    private static final String STREAM = """
+            {"jalon":1,"stream":"letters","title":"Letters",
+             "cut":{"rules":[{"by":"patch","codes":{"2":"document"}},{"by":"words","must":["Dear Harbour Master"]}]},
+             "types":[
+               {"type":"dues","words":{"must":["dues"]},"fields":[
+                 {"field":"vessel","required":true,
+                  "finders":[{"by":"shape","like":"PM-9999-A","notOnLinesWith":["sold"]}],
+                  "checks":[{"check":"inRegister","register":"vessels","column":"registration"}]},
+                 {"field":"owner","finders":[{"by":"register","register":"vessels","column":"registration","from":"vessel","take":"owner"}]},
+                 {"field":"written","kind":"date","finders":[{"by":"label","labels":["Written on"]}],"checks":[{"check":"date"}]}]},
+               {"type":"other","default":true}],
+             "destinations":[{"destination":"office","to":"folder","folder":"{written:yyyy|undated}","file":"{vessel|unknown}"}]}
+            """;
+    private static final Register VESSELS = Register.parse(
+            "vessels", new StringReader("registration,owner\nPM-4821-K,Ewa Lindqvist\nPM-5510-A,Ines Vane\n"));
+
+    @Test
+    void signsCutWordsSortAndTheRegisterFillsIn() throws Exception {
+        BatchView view = index(List.of(
+                page(1, "Dear Harbour Master", "the dues for PM-4821-K", "Written on 3 April 2026"),
+                page(2, "second page"),
+                patch(3, "2"),
+                page(4, "something else")));
+        assertThat(view.documents())
+                .extracting(BatchView.DocumentView::pages)
+                .containsExactly(List.of(1, 2), List.of(4));
+        var first = view.documents().get(0);
+        assertThat(first.type().type()).isEqualTo("dues");
+        assertThat(first.fields().get("vessel").state()).isEqualTo(FieldValue.State.SURE);
+        assertThat(first.fields().get("owner").value()).isEqualTo("Ewa Lindqvist");
+        assertThat(first.fields().get("written").value()).isEqualTo("2026-04-03");
+        assertThat(view.documents().get(1).separator()).isEqualTo(3);
+        assertThat(view.documents().get(1).type().doubtful()).isFalse();
+        assertThat(view.ledger()).isEqualTo(new Ledger(4, 0, 0, 1, 0, 3));
+    }
+
+    @Test
+    void aLookalikeIsMendedOnlyWhereTheRegisterAgrees() throws Exception {
+        var known = index(List.of(page(1, "Dear Harbour Master", "dues PM-482l-K")))
+                .documents()
+                .get(0);
+        assertThat(known.fields().get("vessel").value()).isEqualTo("PM-4821-K");
+        assertThat(known.fields().get("vessel").state()).isEqualTo(FieldValue.State.SURE);
+        var unknown = index(List.of(page(1, "Dear Harbour Master", "dues PM-9O21-K")))
+                .documents()
+                .get(0);
+        assertThat(unknown.fields().get("vessel").state()).isEqualTo(FieldValue.State.WRONG);
+        assertThat(unknown.fields().get("vessel").reasons()).anyMatch(r -> r.contains("not in the register"));
+        assertThat(unknown.fields().get("owner").state()).isEqualTo(FieldValue.State.EMPTY);
+    }
+
+    @Test
+    void linesThatAreForbiddenArePassedOver() throws Exception {
+        var d = index(List.of(page(1, "Dear Harbour Master", "I sold PM-5510-A", "dues for PM-4821-K now")))
+                .documents()
+                .get(0);
+        assertThat(d.fields().get("vessel").value()).isEqualTo("PM-4821-K");
+    }
+
+    @Test
+    void aBatchThatBeginsWithoutASignIsADoubt() throws Exception {
+        BatchView view = index(List.of(page(1, "dues, page 2"), page(2, "Dear Harbour Master", "dues")));
+        assertThat(view.documents().get(0).stake().doubtful()).isTrue();
+        assertThat(view.documents().get(1).stake().doubtful()).isFalse();
+    }
+
+    @Test
+    void whatAPersonDecidesStaysAndCarriesTheirName() throws Exception {
+        List<PageFacts> pages = List.of(
+                page(1, "Dear Harbour Master", "dues PM-4821-K"),
+                page(2, "more"),
+                page(3, "Dear Harbour Master", "dues"));
+        BatchView view = index(
+                pages,
+                new Decision.PlantStake(2),
+                new Decision.LiftStake(3),
+                new Decision.NameType(2, "dues"),
+                new Decision.Settle(3, "vessel", "PM-5510-A", 3, new Box(1, 2, 3, 4)),
+                new Decision.SetAside(List.of(1)));
+        assertThat(view.documents()).hasSize(1);
+        var d = view.documents().get(0);
+        assertThat(d.pages()).containsExactly(2, 3);
+        assertThat(d.stake().by()).isEqualTo("T. Vane");
+        assertThat(d.fields().get("vessel").state()).isEqualTo(FieldValue.State.SETTLED);
+        assertThat(d.fields().get("vessel").by()).isEqualTo("T. Vane");
+        assertThat(d.fields().get("owner").value()).isEqualTo("Ines Vane");
+        assertThat(view.ledger()).isEqualTo(new Ledger(3, 0, 0, 0, 1, 2));
+        assertThat(view.pages().get(0).role()).isEqualTo(BatchView.Role.SET_ASIDE);
+    }
+
+    @Test
+    void aMovedFirstPageLeavesItsStakeBehindAndAWholeDocumentTakesItAlong() throws Exception {
+        List<PageFacts> pages = List.of(
+                page(1, "Dear Harbour Master", "dues"),
+                page(2, "more"),
+                page(3, "Dear Harbour Master", "dues"),
+                page(4, "more"));
+        assertThat(index(pages, new Decision.MovePages(List.of(1), 4)).documents())
+                .extracting(BatchView.DocumentView::pages)
+                .containsExactly(List.of(2), List.of(3, 1, 4));
+        assertThat(index(pages, new Decision.MovePages(List.of(3, 4), 1)).documents())
+                .extracting(BatchView.DocumentView::pages)
+                .containsExactly(List.of(3, 4), List.of(1, 2));
+    }
+
+    @Test
+    void namesThatMeetWithinABatchAreNumberedAndSafe() throws Exception {
+        List<PageFacts> pages = List.of(page(1, "Dear Harbour Master", "dues"), page(2, "Dear Harbour Master", "dues"));
+        BatchView view = index(
+                pages,
+                new Decision.Settle(1, "vessel", "../a/b", 0, null),
+                new Decision.Settle(2, "vessel", "../a/b", 0, null));
+        assertThat(Filing.plan(stream(), "B-0001", view, AT))
+                .extracting(Filing.Planned::path)
+                .containsExactly("undated/-a-b", "undated/-a-b (2)");
+    }
+
+    private static StreamDefinition stream() throws Exception {
+        return Streams.parse(STREAM);
+    }
+
+    private static BatchView index(List<PageFacts> pages, Decision... decisions) throws Exception {
+        var run = new BatchRun(stream(), Map.of("vessels", VESSELS), ZoneReader.NONE, LocalDate.of(2026, 11, 23));
+        return run.index(
+                pages,
+                Arrays.stream(decisions).map(d -> new Decided(d, "T. Vane", AT)).toList());
+    }
+
+    private static PageFacts page(int no, String... lines) {
+        List<Word> words = new ArrayList<>();
+        for (int i = 0; i < lines.length; i++) {
+            double x = 20;
+            for (String word : lines[i].split(" ")) {
+                words.add(new Word(word, new Box(x, 30 + 8 * i, 2.2 * word.length(), 3), 0.95, i));
+                x += 2.2 * word.length() + 2;
+            }
+        }
+        return facts(no, List.of(), words);
+    }
+
+    private static PageFacts patch(int no, String code) {
+        return facts(no, List.of(new Mark(Mark.Kind.PATCH, "PATCH", code, new Box(20, 10, 160, 20), "")), List.of());
+    }
+
+    private static PageFacts facts(int no, List<Mark> marks, List<Word> words) {
+        return new PageFacts(no, "x.tif", no, "00", new ImageFacts(210, 297, 300, true, 0, 0, 0.02), marks, words);
+    }
+}
