@@ -17,7 +17,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Jalon's API as a program of its own uses it. */
-final class Api {
+public final class Api {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final String base;
@@ -27,25 +27,25 @@ final class Api {
             .connectTimeout(Duration.ofSeconds(10))
             .build();
 
-    Api(String base) {
+    public Api(String base) {
         this.base = base;
     }
 
-    void signIn(String name, String password) throws IOException, InterruptedException {
+    public void signIn(String name, String password) throws IOException, InterruptedException {
         String form = "username=" + URLEncoder.encode(name, StandardCharsets.UTF_8) + "&password="
                 + URLEncoder.encode(password, StandardCharsets.UTF_8);
         send("/api/sign-in", "application/x-www-form-urlencoded", HttpRequest.BodyPublishers.ofString(form));
     }
 
-    JsonNode get(String path) throws IOException, InterruptedException {
+    public JsonNode get(String path) throws IOException, InterruptedException {
         return answer(HttpRequest.newBuilder(URI.create(base + path)).GET().build());
     }
 
-    JsonNode post(String path, Object body) throws IOException, InterruptedException {
+    public JsonNode post(String path, Object body) throws IOException, InterruptedException {
         return send(path, "application/json", HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
     }
 
-    JsonNode upload(String path, Path file) throws IOException, InterruptedException {
+    public JsonNode upload(String path, Path file) throws IOException, InterruptedException {
         String boundary = "jalon-demo-7d1f";
         var body = new ByteArrayOutputStream();
         body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\""

@@ -17,19 +17,39 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  */
 @ConfigurationProperties("jalon")
 public record JalonSettings(
-        Path data, Path filing, Path setup, List<String> roles, int workers, List<Watched> watched) {
+        String data, String filing, String setup, List<String> roles, int workers, List<Watched> watched) {
     public JalonSettings {
-        filing = filing == null ? data.resolve("filed") : filing;
         roles = roles == null ? List.of("web", "worker") : roles;
         workers = workers < 1 ? 2 : workers;
         watched = watched == null ? List.of() : watched;
     }
 
     /** @param every how often it is looked at */
-    public record Watched(Path folder, String stream, Duration every) {
+    public record Watched(String folder, String stream, Duration every) {
         public Watched {
             every = every == null ? Duration.ofSeconds(5) : every;
         }
+
+        public Path path() {
+            return Path.of(folder).toAbsolutePath().normalize();
+        }
+    }
+
+    // Paths are bound as text: the framework's own conversion takes a relative one for a resource of the application.
+
+    public Path dataFolder() {
+        return Path.of(data).toAbsolutePath().normalize();
+    }
+
+    public Path filingFolder() {
+        return filing == null
+                ? dataFolder().resolve("filed")
+                : Path.of(filing).toAbsolutePath().normalize();
+    }
+
+    /** Null when there is none. */
+    public Path setupFolder() {
+        return setup == null ? null : Path.of(setup).toAbsolutePath().normalize();
     }
 
     public boolean isWorker() {

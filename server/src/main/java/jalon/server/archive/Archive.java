@@ -24,6 +24,9 @@ import org.springframework.stereotype.Service;
 public class Archive {
     private static final int MOST = 200;
 
+    /** Under this page number the values of the fields lie among the words. */
+    private static final int FIELDS_PAGE = 0;
+
     private final ArchiveRows rows;
     private final Batches batches;
     private final Path root;
@@ -31,7 +34,7 @@ public class Archive {
     Archive(ArchiveRows rows, Batches batches, JalonSettings settings) {
         this.rows = rows;
         this.batches = batches;
-        this.root = settings.data().resolve("archive").toAbsolutePath();
+        this.root = settings.dataFolder().resolve("archive");
     }
 
     public Path root() {
@@ -57,6 +60,9 @@ public class Archive {
             return;
         }
         document.fields().forEach((name, value) -> rows.addField(made.getId(), name, value));
+        // What a person settled may not stand on the paper; it is found by its words all the same.
+        rows.addText(
+                made.getId(), FIELDS_PAGE, String.join("\n", document.fields().values()));
         for (PageFacts page : document.pages()) {
             rows.addText(
                     made.getId(),
@@ -94,6 +100,13 @@ public class Archive {
         Long batchId = batch == null
                 ? null
                 : batches.get(batch.toUpperCase(java.util.Locale.ROOT)).id();
+        if (line != null
+                && !line.isBlank()
+                && query.fields().isEmpty()
+                && query.fullText().isEmpty()) {
+            // Only signs were typed: that asks for nothing, not for everything.
+            return new Result(List.of(), false, rows.count(), rows.fieldNames());
+        }
         List<ArchiveRows.DocumentRow> found = rows.search(query.fullText(), parts, type, batchId, MOST + 1);
         List<Found> shown = found.stream().limit(MOST).map(d -> found(d, query)).toList();
         return new Result(shown, found.size() > MOST, rows.count(), rows.fieldNames());
@@ -101,7 +114,7 @@ public class Archive {
 
     private Found found(ArchiveRows.DocumentRow d, Query query) {
         List<Integer> pages = pages(d);
-        List<Hit> hits = query.fullText() == null ? List.of() : hits(d, query, 1);
+        List<Hit> hits = query.fullText().isEmpty() ? List.of() : hits(d, query, 1);
         return new Found(
                 d.id(),
                 Batch.no(d.batchId()),
@@ -151,7 +164,7 @@ public class Archive {
     public Opened open(long id, String line) {
         ArchiveRows.DocumentRow d = row(id);
         Query query = Query.of(line);
-        List<Hit> hits = query.fullText() == null ? List.of() : hits(d, query, 500);
+        List<Hit> hits = query.fullText().isEmpty() ? List.of() : hits(d, query, 500);
         return new Opened(found(d, query), pages(d), hits, d.path(), d.filedBy());
     }
 

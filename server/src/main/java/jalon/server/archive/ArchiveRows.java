@@ -46,12 +46,12 @@ interface ArchiveRows {
     @Select("select document_id, name, value from archived_field where document_id = #{id}")
     List<FieldRow> fields(long id);
 
-    /** Each condition narrows; {@code words} is a boolean full-text expression. */
+    /** Each condition narrows; {@code words} are boolean full-text expressions. */
     @Select({
         "<script>",
         "select d.* from archived_document d where 1 = 1",
-        "<if test='words != null'>and exists (select 1 from archived_text t where t.document_id = d.id",
-        "  and match(t.words) against (#{words} in boolean mode))</if>",
+        "<foreach collection='words' item='w'>and exists (select 1 from archived_text t where t.document_id = d.id",
+        "  and match(t.words) against (#{w} in boolean mode))</foreach>",
         "<foreach collection='parts' item='p'>and exists (select 1 from archived_field f where f.document_id = d.id",
         "  and f.name = #{p.name} and f.value like #{p.value})</foreach>",
         "<if test='type != null'>and d.type = #{type}</if>",
@@ -60,7 +60,7 @@ interface ArchiveRows {
         "</script>"
     })
     List<DocumentRow> search(
-            @Param("words") String words,
+            @Param("words") List<String> words,
             @Param("parts") List<Map<String, String>> parts,
             @Param("type") String type,
             @Param("batchId") Long batchId,

@@ -52,12 +52,15 @@ public record Query(Map<String, String> fields, List<String> words, List<String>
         return pieces;
     }
 
-    /** For MATCH ... AGAINST (IN BOOLEAN MODE); only letters and digits reach it, so nothing of it is syntax. */
-    String fullText() {
+    /**
+     * For MATCH ... AGAINST (IN BOOLEAN MODE), one for each word, since the words of a document may stand on different
+     * pages; only letters and digits reach it, so nothing of it is syntax.
+     */
+    List<String> fullText() {
         List<String> all = new ArrayList<>();
         words.forEach(w -> all.add("+" + w + "*"));
         phrases.forEach(p -> all.add("+\"" + p + "\""));
-        return all.isEmpty() ? null : String.join(" ", all);
+        return all;
     }
 
     /** A LIKE pattern for a part of a value. */

@@ -13,6 +13,7 @@ import jalon.server.people.ActivityLog;
 import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.stream.StreamLibrary;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;

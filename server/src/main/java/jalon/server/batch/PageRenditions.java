@@ -30,7 +30,7 @@ public class PageRenditions {
 
     PageRenditions(FileStore store, JalonSettings settings) {
         this.store = store;
-        this.root = settings.data().resolve("renditions").toAbsolutePath();
+        this.root = settings.dataFolder().resolve("renditions");
     }
 
     /** @param width wanted at least, in pixels; the next size kept is given */

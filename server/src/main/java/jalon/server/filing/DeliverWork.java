@@ -68,7 +68,7 @@ public class DeliverWork {
         FiledDocument document = Filing.document(stream, batch.no(), view, facts, batch.filedAt());
         Path root = destination.to() == Destination.To.ARCHIVE
                 ? archive.root()
-                : settings.filing().toAbsolutePath().resolve(destination.destination());
+                : settings.filingFolder().resolve(destination.destination());
         List<Path> placed;
         try (var images = new ReceivedFiles(p -> store.path(p.sha256()))) {
             Path folder = delivery.folder().isEmpty() ? root : root.resolve(delivery.folder());

@@ -31,7 +31,7 @@ public class WatchedFolders implements SmartLifecycle {
     private final JalonSettings settings;
     private final Receiving receiving;
     private final Map<Path, Seen> seen = new ConcurrentHashMap<>();
-    private final Map<Path, State> states = new ConcurrentHashMap<>();
+    private final Map<String, State> states = new ConcurrentHashMap<>();
     private ScheduledExecutorService clock;
 
     WatchedFolders(JalonSettings settings, Receiving receiving) {
@@ -46,20 +46,19 @@ public class WatchedFolders implements SmartLifecycle {
 
     public List<State> states() {
         return settings.watched().stream()
-                .map(w ->
-                        states.getOrDefault(w.folder(), new State(w.folder().toString(), w.stream(), null, 0, 0, null)))
+                .map(w -> states.getOrDefault(w.folder(), new State(w.folder(), w.stream(), null, 0, 0, null)))
                 .toList();
     }
 
     /** Looks at a folder once. */
     public void look(JalonSettings.Watched watched) {
-        State before = states.getOrDefault(
-                watched.folder(), new State(watched.folder().toString(), watched.stream(), null, 0, 0, null));
+        State before =
+                states.getOrDefault(watched.folder(), new State(watched.folder(), watched.stream(), null, 0, 0, null));
         int taken = before.taken();
         int rejected = before.rejected();
         String problem = null;
         try (DirectoryStream<Path> files =
-                Files.newDirectoryStream(watched.folder(), f -> Files.isRegularFile(f) && !hidden(f))) {
+                Files.newDirectoryStream(watched.path(), f -> Files.isRegularFile(f) && !hidden(f))) {
             for (Path file : files) {
                 if (settled(file)) {
                     if (take(watched, file)) {
@@ -72,11 +71,14 @@ public class WatchedFolders implements SmartLifecycle {
         } catch (IOException | RuntimeException e) {
             problem = "The folder could not be looked at (" + e.getMessage() + "). Check that it is there and may be"
                     + " read and written by the server.";
-            LOG.warn("watched folder {}: {}", watched.folder(), e.toString());
+            if (!problem.equals(before.problem())) {
+                // Said once, not at every look.
+                LOG.warn("watched folder {}: {}", watched.folder(), e.toString());
+            }
         }
         states.put(
                 watched.folder(),
-                new State(watched.folder().toString(), watched.stream(), Instant.now(), taken, rejected, problem));
+                new State(watched.folder(), watched.stream(), Instant.now(), taken, rejected, problem));
     }
 
     private static boolean hidden(Path file) {
@@ -101,12 +103,12 @@ public class WatchedFolders implements SmartLifecycle {
         } else {
             try (InputStream in = Files.newInputStream(file)) {
                 received = receiving.wholeBatch(
-                        watched.stream(), "folder " + watched.folder().getFileName(), name, in, origin);
+                        watched.stream(), "folder " + watched.path().getFileName(), name, in, origin);
             }
         }
         seen.remove(file);
         if (received != null && received.rejected() != null) {
-            Path aside = watched.folder().resolve("rejected");
+            Path aside = watched.path().resolve("rejected");
             Files.createDirectories(aside);
             Path kept = free(aside, name);
             Files.writeString(aside.resolve(kept.getFileName() + ".reason.txt"), received.rejected() + "\n");

@@ -5,6 +5,7 @@ import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.stream.StreamLibrary;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
@@ -12,8 +13,7 @@ import java.nio.file.Path;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -23,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
  * {@code streams/*.json}, {@code registers/*.csv}). What is there already is left alone.
  */
 @Component
-class FirstSetup implements ApplicationRunner {
+class FirstSetup implements SmartInitializingSingleton {
     private static final Logger LOG = LoggerFactory.getLogger(FirstSetup.class);
     private static final String BY = "setup";
 
@@ -42,9 +42,18 @@ class FirstSetup implements ApplicationRunner {
     /** @param password in the clear; only its hash is kept */
     record NewPerson(String signIn, String name, String role, String password) {}
 
+    /** Before the server answers its first request: nobody meets it half set up. */
     @Override
-    public void run(ApplicationArguments args) throws IOException {
-        Path folder = settings.setup();
+    public void afterSingletonsInstantiated() {
+        try {
+            setUp();
+        } catch (IOException e) {
+            throw new UncheckedIOException("the setup folder could not be read", e);
+        }
+    }
+
+    private void setUp() throws IOException {
+        Path folder = settings.setupFolder();
         if (folder == null) {
             return;
         }

@@ -20,7 +20,7 @@ class FolderStore implements FileStore {
     private final Path root;
 
     FolderStore(JalonSettings settings) {
-        this.root = settings.data().resolve("received").toAbsolutePath();
+        this.root = settings.dataFolder().resolve("received");
     }
 
     @Override

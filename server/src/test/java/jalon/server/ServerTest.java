@@ -1,0 +1,274 @@
+package jalon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
+
+import jalon.demo.Api;
+import jalon.demo.Harbour;
+import jalon.demo.Paper;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+class ServerTest {
+    @TempDir
+    static Path data;
+
+    @TempDir
+    Path scans;
+
+    @LocalServerPort
+    int port;
+
+    private Api operator;
+
+    @DynamicPropertySource
+    static void settings(DynamicPropertyRegistry settings) throws IOException {
+        Path copier = Files.createDirectories(data.resolve("copier"));
+        String database = TestDatabase.fresh();
+        settings.add("spring.datasource.url", () -> database);
+        settings.add("jalon.data", () -> data.resolve("data").toString());
+        settings.add("jalon.setup", () -> "../demo");
+        settings.add("jalon.watched[0].folder", copier::toString);
+        settings.add("jalon.watched[0].stream", () -> "dues-letters");
+        settings.add("jalon.watched[0].every", () -> "150ms");
+    }
+
+    @BeforeEach
+    void signIn() throws Exception {
+        operator = api("m.tarrow", "merrow-operator");
+    }
+
+    private Api api(String name, String password) throws Exception {
+        Api api = new Api("http://127.0.0.1:" + port);
+        api.signIn(name, password);
+        return api;
+    }
+
+    @Test
+    void fromUploadToFoundAgain() throws Exception {
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 3, 41);
+        Path rotten = Files.writeString(scans.resolve("rotten.pdf"), "%PDF-1.4 nothing");
+        List<Path> files = new ArrayList<>(stack.files());
+        files.add(rotten);
+        String no = bring("dues-letters", files);
+        JsonNode batch = operator.get("/api/batches/" + no + "?fields=true");
+        assertThat(batch.get("rejected").get(0).get("file").asString()).isEqualTo("rotten.pdf");
+        assertThat(batch.get("documents")).hasSize(3);
+        assertThatThrownBy(() -> operator.post("/api/batches/" + no + "/filing", Map.of()))
+                .as("with doubts left")
+                .hasMessageContaining("settle them first");
+
+        String registration = stack.documents().get(2).fields().get("vessel");
+        for (String field : List.of("vessel", "owner")) {
+            settle(
+                    no,
+                    batch.get("documents").get(2),
+                    field,
+                    stack.documents().get(2).fields().get(field));
+        }
+        settleTheRest(no, stack);
+        operator.post("/api/batches/" + no + "/filing", Map.of());
+        awaitStage(no, "done");
+
+        JsonNode plan = operator.get("/api/batches/" + no + "/filing");
+        assertThat(plan.get("deliveries"))
+                .hasSize(6)
+                .allMatch(d -> d.get("state").asString().equals("done"));
+        JsonNode ledger = plan.get("ledger");
+        assertThat(ledger.get("filed").asInt()).isEqualTo(ledger.get("received").asInt());
+        assertThat(plan.get("sentence").asString())
+                .isEqualTo(stack.pages() + " pages received = " + stack.pages() + " filed + 0 open");
+        try (var filed = Files.walk(data.resolve("data/filed/accounts"))) {
+            assertThat(filed.filter(f -> f.toString().endsWith(".pdf"))).hasSize(3);
+        }
+        assertThatThrownBy(() ->
+                        operator.post("/api/batches/" + no + "/decisions", Map.of("act", "plantStake", "page", 1)))
+                .hasMessageContaining("is filed");
+
+        for (String words : List.of(
+                "harbour", "\"Dear Harbour Master\"", registration, "vessel:" + registration.substring(3, 6), "haRb")) {
+            assertThat(found(words)).as(words).contains(no);
+        }
+        for (String odd : List.of("+", "@", "(foo", "\"", "-", "zzyzx", "vessel:%", "*", "a:b:c")) {
+            assertThat(found(odd)).as(odd).doesNotContain(no);
+        }
+        assertThat(operator.get("/api/batches/" + no + "/log").toString()).contains("filed", "m.tarrow", "Settle");
+    }
+
+    @Test
+    void decisionsAreUndoneAndDoneAgainAndATurnedPageIsReadAgain() throws Exception {
+        String no = bring(
+                "dues-letters",
+                Paper.duesLetters(scans, Harbour.portMerrow(), 2, 43).files());
+        String path = "/api/batches/" + no;
+        int documents = operator.get(path).get("documents").size();
+        operator.post(path + "/decisions", Map.of("act", "liftStake", "page", lastFirstPage(no)));
+        assertThat(operator.get(path).get("documents")).hasSize(documents - 1);
+        operator.post(path + "/undo", Map.of());
+        assertThat(operator.get(path).get("documents")).hasSize(documents);
+        operator.post(path + "/redo", Map.of());
+        assertThat(operator.get(path).get("documents")).hasSize(documents - 1);
+        assertThatThrownBy(() -> operator.post(path + "/redo", Map.of())).hasMessageContaining("nothing to do again");
+
+        operator.post(path + "/decisions", Map.of("act", "turn", "page", 1, "rotation", 90));
+        await().atMost(Duration.ofSeconds(30))
+                .until(() -> page(no, 1).get("rotation").asInt() == 90);
+        assertThat(page(no, 1).get("widthMm").asDouble()).isGreaterThan(290);
+        operator.post(path + "/undo", Map.of());
+        await().atMost(Duration.ofSeconds(30))
+                .until(() -> page(no, 1).get("rotation").asInt() == 0);
+    }
+
+    @Test
+    void aWatchedFolderIsEmptiedIntoBatchesAndWhatCannotBeReadIsMovedAside() throws Exception {
+        Path copier = data.resolve("copier");
+        Path letter =
+                Paper.duesLetters(scans, Harbour.portMerrow(), 1, 47).files().get(0);
+        Files.copy(letter, copier.resolve("from the copier.jpg"));
+        Files.writeString(copier.resolve("odd.tif"), "II*\0");
+        await().atMost(Duration.ofSeconds(30)).untilAsserted(() -> {
+            assertThat(copier.resolve("from the copier.jpg")).doesNotExist();
+            assertThat(copier.resolve("odd.tif")).doesNotExist();
+        });
+        assertThat(copier.resolve("rejected/odd.tif")).exists();
+        assertThat(copier.resolve("rejected/odd.tif.reason.txt")).content().contains("damaged");
+        await().atMost(Duration.ofSeconds(30))
+                .until(() -> operator.get("/api/board").toString().contains("folder copier"));
+    }
+
+    @Test
+    void nothingIsReachedWithoutSignInAndEachRoleItsOwn() throws Exception {
+        HttpClient stranger = HttpClient.newHttpClient();
+        for (String path :
+                List.of("/api/board", "/api/archive", "/api/streams", "/v3/api-docs", "/api/events", "/anything")) {
+            assertThat(status(stranger, path)).as(path).isIn(401, 403);
+        }
+        var post = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/sign-in"))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("username=m.tarrow&password=merrow-operator"))
+                .build();
+        assertThat(stranger.send(post, HttpResponse.BodyHandlers.ofString()).statusCode())
+                .as("no token")
+                .isEqualTo(403);
+        assertThatThrownBy(() -> api("m.tarrow", "wrong")).hasMessageContaining("do not go together");
+
+        Api reader = api("i.ravenel", "merrow-reader");
+        assertThat(reader.get("/api/archive").has("found")).isTrue();
+        assertThatThrownBy(() -> reader.get("/api/board")).hasMessageContaining("403");
+        String stream = Files.readString(Path.of("../demo/streams/dues-letters.json"));
+        assertThatThrownBy(() -> operator.post("/api/streams", Map.of("json", stream)))
+                .hasMessageContaining("403");
+        Api supervisor = api("t.vane", "merrow-supervisor");
+        assertThatThrownBy(() -> supervisor.post("/api/streams", Map.of("json", "{\"jalon\":1}")))
+                .hasMessageContaining("/: ");
+        assertThat(supervisor
+                        .post("/api/streams", Map.of("json", stream))
+                        .get("version")
+                        .asInt())
+                .isGreaterThan(1);
+    }
+
+    @Test
+    void thePublishedApiIsTheOneThatRuns() throws Exception {
+        var json = JsonMapper.builder().build();
+        JsonNode published = json.readTree(Files.readString(Path.of("../docs/openapi.json")));
+        JsonNode running = operator.get("/v3/api-docs");
+        Files.writeString(
+                Path.of("target/openapi.json"),
+                json.writerWithDefaultPrettyPrinter().writeValueAsString(running));
+        assertThat(published)
+                .as("copy server/target/openapi.json to docs/openapi.json")
+                .isEqualTo(running);
+    }
+
+    private String bring(String stream, List<Path> files) throws Exception {
+        String no = operator.post("/api/batches", Map.of("stream", stream))
+                .get("no")
+                .asString();
+        for (Path file : files) {
+            operator.upload("/api/batches/" + no + "/files", file);
+        }
+        operator.post("/api/batches/" + no + "/arrived", Map.of());
+        await().atMost(Duration.ofSeconds(90))
+                .until(() -> !operator.get("/api/batches/" + no)
+                        .get("stage")
+                        .asString()
+                        .equals("intake"));
+        return no;
+    }
+
+    private void awaitStage(String no, String stage) {
+        await().atMost(Duration.ofSeconds(60))
+                .until(() -> operator.get("/api/batches/" + no)
+                        .get("stage")
+                        .asString()
+                        .equals(stage));
+    }
+
+    private void settle(String no, JsonNode document, String field, String value) throws Exception {
+        Map<String, Object> settle = new LinkedHashMap<>();
+        settle.put("act", "settle");
+        settle.put("page", document.get("pages").get(0).asInt());
+        settle.put("field", field);
+        settle.put("value", value);
+        operator.post("/api/batches/" + no + "/decisions", settle);
+    }
+
+    private void settleTheRest(String no, Paper.Stack stack) throws Exception {
+        for (JsonNode document :
+                operator.get("/api/batches/" + no + "?fields=true").get("documents")) {
+            var truth = stack.documents().get(document.get("no").asInt() - 1).fields();
+            for (var field : document.get("fields").properties()) {
+                if (List.of("doubtful", "wrong", "empty")
+                        .contains(field.getValue().get("state").asString())) {
+                    settle(no, document, field.getKey(), truth.get(field.getKey()));
+                }
+            }
+        }
+    }
+
+    private int lastFirstPage(String no) throws Exception {
+        JsonNode documents = operator.get("/api/batches/" + no).get("documents");
+        return documents.get(documents.size() - 1).get("pages").get(0).asInt();
+    }
+
+    private JsonNode page(String no, int page) throws Exception {
+        return operator.get("/api/batches/" + no).get("pages").get(page - 1);
+    }
+
+    private List<String> found(String words) throws Exception {
+        List<String> batches = new ArrayList<>();
+        operator.get("/api/archive?q=" + java.net.URLEncoder.encode(words, StandardCharsets.UTF_8))
+                .get("found")
+                .forEach(d -> batches.add(d.get("batch").asString()));
+        return batches;
+    }
+
+    private int status(HttpClient client, String path) throws Exception {
+        var request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                .build();
+        return client.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
+    }
+}
