@@ -11,7 +11,11 @@ import picocli.CommandLine.Parameters;
 /** The demo's own commands. */
 @Command(
         name = "demo",
-        subcommands = {DemoCommand.PaperCommand.class, DemoCommand.RegisterCommand.class, DemoCommand.FillCommand.class
+        subcommands = {
+            DemoCommand.PaperCommand.class,
+            DemoCommand.StackCommand.class,
+            DemoCommand.RegisterCommand.class,
+            DemoCommand.FillCommand.class
         })
 public final class DemoCommand {
     private DemoCommand() {}
@@ -67,6 +71,22 @@ public final class DemoCommand {
         @Override
         public Integer call() throws Exception {
             new Fill(new Api(address), scans).run();
+            return 0;
+        }
+    }
+
+    @Command(name = "stack", description = "Writes one long stack of berth applications.")
+    static final class StackCommand implements Callable<Integer> {
+        @Parameters(paramLabel = "DIR")
+        private Path folder;
+
+        @Option(names = "--pages", defaultValue = "60", description = "About how many pages (${DEFAULT-VALUE}).")
+        private int pages;
+
+        @Override
+        public Integer call() throws Exception {
+            Files.createDirectories(folder);
+            Paper.berthApplications(folder, Harbour.portMerrow(), Math.max(1, (int) (pages / 2.6)), 3);
             return 0;
         }
     }
