@@ -17,6 +17,8 @@ public record GrayPlane(int width, int height, byte[] pixels) {
         }
     }
 
+    private static final double SMALL_DPI = 100;
+
     public int at(int x, int y) {
         return pixels[y * width + x] & 0xFF;
     }
@@ -58,10 +60,17 @@ public record GrayPlane(int width, int height, byte[] pixels) {
         int stride = (w + 7) / 8;
         byte zero = (byte) brightness(colours.getRed(0), colours.getGreen(0), colours.getBlue(0));
         byte one = (byte) brightness(colours.getRed(1), colours.getGreen(1), colours.getBlue(1));
+        // Eight pixels at a time: each of the 256 bytes always gives the same eight.
+        byte[][] eights = new byte[256][8];
+        for (int b = 0; b < 256; b++) {
+            for (int i = 0; i < 8; i++) {
+                eights[b][i] = (b & (0x80 >> i)) != 0 ? one : zero;
+            }
+        }
         for (int y = 0; y < image.getHeight(); y++) {
-            for (int x = 0; x < w; x++) {
-                boolean set = (bits[y * stride + (x >> 3)] & (0x80 >> (x & 7))) != 0;
-                out[y * w + x] = set ? one : zero;
+            for (int x = 0; x < w; x += 8) {
+                byte[] eight = eights[bits[y * stride + (x >> 3)] & 0xFF];
+                System.arraycopy(eight, 0, out, y * w + x, Math.min(8, w - x));
             }
         }
     }
@@ -88,8 +97,8 @@ public record GrayPlane(int width, int height, byte[] pixels) {
                 int p = (y * factor + dy) * width;
                 for (int x = 0; x < w; x++) {
                     int sum = 0;
-                    for (int dx = 0; dx < fx; dx++) {
-                        sum += pixels[p + x * factor + dx] & 0xFF;
+                    for (int end = p + fx; p < end; p++) {
+                        sum += pixels[p] & 0xFF;
                     }
                     sums[x] += sum;
                 }
@@ -99,6 +108,15 @@ public record GrayPlane(int width, int height, byte[] pixels) {
             }
         }
         return new GrayPlane(w, h, out);
+    }
+
+    /**
+     * The plane at about 100 dpi, which measures of the whole page work on: made once, it serves all of them.
+     *
+     * @param dpi pixels per inch of this plane
+     */
+    public GrayPlane small(double dpi) {
+        return reduced(Math.max(1, (int) Math.round(dpi / SMALL_DPI)));
     }
 
     /** A copy of the part that lies inside the plane; coordinates in pixels. */

@@ -7,7 +7,6 @@ package jalon.core.image;
  * @param share 0..1 of the measured area
  */
 public record Ink(double share) {
-    private static final double WORKING_DPI = 100;
     private static final double MARGIN_MM = 8;
 
     /** Faint pencil differs from the paper by about 40 of 255; show-through on usual paper by less than 30. */
@@ -18,9 +17,12 @@ public record Ink(double share) {
 
     private static final int CELL = 20;
 
-    public static Ink of(GrayPlane page, double dpi) {
-        GrayPlane p = page.reduced(Math.max(1, (int) Math.round(dpi / WORKING_DPI)));
-        double pixelsPerMm = p.width() / (page.width() * 25.4 / dpi);
+    /**
+     * @param p the page at about 100 dpi, see {@link GrayPlane#small}
+     * @param widthMm of the page
+     */
+    public static Ink of(GrayPlane p, double widthMm) {
+        double pixelsPerMm = p.width() / widthMm;
         int margin = (int) Math.min(MARGIN_MM * pixelsPerMm, Math.min(p.width(), p.height()) / 4.0);
         boolean[] hole = new PunchHoles(p, pixelsPerMm).mask();
         long ink = 0;

@@ -11,12 +11,10 @@ package jalon.core.image;
  */
 public record Skew(double degrees, boolean certain) {
     private static final double WIDEST = 15;
-    private static final double WORKING_DPI = 100;
     private static final int FEWEST_EDGES = 120;
 
-    public static Skew of(GrayPlane page, double dpi) {
-        int factor = Math.max(1, (int) Math.round(dpi / WORKING_DPI));
-        GrayPlane small = page.reduced(factor);
+    /** @param small the page at about 100 dpi, see {@link GrayPlane#small} */
+    public static Skew of(GrayPlane small) {
         Edges edges = Edges.lower(small, Threshold.of(small));
         if (edges.count < FEWEST_EDGES) {
             return new Skew(0, false);

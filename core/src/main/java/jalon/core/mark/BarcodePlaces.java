@@ -1,7 +1,6 @@
 package jalon.core.mark;
 
 import jalon.core.image.GrayPlane;
-import jalon.core.image.Threshold;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -35,7 +34,8 @@ final class BarcodePlaces {
         }
     }
 
-    static List<Place> find(GrayPlane p, double dpi) {
+    /** @param threshold brightness below which a pixel is ink */
+    static List<Place> find(GrayPlane p, double dpi, int threshold) {
         int cell = Math.max(4, (int) Math.round(CELL_MM * dpi / 25.4));
         int cw = p.width() / cell;
         int ch = p.height() / cell;
@@ -49,7 +49,7 @@ final class BarcodePlaces {
             boolean[] on = bridged(kinds, kind, cw, ch);
             places.addAll(connected(on, cw, ch, cell, kind, p, dpi));
         }
-        places.addAll(connected(inked(p, cell, cw, ch), cw, ch, cell, (byte) 3, p, dpi));
+        places.addAll(connected(inked(p, cell, cw, ch, threshold), cw, ch, cell, (byte) 3, p, dpi));
         // Bar codes first: what was read as one is not looked at again as a matrix.
         places.sort(Comparator.comparing(Place::matrix)
                 .thenComparing(Comparator.comparingLong(Place::area).reversed()));
@@ -96,8 +96,7 @@ final class BarcodePlaces {
     }
 
     /** Cells around which, over three by three cells, there is as much ink as in a matrix code. */
-    private static boolean[] inked(GrayPlane p, int cell, int cw, int ch) {
-        int threshold = Threshold.of(p.reduced(Math.max(1, cell / 8)));
+    private static boolean[] inked(GrayPlane p, int cell, int cw, int ch, int threshold) {
         double[] ink = new double[cw * ch];
         for (int cy = 0; cy < ch; cy++) {
             for (int cx = 0; cx < cw; cx++) {

@@ -43,9 +43,9 @@ final class BarcodeReader {
     private BarcodeReader() {}
 
     /** Boxes are in mm on the image as given. */
-    static List<Mark> read(GrayPlane page, double dpi) {
+    static List<Mark> read(GrayPlane page, double dpi, int threshold) {
         List<Mark> marks = new ArrayList<>();
-        for (BarcodePlaces.Place place : BarcodePlaces.find(page, dpi)) {
+        for (BarcodePlaces.Place place : BarcodePlaces.find(page, dpi, threshold)) {
             if (place.matrix() && marks.stream().anyMatch(m -> box(place, dpi).holdsCentreOf(m.box()))) {
                 continue;
             }

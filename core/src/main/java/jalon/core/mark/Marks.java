@@ -1,6 +1,7 @@
 package jalon.core.mark;
 
 import jalon.core.image.GrayPlane;
+import jalon.core.image.Threshold;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -27,9 +28,16 @@ public final class Marks {
      * @param dpi pixels per inch of the plane
      */
     public static Marks found(GrayPlane page, double dpi) {
+        return found(page, dpi, page.small(dpi));
+    }
+
+    /** @param small the same page at about 100 dpi */
+    public static Marks found(GrayPlane page, double dpi, GrayPlane small) {
+        int threshold = Threshold.of(small);
+        double smallDpi = dpi * small.width() / page.width();
         return new Marks(
-                BarcodeReader.read(page, dpi),
-                PatchFinder.find(page, dpi),
+                BarcodeReader.read(page, dpi, threshold),
+                PatchFinder.find(small, smallDpi, threshold),
                 page.width() * 25.4 / dpi,
                 page.height() * 25.4 / dpi);
     }

@@ -1,7 +1,6 @@
 package jalon.core.mark;
 
 import jalon.core.image.GrayPlane;
-import jalon.core.image.Threshold;
 import jalon.core.page.Box;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,12 +10,10 @@ import java.util.List;
  * widths, with the right spaces and clear paper before and after, the neighbouring lines must say the same for the
  * length of a bar. Text, table rules and barcodes never do: their strokes are too thin, too many or too short.
  *
- * <p>Works at about 75 dpi, where a narrow bar is 6 pixels; fails on bars printed under 0.06 inch or on sheets skewed by
+ * <p>Works at about 100 dpi, where a narrow bar is 8 pixels; fails on bars printed under 0.06 inch or on sheets skewed by
  * more than about 15 degrees.
  */
 final class PatchFinder {
-    private static final double WORKING_DPI = 75;
-
     // A bar grows or shrinks by up to a millimetre with exposure and copying; a wide bar stays twice a narrow one.
     private static final double NARROW_LEAST = 1.1;
     private static final double NARROW_MOST = 3.3;
@@ -36,11 +33,9 @@ final class PatchFinder {
 
     private PatchFinder() {}
 
-    static List<PatchBars> find(GrayPlane page, double dpi) {
-        int factor = Math.max(1, (int) Math.round(dpi / WORKING_DPI));
-        GrayPlane small = page.reduced(factor);
-        int threshold = Threshold.of(small);
-        double mmPerPixel = 25.4 * factor / dpi;
+    /** @param small the page at about 100 dpi */
+    static List<PatchBars> find(GrayPlane small, double dpi, int threshold) {
+        double mmPerPixel = 25.4 / dpi;
         List<PatchBars> found = new ArrayList<>(scan(small, threshold, mmPerPixel, false));
         found.addAll(scan(small.turned(90), threshold, mmPerPixel, true));
         return found;

@@ -34,15 +34,16 @@ public final class ReadPage {
     /** @param turn the clockwise turn that makes the page upright, as a person said, or null to find out */
     public static PageFacts read(Scan scan, Origin origin, TextReader reader, Integer turn) {
         GrayPlane received = GrayPlane.of(scan.image());
-        Ink ink = Ink.of(received, scan.dpi());
-        Marks marks = Marks.found(received, scan.dpi());
+        GrayPlane small = received.small(scan.dpi());
+        Ink ink = Ink.of(small, scan.widthMm());
+        Marks marks = Marks.found(received, scan.dpi(), small);
         Attempt best;
         if (turn != null) {
-            best = attempt(received.turned(turn), scan.dpi(), turn, reader);
+            best = attempt(received.turned(turn), small.turned(turn), scan.dpi(), turn, reader);
         } else if (scan.ownWords().isEmpty()) {
-            best = readUpright(received, scan.dpi(), ink, reader);
+            best = readUpright(received, small, scan.dpi(), ink, reader);
         } else {
-            best = new Attempt(0, Skew.of(received, scan.dpi()).degrees(), scan.ownWords());
+            best = new Attempt(0, Skew.of(small).degrees(), scan.ownWords());
         }
         int rotation = best.rotation();
         boolean sideways = rotation % 180 != 0;
@@ -59,11 +60,11 @@ public final class ReadPage {
                 origin.no(), origin.file(), origin.filePage(), origin.sha256(), image, upright, best.words());
     }
 
-    private static Attempt readUpright(GrayPlane received, double dpi, Ink ink, TextReader reader) {
+    private static Attempt readUpright(GrayPlane received, GrayPlane small, double dpi, Ink ink, TextReader reader) {
         if (ink.share() < NOTHING) {
             return new Attempt(0, 0, List.of());
         }
-        Attempt asReceived = attempt(received, dpi, 0, reader);
+        Attempt asReceived = attempt(received, small, dpi, 0, reader);
         if (asReceived.convincing()) {
             return asReceived;
         }
@@ -71,12 +72,12 @@ public final class ReadPage {
         if (turn == 0) {
             return asReceived;
         }
-        Attempt turned = attempt(received.turned(turn), dpi, turn, reader);
+        Attempt turned = attempt(received.turned(turn), small.turned(turn), dpi, turn, reader);
         return asReceived.sideways() || turned.weight() > asReceived.weight() ? turned : asReceived;
     }
 
-    private static Attempt attempt(GrayPlane upright, double dpi, int rotation, TextReader reader) {
-        double skew = Skew.of(upright, dpi).degrees();
+    private static Attempt attempt(GrayPlane upright, GrayPlane small, double dpi, int rotation, TextReader reader) {
+        double skew = Skew.of(small).degrees();
         if (Math.abs(skew) < STRAIGHTEN_FROM) {
             return new Attempt(rotation, skew, reader.read(upright, dpi, TextReader.Layout.PAGE));
         }

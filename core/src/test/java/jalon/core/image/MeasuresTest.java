@@ -15,12 +15,13 @@ class MeasuresTest {
     @ValueSource(doubles = {-9, -3.2, -0.8, 0, 0.3, 1.7, 6})
     void skewOfALetter(double degrees) {
         var page = GrayPlane.of(Pictures.page(200, degrees, Pictures::letter));
-        assertThat(Skew.of(page, 200).degrees()).isCloseTo(degrees, within(0.1));
+        assertThat(Skew.of(page.small(200)).degrees()).isCloseTo(degrees, within(0.1));
     }
 
     @Test
     void anEmptyPageHasNoSkew() {
-        assertThat(Skew.of(GrayPlane.of(Pictures.page(200, 3, g -> {})), 200).certain())
+        assertThat(Skew.of(GrayPlane.of(Pictures.page(200, 3, g -> {})).small(200))
+                        .certain())
                 .isFalse();
     }
 
@@ -32,8 +33,8 @@ class MeasuresTest {
             g.fill(new Rectangle2D.Double(207, 0, 3, 297));
         }));
         var signed = GrayPlane.of(Pictures.page(200, 0, g -> Pictures.text(g, 120, 250, 14, "E. Lindqvist")));
-        assertThat(Ink.of(empty, 200).share()).isLessThan(0.0001);
-        assertThat(Ink.of(signed, 200).share()).isGreaterThan(0.0004);
+        assertThat(Ink.of(empty.small(200), 210).share()).isLessThan(0.0001);
+        assertThat(Ink.of(signed.small(200), 210).share()).isGreaterThan(0.0004);
     }
 
     @Test
