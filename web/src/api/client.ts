@@ -29,6 +29,12 @@ api.use({
     if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', await csrf())
     return request
   },
+  onResponse({ response }) {
+    // The session has ended, or the server was started again: back to the door, and then here again.
+    if (response.status === 401 && !location.pathname.endsWith('/sign-in') && !response.url.endsWith('/api/me')) {
+      location.assign(`/desk/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`)
+    }
+  },
 })
 
 /** Shows what the server says went wrong. */

@@ -1,6 +1,7 @@
 package jalon.cli;
 
 import jalon.core.index.Register;
+import jalon.core.run.Filing;
 import jalon.core.run.Report;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
@@ -57,6 +58,9 @@ final class ProcessCommand implements Callable<Integer> {
         StreamDefinition definition;
         try {
             definition = Streams.parse(Files.readString(stream));
+            if (!Filing.faults(definition).isEmpty()) {
+                throw new Streams.InvalidStream(Filing.faults(definition));
+            }
         } catch (IOException e) {
             return unusable("the stream " + stream + " could not be read: " + reason(e));
         } catch (Streams.InvalidStream e) {

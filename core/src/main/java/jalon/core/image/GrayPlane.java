@@ -160,19 +160,25 @@ public record GrayPlane(int width, int height, byte[] pixels) {
      * @param degrees clockwise
      */
     public GrayPlane rotated(double degrees) {
+        return rotated(degrees, 0, 0, width, height);
+    }
+
+    /** The part of {@link #rotated(double)} that begins at (left, top), without making the rest of it. */
+    public GrayPlane rotated(double degrees, int left, int top, int w, int h) {
         double cos = Math.cos(Math.toRadians(degrees));
         double sin = Math.sin(Math.toRadians(degrees));
         double cx = (width - 1) / 2.0;
         double cy = (height - 1) / 2.0;
-        byte[] out = new byte[pixels.length];
+        byte[] out = new byte[w * h];
         final int one = 1 << 16;
-        for (int y = 0; y < height; y++) {
+        for (int y = top; y < top + h; y++) {
             // Fixed point with 16 fractional bits: the source of pixel (x, y), stepping by (cos, -sin) along the row.
-            long sx = Math.round((cx + (0 - cx) * cos + (y - cy) * sin) * one);
-            long sy = Math.round((cy - (0 - cx) * sin + (y - cy) * cos) * one);
+            long sx = Math.round((cx + (left - cx) * cos + (y - cy) * sin) * one);
+            long sy = Math.round((cy - (left - cx) * sin + (y - cy) * cos) * one);
             long stepX = Math.round(cos * one);
             long stepY = Math.round(-sin * one);
-            for (int x = 0; x < width; x++, sx += stepX, sy += stepY) {
+            int to = (y - top) * w;
+            for (int x = 0; x < w; x++, sx += stepX, sy += stepY) {
                 int ix = (int) (sx >> 16);
                 int iy = (int) (sy >> 16);
                 int value = 255;
@@ -180,14 +186,14 @@ public record GrayPlane(int width, int height, byte[] pixels) {
                     int fx = (int) (sx & 0xFFFF) >> 8;
                     int fy = (int) (sy & 0xFFFF) >> 8;
                     int p = iy * width + ix;
-                    int top = (pixels[p] & 0xFF) * (256 - fx) + (pixels[p + 1] & 0xFF) * fx;
-                    int bottom = (pixels[p + width] & 0xFF) * (256 - fx) + (pixels[p + width + 1] & 0xFF) * fx;
-                    value = (top * (256 - fy) + bottom * fy) >> 16;
+                    int above = (pixels[p] & 0xFF) * (256 - fx) + (pixels[p + 1] & 0xFF) * fx;
+                    int below = (pixels[p + width] & 0xFF) * (256 - fx) + (pixels[p + width + 1] & 0xFF) * fx;
+                    value = (above * (256 - fy) + below * fy) >> 16;
                 }
-                out[y * width + x] = (byte) value;
+                out[to + x] = (byte) value;
             }
         }
-        return new GrayPlane(width, height, out);
+        return new GrayPlane(w, h, out);
     }
 
     /** How many pixels have each brightness. */

@@ -1,12 +1,14 @@
 package jalon.core.output;
 
 import jalon.core.page.Encoded;
-import jalon.core.page.Scan;
+import jalon.core.page.UnreadableFile;
+import jalon.core.read.PageFacts;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Iterator;
+import java.util.Optional;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriteParam;
@@ -27,16 +29,17 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
  */
 record PdfImage(PDImageXObject image, int turn) {
 
-    static PdfImage of(PDDocument document, Scan scan) throws IOException {
-        if (scan.encoded().isPresent()) {
-            Encoded encoded = scan.encoded().get();
+    static PdfImage of(PDDocument document, PageFacts page, PageImages images) throws IOException, UnreadableFile {
+        Optional<Encoded> asIs = images.asIs(page);
+        if (asIs.isPresent()) {
+            Encoded encoded = asIs.get();
             PDImageXObject image = switch (encoded.kind()) {
                 case JPEG -> JPEGFactory.createFromByteArray(document, encoded.bytes());
                 case G4 -> g4(document, encoded);
             };
             return new PdfImage(image, encoded.turn());
         }
-        BufferedImage picture = scan.image();
+        BufferedImage picture = images.scan(page).image();
         if (picture.getType() == BufferedImage.TYPE_BYTE_BINARY
                 && picture.getColorModel().getPixelSize() == 1) {
             return new PdfImage(CCITTFactory.createFromByteArray(document, g4Tiff(picture)), 0);

@@ -1,7 +1,6 @@
 package jalon.core.output;
 
 import jalon.core.page.Box;
-import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
@@ -47,7 +46,7 @@ public final class SearchablePdf {
             InvisibleFont font = new InvisibleFont();
             COSDictionary fonts = new COSDictionary();
             for (PageFacts page : filed.pages()) {
-                add(pdf, page, images.scan(page), font, fonts);
+                add(pdf, page, images, font, fonts);
             }
             fonts.setItem(FONT, font.dictionary(pdf));
             describe(pdf, filed);
@@ -55,13 +54,13 @@ public final class SearchablePdf {
         }
     }
 
-    private static void add(PDDocument pdf, PageFacts facts, Scan scan, InvisibleFont font, COSDictionary fonts)
-            throws IOException {
+    private static void add(PDDocument pdf, PageFacts facts, PageImages images, InvisibleFont font, COSDictionary fonts)
+            throws IOException, UnreadableFile {
         double width = facts.image().widthMm() * POINTS_PER_MM;
         double height = facts.image().heightMm() * POINTS_PER_MM;
         PDPage page = new PDPage(new PDRectangle((float) width, (float) height));
         PDResources resources = new PDResources();
-        PdfImage picture = PdfImage.of(pdf, scan);
+        PdfImage picture = PdfImage.of(pdf, facts, images);
         COSName name = resources.add(picture.image());
         resources.getCOSObject().setItem(COSName.FONT, fonts);
         page.setResources(resources);

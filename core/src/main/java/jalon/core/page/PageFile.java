@@ -4,6 +4,7 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 
 /** A received file as a row of pages. Pages are decoded one at a time; nothing of a page stays in memory here. */
 public interface PageFile extends Closeable {
@@ -17,6 +18,13 @@ public interface PageFile extends Closeable {
      * @throws UnreadableFile when this page is damaged; the others may still be good
      */
     Scan page(int index) throws UnreadableFile;
+
+    /**
+     * The page image as it lies in the file, where it can go into a PDF untouched; nothing is decoded.
+     *
+     * @param index from 0
+     */
+    Optional<Encoded> asIs(int index) throws UnreadableFile;
 
     /**
      * Opens a file by what is in it, whatever its name says.

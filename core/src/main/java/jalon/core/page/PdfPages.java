@@ -85,14 +85,26 @@ final class PdfPages implements PageFile {
         }
         int turn = Math.floorMod(found.turn() + page.getRotation(), 360);
         var resolution = Resolution.of(found.dpiX(), found.dpiY(), picture.getWidth(), picture.getHeight());
-        Optional<Encoded> encoded =
-                jpeg.isPresent() ? PicturePages.jpegAsIs(jpeg.get(), image, turn) : Optional.empty();
         return new Scan(
                 Pixels.turned(Pixels.square(image, resolution), turn),
                 Math.max(resolution.x(), resolution.y()),
                 resolution.stated(),
-                encoded,
                 List.of());
+    }
+
+    @Override
+    public Optional<Encoded> asIs(int index) throws UnreadableFile {
+        try {
+            PDPage page = document.getPage(index);
+            Optional<PdfScanImage.Found> picture = PdfScanImage.find(page);
+            if (picture.isEmpty()) {
+                return Optional.empty();
+            }
+            int turn = Math.floorMod(picture.get().turn() + page.getRotation(), 360);
+            return plainJpeg(picture.get().image()).flatMap(jpeg -> JpegHeader.asIs(jpeg, turn));
+        } catch (IOException | RuntimeException e) {
+            throw new UnreadableFile("page " + (index + 1) + " of the PDF file is damaged; send it again", e);
+        }
     }
 
     /** The picture's data where it is nothing but a JPEG of one or three 8-bit components. */
@@ -116,7 +128,7 @@ final class PdfPages implements PageFile {
         PDRectangle size = page.getCropBox();
         PageSize.check(Math.round(size.getWidth() * DRAWN_DPI / 72.0), Math.round(size.getHeight() * DRAWN_DPI / 72.0));
         BufferedImage image = new PDFRenderer(document).renderImageWithDPI(index, DRAWN_DPI, ImageType.RGB);
-        return new Scan(image, DRAWN_DPI, true, Optional.empty(), PdfText.words(document, index));
+        return new Scan(image, DRAWN_DPI, true, PdfText.words(document, index));
     }
 
     @Override

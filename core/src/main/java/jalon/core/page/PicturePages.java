@@ -57,12 +57,9 @@ final class PicturePages implements PageFile {
                 boolean jpeg = reader.getFormatName().equalsIgnoreCase("jpeg");
                 Resolution resolution =
                         statedResolution(reader.getImageMetadata(0), image.getWidth(), image.getHeight(), jpeg);
-                Optional<Encoded> encoded = jpeg && orientation.turnOnly()
-                        ? jpegAsIs(Files.readAllBytes(file), image, orientation.turn())
-                        : Optional.empty();
                 BufferedImage square = Pixels.square(image, resolution);
                 double dpi = Math.max(resolution.x(), resolution.y());
-                return new Scan(orientation.apply(square), dpi, resolution.stated(), encoded, List.of());
+                return new Scan(orientation.apply(square), dpi, resolution.stated(), List.of());
             } finally {
                 reader.dispose();
             }
@@ -71,14 +68,15 @@ final class PicturePages implements PageFile {
         }
     }
 
-    /** JPEG data can go into PDF/A as it is when it has one or three 8-bit components. */
-    static Optional<Encoded> jpegAsIs(byte[] bytes, BufferedImage image, int turn) {
-        int components = image.getRaster().getNumBands();
-        if (components != 1 && components != 3) {
-            return Optional.empty();
+    @Override
+    public Optional<Encoded> asIs(int index) throws UnreadableFile {
+        try {
+            byte[] bytes = Files.readAllBytes(file);
+            boolean jpeg = FileKind.of(bytes) == FileKind.JPEG;
+            return jpeg && orientation.turnOnly() ? JpegHeader.asIs(bytes, orientation.turn()) : Optional.empty();
+        } catch (IOException e) {
+            throw damaged(e);
         }
-        return Optional.of(
-                new Encoded(Encoded.Kind.JPEG, bytes, image.getWidth(), image.getHeight(), turn, components == 1));
     }
 
     private static ImageReader readerFor(ImageInputStream in) throws IOException {

@@ -2,7 +2,6 @@ package jalon.core.page;
 
 import java.awt.image.BufferedImage;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * One page, decoded: shown the way the file asks for (orientation applied), pixels square.
@@ -10,10 +9,9 @@ import java.util.Optional;
  * @param image the picture
  * @param dpi pixels per inch, the same in both directions
  * @param dpiStated whether the file said so; otherwise {@code dpi} was worked out from the size
- * @param encoded the untouched image data, where there is exactly one for the page
  * @param ownWords words that came with a born-digital page, boxes in mm; empty for a scan
  */
-public record Scan(BufferedImage image, double dpi, boolean dpiStated, Optional<Encoded> encoded, List<Word> ownWords) {
+public record Scan(BufferedImage image, double dpi, boolean dpiStated, List<Word> ownWords) {
 
     public double widthMm() {
         return image.getWidth() * 25.4 / dpi;

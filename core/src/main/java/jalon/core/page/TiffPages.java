@@ -73,12 +73,7 @@ final class TiffPages implements PageFile {
                     image.getHeight());
             var orientation = new ExifOrientation((int) page.value(TiffDirectory.ORIENTATION, 1));
             BufferedImage shown = orientation.apply(Pixels.square(image, resolution));
-            return new Scan(
-                    shown,
-                    Math.max(resolution.x(), resolution.y()),
-                    resolution.stated(),
-                    asIs(page, image, orientation),
-                    List.of());
+            return new Scan(shown, Math.max(resolution.x(), resolution.y()), resolution.stated(), List.of());
         } catch (IOException | RuntimeException e) {
             throw new UnreadableFile("page " + (index + 1) + " of the TIFF file is damaged; send or scan it again", e);
         }
@@ -113,8 +108,10 @@ final class TiffPages implements PageFile {
     }
 
     /** One strip of G4 in the usual polarity and bit order is just what a PDF holds. */
-    private Optional<Encoded> asIs(TiffDirectory page, BufferedImage image, ExifOrientation orientation)
-            throws IOException {
+    @Override
+    public Optional<Encoded> asIs(int index) throws UnreadableFile {
+        TiffDirectory page = directories.get(index);
+        var orientation = new ExifOrientation((int) page.value(TiffDirectory.ORIENTATION, 1));
         boolean oneStripG4 = page.value(TiffDirectory.COMPRESSION, 1) == G4
                 && page.values(TiffDirectory.STRIP_OFFSETS).length == 1
                 && page.value(TiffDirectory.FILL_ORDER, 1) == 1
@@ -126,11 +123,22 @@ final class TiffPages implements PageFile {
         }
         ByteBuffer strip = ByteBuffer.allocate((int) page.value(TiffDirectory.STRIP_BYTE_COUNTS, 0));
         long offset = page.value(TiffDirectory.STRIP_OFFSETS, 0);
-        while (strip.hasRemaining() && file.read(strip, offset + strip.position()) >= 0) {
-            // Until the strip is full; that it lies inside the file was checked.
+        try {
+            while (strip.hasRemaining()) {
+                if (file.read(strip, offset + strip.position()) < 0) {
+                    throw new UnreadableFile("page " + (index + 1) + " of the TIFF file is cut short; send it again");
+                }
+            }
+        } catch (IOException e) {
+            throw new UnreadableFile("page " + (index + 1) + " of the TIFF file could not be read", e);
         }
         return Optional.of(new Encoded(
-                Encoded.Kind.G4, strip.array(), image.getWidth(), image.getHeight(), orientation.turn(), true));
+                Encoded.Kind.G4,
+                strip.array(),
+                (int) page.value(TiffDirectory.WIDTH, 0),
+                (int) page.value(TiffDirectory.HEIGHT, 0),
+                orientation.turn(),
+                true));
     }
 
     @Override

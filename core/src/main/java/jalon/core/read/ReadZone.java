@@ -25,16 +25,17 @@ public final class ReadZone {
         GrayPlane upright = GrayPlane.of(scan.image()).turned(image.rotation());
         var lean = new Lean(image.skewDegrees(), image.widthMm(), image.heightMm());
         Box straight = lean.toStraight(zone).grown(PAPER_AROUND_MM);
-        GrayPlane plane = Math.abs(image.skewDegrees()) < 0.1 ? upright : upright.rotated(-image.skewDegrees());
         double perMm = scan.dpi() / 25.4;
         int left = (int) Math.max(0, Math.floor(straight.x() * perMm));
         int top = (int) Math.max(0, Math.floor(straight.y() * perMm));
-        int right = (int) Math.min(plane.width(), Math.ceil(straight.right() * perMm));
-        int bottom = (int) Math.min(plane.height(), Math.ceil(straight.bottom() * perMm));
+        int right = (int) Math.min(upright.width(), Math.ceil(straight.right() * perMm));
+        int bottom = (int) Math.min(upright.height(), Math.ceil(straight.bottom() * perMm));
         if (right - left < 2 || bottom - top < 2) {
             return List.of();
         }
-        GrayPlane cut = plane.cut(left, top, right - left, bottom - top);
+        GrayPlane cut = Math.abs(image.skewDegrees()) < 0.1
+                ? upright.cut(left, top, right - left, bottom - top)
+                : upright.rotated(-image.skewDegrees(), left, top, right - left, bottom - top);
         var layout = zone.height() > ONE_LINE_MM ? TextReader.Layout.BLOCK : TextReader.Layout.LINE;
         return reader.read(cut, scan.dpi(), layout).stream()
                 .map(w -> new Word(

@@ -5,16 +5,21 @@ import jalon.core.output.FiledDocument;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.Streams;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** Says where each document of a batch goes and under what name, before anything is written. */
 public final class Filing {
+    private static final Set<String> OWN_VALUES = Set.of("stream", "type", "batch", "no", "filed");
+
     private Filing() {}
 
     /**
@@ -46,6 +51,32 @@ public final class Filing {
             }
         }
         return plan;
+    }
+
+    /** What is wrong with the stream's name templates, each with its JSON pointer; empty when nothing is. */
+    public static List<Streams.Fault> faults(StreamDefinition stream) {
+        Set<String> known = new HashSet<>(OWN_VALUES);
+        stream.types().forEach(t -> t.fields().forEach(f -> known.add(f.field())));
+        List<Streams.Fault> faults = new ArrayList<>();
+        for (int i = 0; i < stream.destinations().size(); i++) {
+            Destination destination = stream.destinations().get(i);
+            check(destination.folder(), "/destinations/" + i + "/folder", known, faults);
+            check(destination.file(), "/destinations/" + i + "/file", known, faults);
+        }
+        return faults;
+    }
+
+    private static void check(String template, String pointer, Set<String> known, List<Streams.Fault> faults) {
+        try {
+            for (String name : NameTemplate.parse(template).names()) {
+                if (!known.contains(name)) {
+                    faults.add(
+                            new Streams.Fault(pointer, "there is no field or value '" + name + "' to make a name of"));
+                }
+            }
+        } catch (IllegalArgumentException e) {
+            faults.add(new Streams.Fault(pointer, e.getMessage()));
+        }
     }
 
     private static Map<String, String> values(

@@ -1,12 +1,14 @@
 package jalon.core.run;
 
 import jalon.core.output.PageImages;
+import jalon.core.page.Encoded;
 import jalon.core.page.PageFile;
 import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.function.Function;
 
 /**
@@ -29,16 +31,26 @@ public final class ReceivedFiles implements PageImages, AutoCloseable {
         return scan(where.apply(page), page.filePage() - 1);
     }
 
-    /** @param index page in the file, from 0 */
-    public Scan scan(Path file, int index) throws IOException, UnreadableFile {
+    @Override
+    public Optional<Encoded> asIs(PageFacts page) throws IOException, UnreadableFile {
+        return opened(where.apply(page)).asIs(page.filePage() - 1);
+    }
+
+    private PageFile opened(Path file) throws IOException, UnreadableFile {
         if (!file.equals(openPath)) {
             close();
             open = PageFile.open(file);
             openPath = file;
         }
+        return open;
+    }
+
+    /** @param index page in the file, from 0 */
+    public Scan scan(Path file, int index) throws IOException, UnreadableFile {
+        PageFile pages = opened(file);
         if (lastIndex != index) {
             last = null;
-            last = open.page(index);
+            last = pages.page(index);
             lastIndex = index;
         }
         return last;

@@ -144,7 +144,7 @@ public final class Streams {
         private static final long serialVersionUID = 1L;
         private final transient List<Fault> faults;
 
-        InvalidStream(List<Fault> faults) {
+        public InvalidStream(List<Fault> faults) {
             super(String.join("\n", faults.stream().map(Fault::toString).toList()));
             this.faults = faults;
         }

@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
@@ -123,7 +124,7 @@ class SearchablePdfTest {
         assertThat(second).isEqualTo(first);
     }
 
-    private Path write(List<PageFacts> pages, PageImages images) throws Exception {
+    private Path write(List<PageFacts> pages, Function<PageFacts, Picture> pictures) throws Exception {
         Path file = File.createTempFile("out", ".pdf", folder.toFile()).toPath();
         var document = new FiledDocument(
                 "A title & more",
@@ -135,7 +136,7 @@ class SearchablePdfTest {
                 pages,
                 Instant.parse("2026-11-23T10:00:00Z"));
         try (var out = Files.newOutputStream(file)) {
-            SearchablePdf.write(document, images, out);
+            SearchablePdf.write(document, images(pictures), out);
         }
         return file;
     }
@@ -146,8 +147,25 @@ class SearchablePdfTest {
         return new PageFacts(no, "x", no, "ab".repeat(32), image, List.of(), List.of(words));
     }
 
-    private static Scan scan(int type, Optional<Encoded> encoded) {
-        return new Scan(Pictures.page(100, 0, type, Pictures::letter), 100, true, encoded, List.of());
+    private record Picture(int type, Optional<Encoded> encoded) {}
+
+    private static Picture scan(int type, Optional<Encoded> encoded) {
+        return new Picture(type, encoded);
+    }
+
+    private static PageImages images(Function<PageFacts, Picture> pictures) {
+        return new PageImages() {
+            @Override
+            public Optional<Encoded> asIs(PageFacts page) {
+                return pictures.apply(page).encoded();
+            }
+
+            @Override
+            public Scan scan(PageFacts page) {
+                int type = pictures.apply(page).type();
+                return new Scan(Pictures.page(100, 0, type, Pictures::letter), 100, true, List.of());
+            }
+        };
     }
 
     private static Encoded jpeg() {

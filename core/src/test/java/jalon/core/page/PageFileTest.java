@@ -81,9 +81,7 @@ class PageFileTest {
             Scan first = pages.page(0);
             assertThat(first.image().getWidth()).isEqualTo(scan.getHeight());
             assertThat(first.dpi()).isEqualTo(200);
-            assertThat(first.encoded())
-                    .get()
-                    .satisfies(e -> assertThat(e.turn()).isEqualTo(90));
+            assertThat(pages.asIs(0)).get().satisfies(e -> assertThat(e.turn()).isEqualTo(90));
             Scan second = pages.page(1);
             assertThat(second.dpi()).isEqualTo(300);
             assertThat(second.ownWords()).extracting(Word::text).containsExactly("Berth", "C-17");

@@ -140,6 +140,14 @@ class BatchRunTest {
                 .containsExactly("undated/-a-b", "undated/-a-b (2)");
     }
 
+    @Test
+    void aNameMadeOfAFieldThatIsNotThereIsAFaultOfTheStream() throws Exception {
+        assertThat(Filing.faults(stream())).isEmpty();
+        assertThat(Filing.faults(Streams.parse(STREAM.replace("{vessel|unknown}", "{ship} {no"))))
+                .extracting(Streams.Fault::pointer)
+                .containsExactly("/destinations/0/file");
+    }
+
     private static StreamDefinition stream() throws Exception {
         return Streams.parse(STREAM);
     }

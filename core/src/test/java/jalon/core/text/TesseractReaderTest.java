@@ -79,8 +79,7 @@ class TesseractReaderTest {
     }
 
     private static PageFacts read(java.awt.image.BufferedImage page, int turn) {
-        var scan = new Scan(
-                jalon.core.page.Pixels.turned(page, turn), 200, true, java.util.Optional.empty(), java.util.List.of());
+        var scan = new Scan(jalon.core.page.Pixels.turned(page, turn), 200, true, java.util.List.of());
         return ReadPage.read(scan, new ReadPage.Origin(1, "x", 1, "00"), reader);
     }
 }

@@ -158,7 +158,7 @@ class BatchApi {
     /** Reads a box that somebody dragged. */
     @PostMapping("/{no}/pages/{page}/read")
     ReadText read(@PathVariable String no, @PathVariable int page, @RequestBody ReadBox wanted) {
-        List<Word> words = zones.read(facts(no, page), wanted.box());
+        List<Word> words = zones.in(batches.stream(batches.get(no)).language()).read(facts(no, page), wanted.box());
         String text = String.join(" ", words.stream().map(Word::text).toList());
         return new ReadText(text, wanted.box());
     }

@@ -110,7 +110,8 @@ public class Batches {
     /** @param fields whether the fields are wanted too, or only the cut */
     public BatchView view(Batch batch, boolean fields) {
         List<PageFacts> pages = List.copyOf(facts(batch).values());
-        var run = new BatchRun(stream(batch), streams.registers(), zones, LocalDate.now(ZoneOffset.UTC));
+        var run = new BatchRun(
+                stream(batch), streams.registers(), zones.in(stream(batch).language()), LocalDate.now(ZoneOffset.UTC));
         List<Decided> decisions = decisions(batch);
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
     }

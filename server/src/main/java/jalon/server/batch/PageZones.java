@@ -18,8 +18,8 @@ import org.springframework.stereotype.Component;
 
 /** Reads zones again from stored images; what was read is kept, since the same doubt is looked at many times. */
 @Component
-public class PageZones implements ZoneReader {
-    private record Key(String sha256, int filePage, int rotation, Box zone) {}
+public class PageZones {
+    private record Key(String language, String sha256, int filePage, int rotation, Box zone) {}
 
     private final FileStore store;
     private final TextReaders readers;
@@ -31,15 +31,19 @@ public class PageZones implements ZoneReader {
         this.readers = readers;
     }
 
-    @Override
-    public List<Word> read(PageFacts page, Box zone) {
-        var key = new Key(page.sha256(), page.filePage(), page.image().rotation(), zone);
-        return known.get(key, k -> readNow(page, zone));
+    /** @param language reading models of the stream */
+    public ZoneReader in(String language) {
+        return (page, zone) -> read(language, page, zone);
     }
 
-    private List<Word> readNow(PageFacts page, Box zone) {
+    private List<Word> read(String language, PageFacts page, Box zone) {
+        var key = new Key(language, page.sha256(), page.filePage(), page.image().rotation(), zone);
+        return known.get(key, k -> readNow(language, page, zone));
+    }
+
+    private List<Word> readNow(String language, PageFacts page, Box zone) {
         try (var files = new ReceivedFiles(p -> store.path(p.sha256()));
-                TextReader reader = readers.borrow("eng")) {
+                TextReader reader = readers.borrow(language)) {
             return ReadZone.read(files.scan(page), page, zone, reader);
         } catch (IOException | UnreadableFile e) {
             // The page was read before; what was read then has to do.

@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
+import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -35,8 +36,13 @@ class SecurityRules {
         http.csrf(c -> c.spa());
         http.formLogin(f -> f.loginProcessingUrl("/api/sign-in")
                 .successHandler((request, response, who) -> response.setStatus(HttpServletResponse.SC_NO_CONTENT))
-                .failureHandler(
-                        (request, response, e) -> problem(response, 401, "Name and password do not go together.")));
+                .failureHandler((request, response, e) -> {
+                    if (e instanceof InternalAuthenticationServiceException) {
+                        problem(response, 503, "The database does not answer. Try again in a moment.");
+                    } else {
+                        problem(response, 401, "Name and password do not go together.");
+                    }
+                }));
         http.logout(l -> l.logoutUrl("/api/sign-out")
                 .logoutSuccessHandler(
                         (request, response, who) -> response.setStatus(HttpServletResponse.SC_NO_CONTENT)));

@@ -3,6 +3,7 @@ package jalon.server.stream;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.index.Register;
+import jalon.core.run.Filing;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import jalon.server.NotPossible;
@@ -72,6 +73,9 @@ public class StreamLibrary {
         StreamDefinition definition;
         try {
             definition = Streams.parse(json);
+            if (!Filing.faults(definition).isEmpty()) {
+                throw new Streams.InvalidStream(Filing.faults(definition));
+            }
         } catch (Streams.InvalidStream e) {
             throw NotPossible.input("The stream cannot be used:\n" + e.getMessage());
         }
