@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted, reactive } from 'vue'
+import { onBeforeUnmount, onMounted, shallowReactive } from 'vue'
 
 /** One act that has a key. `key` is what is shown; `on` are the values of KeyboardEvent.key that do it. */
 export interface KeyAct {
@@ -12,7 +12,7 @@ export interface KeyAct {
   shift?: boolean
 }
 
-const acts = reactive<{ list: KeyAct[] }>({ list: [] })
+const acts = shallowReactive<{ list: KeyAct[] }>({ list: [] })
 export const currentKeys = acts
 
 const typingIn = (e: KeyboardEvent) => {

@@ -124,7 +124,7 @@ useKeys([
   { key: '↑', on: ['ArrowUp'], label: t('pageDesk.rowUp'), run: (e) => step(-(strip.value?.columns ?? 1), e.shiftKey) },
   { key: '↓', on: ['ArrowDown'], label: t('pageDesk.rowDown'), run: (e) => step(strip.value?.columns ?? 1, e.shiftKey) },
   { key: 'Space', on: [' '], label: `${t('pageDesk.plant')} / ${t('pageDesk.lift')}`, run: toggleStake },
-  { key: 'Y', on: ['y', 'Y'], label: t('pageDesk.confirm'), run: confirm },
+  { key: 'Y', on: ['y', 'Y'], label: `${t('pageDesk.doubt')} ${t('pageDesk.confirm')}`, run: confirm },
   { key: 'A', on: ['a', 'A'], label: `${t('pageDesk.aside')} / ${t('pageDesk.back')}`, run: toggleAside },
   { key: 'R', on: ['r', 'R'], label: t('pageDesk.turn'), run: turn },
   { key: 'T', on: ['t', 'T'], label: t('pageDesk.type'), run: () => (naming.value = !naming.value && !locked.value) },

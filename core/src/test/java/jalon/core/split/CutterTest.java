@@ -1,0 +1,108 @@
+package jalon.core.split;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jalon.core.image.ImageFacts;
+import jalon.core.mark.Mark;
+import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.read.PageFacts;
+import jalon.core.sort.Sorter;
+import jalon.core.stream.Streams;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class CutterTest {
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"by\":\"pages\",\"every\":2}|1 3 6",
+                "{\"by\":\"file\"}|1 3",
+                "{\"by\":\"barcode\"}|1 2",
+                "{\"by\":\"barcode\",\"like\":\"PM-9999-A\"}|1 2",
+                "{\"by\":\"barcode\",\"like\":\"ML-99\"}|1",
+                "{\"by\":\"barcode\",\"pattern\":\"PM-.*\",\"where\":[0,0,210,20]}|1",
+                "{\"by\":\"barcode\",\"kind\":\"QR_CODE\"}|1",
+                "{\"by\":\"words\",\"must\":[\"Dear Harbour Master\"]}|1 3",
+                "{\"by\":\"words\",\"must\":[\"Dear Harbour Master\"],\"mustNot\":[\"copy\"]}|1",
+                "{\"by\":\"words\",\"pattern\":\"Our ref \\\\d+\"}|1 6",
+                "{\"by\":\"words\",\"pattern\":\"Our ref \\\\d+\",\"where\":[0,100,210,100]}|1"
+            })
+    void eachRuleSetsItsStakes(String rule, String pages) throws Exception {
+        Cut cut = Cutter.cut(
+                Streams.parse(
+                        "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\"}],\"cut\":{\"rules\":["
+                                + rule + "]}}"),
+                batch());
+        assertThat(String.join(
+                        " ", cut.stakes().stream().map(s -> "" + s.page()).toList()))
+                .isEqualTo(pages);
+        assertThat(cut.outOfFlow()).containsOnlyKeys(4);
+        assertThat(cut.stakes()).allMatch(s -> !s.evidence().isEmpty());
+    }
+
+    @Test
+    void rulesThatAgreeAreKeptAsEvidenceAndTheFirstDecides() throws Exception {
+        var stream = Streams.parse(
+                "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\"}],\"cut\":{\"rules\":["
+                        + "{\"by\":\"words\",\"must\":[\"Dear Harbour Master\"]},{\"by\":\"file\"}]}}");
+        var third = Cutter.cut(stream, batch()).stakes().get(1);
+        assertThat(third.evidence()).extracting(e -> e.rule()).containsExactly("words", "file");
+    }
+
+    @Test
+    void aMisreadLetterInAPhraseIsForgivenAndACleanPageIsBelievedMore() throws Exception {
+        var stream = Streams.parse(
+                "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\",\"words\":{\"must\":[\"Harbour Master\"]}},"
+                        + "{\"type\":\"other\",\"default\":true}]}");
+        var clean = Sorter.sort(stream, page(1, 1, 0.01, List.of(), "Harbour Master"));
+        var misread = Sorter.sort(stream, page(1, 1, 0.01, List.of(), "Harbaur Mastcr"));
+        var other = Sorter.sort(stream, page(1, 1, 0.01, List.of(), "Something else"));
+        assertThat(clean.type()).isEqualTo("t");
+        assertThat(misread.type()).isEqualTo("t");
+        assertThat(misread.certainty()).isLessThan(clean.certainty());
+        assertThat(other.type()).isEqualTo("other");
+    }
+
+    @Test
+    void twoTypesThatClaimAPageAreADoubt() throws Exception {
+        var stream = Streams.parse(
+                "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"a\",\"words\":{\"must\":[\"dues\"]}},"
+                        + "{\"type\":\"b\",\"words\":{\"must\":[\"berth\"]}}]}");
+        var both = Sorter.sort(stream, page(1, 1, 0.01, List.of(), "dues for a berth"));
+        assertThat(both.certainty()).isLessThan(0.7);
+        assertThat(both.evidence()).anyMatch(e -> e.text().contains("are there too"));
+    }
+
+    /** Six pages: two files, a barcode on 2, salutations on 1 and 3, 4 blank. */
+    private static List<PageFacts> batch() {
+        return List.of(
+                page(1, 1, 0.01, List.of(), "Dear Harbour Master"),
+                page(
+                        2,
+                        2,
+                        0.01,
+                        List.of(new Mark(Mark.Kind.BARCODE, "CODE_128", "PM-4821-K", new Box(20, 80, 60, 10), "")),
+                        "text"),
+                page(3, 1, 0.01, List.of(), "Dear Harbour Master copy"),
+                page(4, 2, 0.0001, List.of()),
+                page(5, 3, 0.01, List.of(), "more"),
+                page(6, 4, 0.01, List.of(), "Our ref 4711"));
+    }
+
+    private static PageFacts page(int no, int filePage, double ink, List<Mark> marks, String... lines) {
+        List<Word> words = new ArrayList<>();
+        for (int i = 0; i < lines.length; i++) {
+            double x = 20;
+            for (String word : lines[i].split(" ")) {
+                words.add(new Word(word, new Box(x, 30 + 8 * i, 2 * word.length(), 3), 0.95, i));
+                x += 2 * word.length() + 2;
+            }
+        }
+        return new PageFacts(no, "x.tif", filePage, "00", new ImageFacts(210, 297, 300, true, 0, 0, ink), marks, words);
+    }
+}
