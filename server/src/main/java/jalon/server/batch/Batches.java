@@ -19,6 +19,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -37,7 +38,7 @@ public class Batches {
     private final Events events;
 
     /** Facts of pages by row and by what was read: unzipping a 500-page batch for every key would be felt. */
-    private final Cache<Long, PageFacts> facts =
+    private final Cache<FactsKey, PageFacts> facts =
             Caffeine.newBuilder().maximumSize(20_000).build();
 
     private final Cache<String, String> names = Caffeine.newBuilder()
@@ -89,10 +90,12 @@ public class Batches {
         return all;
     }
 
+    private record FactsKey(long row, int version) {}
+
     private PageFacts facts(BatchRows.PageRow row) {
         // Facts change when a page is turned and read again; their bytes are their version.
         return facts.get(
-                row.id() * 31_000_003L + java.util.Arrays.hashCode(row.facts()), key -> FactsCodec.read(row.facts()));
+                new FactsKey(row.id(), Arrays.hashCode(row.facts())), key -> FactsCodec.read(row.facts()));
     }
 
     public List<Decided> decisions(Batch batch) {
