@@ -94,8 +94,7 @@ public class Batches {
 
     private PageFacts facts(BatchRows.PageRow row) {
         // Facts change when a page is turned and read again; their bytes are their version.
-        return facts.get(
-                new FactsKey(row.id(), Arrays.hashCode(row.facts())), key -> FactsCodec.read(row.facts()));
+        return facts.get(new FactsKey(row.id(), Arrays.hashCode(row.facts())), key -> FactsCodec.read(row.facts()));
     }
 
     public List<Decided> decisions(Batch batch) {
