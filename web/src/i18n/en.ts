@@ -20,7 +20,7 @@ export default {
   line: { summary: '{pages} pages, {documents} documents, {doubts} doubts, {aside} taken out', segment: 'Document {no}, {pages} pages, {doubts} doubts' },
   pageDesk: {
     why: 'Why a document begins here', page: 'Page {no}', of: 'page {i} of {n} in document {no}', separator: 'separator sheet', blank: 'blank, set aside', setAside: 'set aside by {by}', doubt: 'Is this a first page?',
-    byHand: 'by hand, {by}', plant: 'Plant stake', lift: 'Lift stake', confirm: 'It is', aside: 'Set aside', back: 'Put back', turn: 'Turn', type: 'Type', next: 'Next doubt', undo: 'Undo', redo: 'Do again', on: 'On to indexing',
+    byHand: 'by hand, {by}', plant: 'Plant stake', lift: 'Lift stake', confirm: 'It is', aside: 'Set aside', back: 'Put back', turn: 'Turn', type: 'Type', pick: 'Take one of the types shown', next: 'Next doubt', undo: 'Undo', redo: 'Do again', on: 'On to indexing',
     move: 'Move', size: 'Size', small: 'Small thumbnails', medium: 'Medium thumbnails', large: 'Large thumbnails', empty: 'No page of this batch could be read.', rejected: 'Could not be read', noDoubt: 'No doubts left in the cut.', lean: 'leans {deg}°', from: '{file}, page {p}', certainty: 'certain to {n} %',
     left: 'Page before', right: 'Page after', rowUp: 'Row above', rowDown: 'Row below', moveLeft: 'Move the chosen pages one to the left', moveRight: 'Move the chosen pages one to the right', nextDoc: 'Next document', prevDoc: 'Document before', marks: 'Marks', none: 'none', chosen: '{n} pages chosen', filed: 'Filed; nothing can be changed any more.',
   },

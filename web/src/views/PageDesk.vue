@@ -95,6 +95,11 @@ function name(type: string) {
   naming.value = false
   void decide({ act: 'nameType', page: current.value, type })
 }
+/** While the types are shown, a figure takes one. */
+function pick(n: number) {
+  const type = batch.value?.types[n - 1]
+  if (naming.value && type) name(type.type)
+}
 async function on() {
   if (locked.value) return void router.push({ name: 'filing', params: { no: props.no } })
   await moveTo('index')
@@ -128,6 +133,7 @@ useKeys([
   { key: 'A', on: ['a', 'A'], label: `${t('pageDesk.aside')} / ${t('pageDesk.back')}`, run: toggleAside },
   { key: 'R', on: ['r', 'R'], label: t('pageDesk.turn'), run: turn },
   { key: 'T', on: ['t', 'T'], label: t('pageDesk.type'), run: () => (naming.value = !naming.value && !locked.value) },
+  { key: '1–9', on: ['1', '2', '3', '4', '5', '6', '7', '8', '9'], label: t('pageDesk.pick'), run: (e) => pick(Number(e.key)) },
   { key: ',', on: [','], label: t('pageDesk.moveLeft'), run: () => nudge(-1) },
   { key: '.', on: ['.'], label: t('pageDesk.moveRight'), run: () => nudge(1) },
   { key: 'N', on: ['n', 'N'], label: t('pageDesk.next'), run: nextDoubt },
@@ -171,7 +177,7 @@ useKeys([
         <PageViewer :src="pictureOf(no, page, 900)" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" />
         <div class="facts">
           <div v-if="naming && document" class="naming">
-            <button v-for="x in batch.types" :key="x.type" class="act" @click="name(x.type)">{{ x.title }}</button>
+            <button v-for="(x, i) in batch.types" :key="x.type" class="act" @click="name(x.type)">{{ x.title }}<kbd v-if="i < 9">{{ i + 1 }}</kbd></button>
           </div>
           <template v-if="document && isFirst">
             <div class="row"><span class="soft">{{ t('pageDesk.why') }}</span><b>{{ typeTitle(document.type.type) }}</b></div>
