@@ -1,7 +1,5 @@
 import '@fontsource-variable/atkinson-hyperlegible-next'
 import '@fontsource-variable/atkinson-hyperlegible-mono'
-import 'element-plus/es/components/input/style/css'
-import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/message/style/css'
 import './style.css'
 import { createPinia } from 'pinia'

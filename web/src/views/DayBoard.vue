@@ -54,7 +54,8 @@ function due(r: Schema['Row']) {
   const left = new Date(r.dueAt).getTime() - now.value
   return left < 0 ? t('board.late', { time: stretch(-left) }) : t('board.dueIn', { time: stretch(left) })
 }
-const share = (r: Schema['Row']) => (r.stage === 'intake' ? (r.pages ? r.read / r.pages : 0) : r.stage === 'filing' && r.filing ? 0.6 : r.doubts ? 0.35 : 0.9)
+/** How much of its stage is done, as far as it is known: pages read, or that no doubt is left. */
+const share = (r: Schema['Row']) => (r.stage === 'intake' ? (r.pages ? r.read / r.pages : 0) : r.doubts || r.filing ? 0 : 1)
 
 const body = ref<HTMLElement | null>(null)
 const virtual = useVirtualizer(

@@ -4,16 +4,11 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The six patch codes: four bars across the feed direction, read from the leading edge, W wide and N narrow. Exactly two
- * are wide, so every such row of bars is one of the six; 2 and T, and 3 and 4, are each other read from the other end.
+ * The six patch codes: four bars across the feed direction, read from the leading edge, W wide (0.20 inch) and N narrow
+ * (0.08 inch), 0.08 inch apart. Exactly two are wide, so every such row of bars is one of the six; 2 and T, and 3 and 4, are
+ * each other read from the other end.
  */
 final class PatchTable {
-    /** 0.20 inch. */
-    static final double WIDE_MM = 5.08;
-
-    /** 0.08 inch, of narrow bars and of every space. */
-    static final double NARROW_MM = 2.032;
-
     private static final Map<String, String> CODES = Map.of(
             "WNNW", "1",
             "WNWN", "2",
@@ -26,14 +21,6 @@ final class PatchTable {
 
     static Optional<String> code(String bars) {
         return Optional.ofNullable(CODES.get(bars));
-    }
-
-    static String bars(String code) {
-        return CODES.entrySet().stream()
-                .filter(e -> e.getValue().equals(code))
-                .map(Map.Entry::getKey)
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("there is no patch code " + code));
     }
 
     static String reversed(String bars) {

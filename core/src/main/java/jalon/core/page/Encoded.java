@@ -9,7 +9,7 @@ package jalon.core.page;
  * @param grey for a JPEG, whether it has one component
  */
 public record Encoded(Kind kind, byte[] bytes, int width, int height, int turn, boolean grey) {
-    /** {@code G4_BLACK_IS_1}: one strip of T.6 data as PDF's BlackIs1=false expects it (a 0 bit run is white). */
+    /** {@code G4}: one strip of T.6 data in the polarity of PDF's BlackIs1=false. */
     public enum Kind {
         JPEG,
         G4
