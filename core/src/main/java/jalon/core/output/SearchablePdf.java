@@ -156,7 +156,10 @@ public final class SearchablePdf {
         return out.toString();
     }
 
-    private static String number(double v) {
-        return String.format(Locale.ROOT, "%.5f", v);
+    /** Five places after the point; a formatter would cost more than all else in writing a page's text. */
+    static String number(double v) {
+        long hundredThousandths = Math.round(Math.abs(v) * 100_000);
+        String digits = Long.toString(100_000 + hundredThousandths % 100_000).substring(1);
+        return (v < 0 && hundredThousandths > 0 ? "-" : "") + hundredThousandths / 100_000 + "." + digits;
     }
 }

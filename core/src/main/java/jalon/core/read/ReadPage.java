@@ -22,6 +22,11 @@ public final class ReadPage {
     /** A page with less ink than this has nothing to read: one full stop on A4 is more. */
     private static final double NOTHING = 0.000004;
 
+    /** Print of usual size is read as well at 200 dpi as at 300, in four fifths of the time; finer pages are made so. */
+    private static final double FINE_DPI = 280;
+
+    private static final double QUICK_DPI = 200;
+
     private ReadPage() {}
 
     /** Where the page came from. See {@link PageFacts}. */
@@ -78,15 +83,30 @@ public final class ReadPage {
 
     private static Attempt attempt(GrayPlane upright, GrayPlane small, double dpi, int rotation, TextReader reader) {
         double skew = Skew.of(small).degrees();
-        if (Math.abs(skew) < STRAIGHTEN_FROM) {
-            return new Attempt(rotation, skew, reader.read(upright, dpi, TextReader.Layout.PAGE));
+        double turn = Math.abs(skew) < STRAIGHTEN_FROM ? 0 : -skew;
+        if (dpi >= FINE_DPI) {
+            double scale = Math.max(0.5, QUICK_DPI / dpi);
+            List<Word> quick = reader.read(upright.rotated(turn, scale), dpi * scale, TextReader.Layout.PAGE);
+            if (SmallPrint.readWell(quick)) {
+                return placed(quick, rotation, skew, turn, upright, dpi);
+            }
         }
-        List<Word> straight = reader.read(upright.rotated(-skew), dpi, TextReader.Layout.PAGE);
+        GrayPlane straight = turn == 0 ? upright : upright.rotated(turn);
+        return placed(reader.read(straight, dpi, TextReader.Layout.PAGE), rotation, skew, turn, upright, dpi);
+    }
+
+    private static Attempt placed(
+            List<Word> words, int rotation, double skew, double turn, GrayPlane upright, double dpi) {
+        if (turn == 0) {
+            return new Attempt(rotation, skew, words);
+        }
         var lean = new Lean(skew, upright.width() * 25.4 / dpi, upright.height() * 25.4 / dpi);
-        List<Word> placed = straight.stream()
-                .map(w -> new Word(w.text(), lean.fromStraight(w.box()), w.certainty(), w.line()))
-                .toList();
-        return new Attempt(rotation, skew, placed);
+        return new Attempt(
+                rotation,
+                skew,
+                words.stream()
+                        .map(w -> new Word(w.text(), lean.fromStraight(w.box()), w.certainty(), w.line()))
+                        .toList());
     }
 
     private record Attempt(int rotation, double skew, List<Word> words) {

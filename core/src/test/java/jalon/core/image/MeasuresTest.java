@@ -42,4 +42,37 @@ class MeasuresTest {
         var page = GrayPlane.of(Pictures.page(50, 0, Pictures::letter));
         assertThat(page.turned(90).turned(90).turned(180).pixels()).isEqualTo(page.pixels());
     }
+
+    /** The loop that straightens skips its bounds checks; every pixel must still be the one the formula gives. */
+    @ParameterizedTest
+    @ValueSource(doubles = {-31, -2.2, -0.4, 0, 0.7, 14, 90, 135})
+    void aTurnedPlaneIsWhatTheFormulaSays(double degrees) {
+        var page = GrayPlane.of(Pictures.page(30, 0, Pictures::letter)).cut(0, 0, 190, 131);
+        var turned = page.rotated(degrees, -3, 5, 200, 140);
+        double cos = Math.cos(Math.toRadians(degrees));
+        double sin = Math.sin(Math.toRadians(degrees));
+        for (int y = 0; y < 140; y++) {
+            for (int x = 0; x < 200; x++) {
+                double dx = x - 3 - 94.5;
+                double dy = y + 5 - 65.0;
+                double sx = 94.5 + dx * cos + dy * sin;
+                double sy = 65.0 - dx * sin + dy * cos;
+                boolean edge = Math.abs(sx - Math.rint(sx)) < 0.01 || Math.abs(sy - Math.rint(sy)) < 0.01;
+                if (!edge) {
+                    assertThat(turned.at(x, y)).isCloseTo(between(page, sx, sy), within(4));
+                }
+            }
+        }
+    }
+
+    private static int between(GrayPlane p, double x, double y) {
+        int ix = (int) Math.floor(x);
+        int iy = (int) Math.floor(y);
+        if (ix < 0 || iy < 0 || ix >= p.width() - 1 || iy >= p.height() - 1) {
+            return 255;
+        }
+        double above = p.at(ix, iy) * (1 - x + ix) + p.at(ix + 1, iy) * (x - ix);
+        double below = p.at(ix, iy + 1) * (1 - x + ix) + p.at(ix + 1, iy + 1) * (x - ix);
+        return (int) (above * (1 - y + iy) + below * (y - iy));
+    }
 }
