@@ -60,6 +60,11 @@ record TiffDirectory(Map<Integer, long[]> tags) {
         };
     }
 
+    /** Whether the list of pages breaks off here. */
+    boolean lost() {
+        return tags.isEmpty();
+    }
+
     /** Whether every strip or tile lies inside the file. */
     boolean wholeIn(long fileLength) {
         long[] offsets = tags.containsKey(TILE_OFFSETS) ? values(TILE_OFFSETS) : values(STRIP_OFFSETS);
@@ -89,7 +94,16 @@ record TiffDirectory(Map<Integer, long[]> tags) {
                 throw new UnreadableFile("the file has more than " + MOST_PAGES + " pages; split it and send it again");
             }
             TreeMap<Integer, long[]> tags = new TreeMap<>();
-            at = reader.directory(at, tags);
+            try {
+                at = reader.directory(at, tags);
+            } catch (IOException e) {
+                if (pages.isEmpty()) {
+                    throw e;
+                }
+                // What came whole is kept; one page stands for the loss, so that it is told and counted.
+                pages.add(new TiffDirectory(new TreeMap<>()));
+                return pages;
+            }
             pages.add(new TiffDirectory(tags));
         }
         return pages;

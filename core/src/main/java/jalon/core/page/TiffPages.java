@@ -59,6 +59,10 @@ final class TiffPages implements PageFile {
     @Override
     public Scan page(int index) throws UnreadableFile {
         TiffDirectory page = directories.get(index);
+        if (page.lost()) {
+            throw new UnreadableFile("the TIFF file is cut short after page " + index
+                    + "; the pages before were taken, send or scan the rest again");
+        }
         try {
             PageSize.check(page.value(TiffDirectory.WIDTH, 0), page.value(TiffDirectory.HEIGHT, 0));
             if (!page.wholeIn(file.size())) {

@@ -120,6 +120,20 @@ class PageFileTest {
     }
 
     @Test
+    void theWholePagesOfATiffThatIsCutShortAreKept() throws Exception {
+        Path whole = tiff(
+                "three.tif", "CCITT T.6", Pictures.page(100, 0, BufferedImage.TYPE_BYTE_BINARY, Pictures::letter), 3);
+        byte[] bytes = Files.readAllBytes(whole);
+        try (PageFile pages = PageFile.open(write("short.tif", java.util.Arrays.copyOf(bytes, bytes.length - 300)))) {
+            assertThat(pages.pageCount()).isBetween(2, 3);
+            assertThat(pages.page(0).image().getWidth()).isGreaterThan(100);
+            assertThatThrownBy(() -> pages.page(pages.pageCount() - 1))
+                    .isInstanceOf(UnreadableFile.class)
+                    .hasMessageContaining("cut short");
+        }
+    }
+
+    @Test
     void aLockedPdfAsksForOneWithoutAPassword() throws Exception {
         Path file = folder.resolve("locked.pdf");
         try (PDDocument pdf = new PDDocument()) {

@@ -19,7 +19,14 @@ interface BatchRows {
     record FileRow(
             long id, long batchId, String name, String sha256, long bytes, int pages, String rejected, String origin) {}
 
-    record PageRow(long id, long batchId, int no, long fileId, int filePage, byte[] facts, String rejected) {}
+    /** @param factsVersion how often the page was read */
+    record PageRow(long id, long batchId, int no, long fileId, int filePage, int factsVersion, String rejected) {
+        boolean done() {
+            return factsVersion > 0 || rejected != null;
+        }
+    }
+
+    record FactsRow(long id, int factsVersion, byte[] facts) {}
 
     record DecisionRow(long id, String body, String decidedBy, Instant decidedAt, String state) {}
 
@@ -93,18 +100,22 @@ interface BatchRows {
     void addPage(long batchId, int no, long fileId, int filePage);
 
     @Select(
-            "select id, batch_id, no, file_id, file_page, facts, rejected from page where batch_id = #{batchId} order by no")
+            "select id, batch_id, no, file_id, file_page, facts_version, rejected from page where batch_id = #{batchId} order by no")
     List<PageRow> pages(long batchId);
 
-    @Select("select id, batch_id, no, file_id, file_page, facts, rejected from page"
+    @Select("select id, batch_id, no, file_id, file_page, facts_version, rejected from page"
             + " where file_id = #{fileId} and file_page between #{from} and #{to} order by file_page")
     List<PageRow> filePages(long fileId, int from, int to);
 
-    @Select("select id, batch_id, no, file_id, file_page, facts, rejected from page"
+    @Select("select id, batch_id, no, file_id, file_page, facts_version, rejected from page"
             + " where batch_id = #{batchId} and no = #{no}")
     Optional<PageRow> page(long batchId, int no);
 
-    @Update("update page set facts = #{facts} where id = #{id}")
+    @Select("<script>select id, facts_version, facts from page where id in"
+            + " <foreach collection='ids' item='id' open='(' separator=',' close=')'>#{id}</foreach></script>")
+    List<FactsRow> facts(List<Long> ids);
+
+    @Update("update page set facts = #{facts}, facts_version = facts_version + 1 where id = #{id}")
     void read(long id, byte[] facts);
 
     @Update("update page set rejected = left(#{reason}, 1000) where id = #{id}")

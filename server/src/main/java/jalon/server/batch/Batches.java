@@ -19,7 +19,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -29,6 +29,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Batches as they stand, and what people decide about them. */
 @Service
 public class Batches {
+    private static final int FETCHED_AT_ONCE = 100;
+
     private final BatchRows rows;
     private final StreamLibrary streams;
     private final PageZones zones;
@@ -37,7 +39,7 @@ public class Batches {
     private final People people;
     private final Events events;
 
-    /** Facts of pages by row and by what was read: unzipping a 500-page batch for every key would be felt. */
+    /** Facts of pages by row and reading: fetching and unzipping a 500-page batch for every key would be felt. */
     private final Cache<FactsKey, PageFacts> facts =
             Caffeine.newBuilder().maximumSize(20_000).build();
 
@@ -81,21 +83,32 @@ public class Batches {
 
     /** What was seen on each page that could be read, by page number. */
     public Map<Integer, PageFacts> facts(Batch batch) {
-        Map<Integer, PageFacts> all = new TreeMap<>();
-        for (BatchRows.PageRow row : rows.pages(batch.id())) {
-            if (row.facts() != null) {
-                all.put(row.no(), facts(row));
+        List<BatchRows.PageRow> pages = rows.pages(batch.id()).stream()
+                .filter(p -> p.factsVersion() > 0)
+                .toList();
+        Map<Long, PageFacts> known = new HashMap<>();
+        List<Long> unknown = new ArrayList<>();
+        for (BatchRows.PageRow page : pages) {
+            PageFacts kept = facts.getIfPresent(new FactsKey(page.id(), page.factsVersion()));
+            if (kept == null) {
+                unknown.add(page.id());
+            } else {
+                known.put(page.id(), kept);
             }
         }
+        for (int from = 0; from < unknown.size(); from += FETCHED_AT_ONCE) {
+            for (var row : rows.facts(unknown.subList(from, Math.min(unknown.size(), from + FETCHED_AT_ONCE)))) {
+                PageFacts read = FactsCodec.read(row.facts());
+                facts.put(new FactsKey(row.id(), row.factsVersion()), read);
+                known.put(row.id(), read);
+            }
+        }
+        Map<Integer, PageFacts> all = new TreeMap<>();
+        pages.forEach(p -> all.put(p.no(), known.get(p.id())));
         return all;
     }
 
     private record FactsKey(long row, int version) {}
-
-    private PageFacts facts(BatchRows.PageRow row) {
-        // Facts change when a page is turned and read again; their bytes are their version.
-        return facts.get(new FactsKey(row.id(), Arrays.hashCode(row.facts())), key -> FactsCodec.read(row.facts()));
-    }
 
     public List<Decided> decisions(Batch batch) {
         return rows.decisions(batch.id()).stream()

@@ -40,7 +40,7 @@ public class ReadWork {
         try (var files = new ReceivedFiles(p -> null);
                 TextReader reader = readers.borrow(language)) {
             for (BatchRows.PageRow page : pages) {
-                if (!again && (page.facts() != null || page.rejected() != null)) {
+                if (!again && page.done()) {
                     continue;
                 }
                 var origin = new ReadPage.Origin(page.no(), file.name(), page.filePage(), file.sha256());
