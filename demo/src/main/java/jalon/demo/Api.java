@@ -46,12 +46,16 @@ public final class Api {
     }
 
     public JsonNode upload(String path, Path file) throws IOException, InterruptedException {
+        return upload(path, file.getFileName().toString(), Files.readAllBytes(file));
+    }
+
+    public JsonNode upload(String path, String name, byte[] content) throws IOException, InterruptedException {
         String boundary = "jalon-demo-7d1f";
         var body = new ByteArrayOutputStream();
-        body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\""
-                        + file.getFileName() + "\"\r\nContent-Type: application/octet-stream\r\n\r\n")
+        body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name
+                        + "\"\r\nContent-Type: application/octet-stream\r\n\r\n")
                 .getBytes(StandardCharsets.UTF_8));
-        body.writeBytes(Files.readAllBytes(file));
+        body.writeBytes(content);
         body.writeBytes(("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
         return send(
                 path,

@@ -7,65 +7,21 @@ import static org.awaitility.Awaitility.await;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
-import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.test.context.SpringBootTest;
-import org.springframework.boot.test.web.server.LocalServerPort;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-class ServerTest {
-    @TempDir
-    static Path data;
-
-    @TempDir
-    Path scans;
-
-    @LocalServerPort
-    int port;
-
-    private Api operator;
-
-    @DynamicPropertySource
-    static void settings(DynamicPropertyRegistry settings) throws IOException {
-        Path copier = Files.createDirectories(data.resolve("copier"));
-        String database = TestDatabase.fresh();
-        settings.add("spring.datasource.url", () -> database);
-        settings.add("jalon.data", () -> data.resolve("data").toString());
-        settings.add("jalon.setup", () -> "../demo");
-        settings.add("jalon.watched[0].folder", copier::toString);
-        settings.add("jalon.watched[0].stream", () -> "dues-letters");
-        settings.add("jalon.watched[0].every", () -> "150ms");
-    }
-
-    @BeforeEach
-    void signIn() throws Exception {
-        operator = api("m.tarrow", "merrow-operator");
-    }
-
-    private Api api(String name, String password) throws Exception {
-        Api api = new Api("http://127.0.0.1:" + port);
-        api.signIn(name, password);
-        return api;
-    }
-
+class ServerTest extends ServerCase {
     @Test
     void fromUploadToFoundAgain() throws Exception {
         var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 3, 41);
@@ -100,7 +56,7 @@ class ServerTest {
         assertThat(ledger.get("filed").asInt()).isEqualTo(ledger.get("received").asInt());
         assertThat(plan.get("sentence").asString())
                 .isEqualTo(stack.pages() + " pages received = " + stack.pages() + " filed + 0 open");
-        try (var filed = Files.walk(data.resolve("data/filed/accounts"))) {
+        try (var filed = Files.walk(DATA.resolve("data/filed/accounts"))) {
             assertThat(filed.filter(f -> f.toString().endsWith(".pdf"))).hasSize(3);
         }
         assertThatThrownBy(() ->
@@ -143,7 +99,7 @@ class ServerTest {
 
     @Test
     void aWatchedFolderIsEmptiedIntoBatchesAndWhatCannotBeReadIsMovedAside() throws Exception {
-        Path copier = data.resolve("copier");
+        Path copier = DATA.resolve("copier");
         Path letter =
                 Paper.duesLetters(scans, Harbour.portMerrow(), 1, 47).files().get(0);
         Files.copy(letter, copier.resolve("from the copier.jpg"));
@@ -201,74 +157,5 @@ class ServerTest {
         assertThat(published)
                 .as("copy server/target/openapi.json to docs/openapi.json")
                 .isEqualTo(running);
-    }
-
-    private String bring(String stream, List<Path> files) throws Exception {
-        String no = operator.post("/api/batches", Map.of("stream", stream))
-                .get("no")
-                .asString();
-        for (Path file : files) {
-            operator.upload("/api/batches/" + no + "/files", file);
-        }
-        operator.post("/api/batches/" + no + "/arrived", Map.of());
-        await().atMost(Duration.ofSeconds(90))
-                .until(() -> !operator.get("/api/batches/" + no)
-                        .get("stage")
-                        .asString()
-                        .equals("intake"));
-        return no;
-    }
-
-    private void awaitStage(String no, String stage) {
-        await().atMost(Duration.ofSeconds(60))
-                .until(() -> operator.get("/api/batches/" + no)
-                        .get("stage")
-                        .asString()
-                        .equals(stage));
-    }
-
-    private void settle(String no, JsonNode document, String field, String value) throws Exception {
-        Map<String, Object> settle = new LinkedHashMap<>();
-        settle.put("act", "settle");
-        settle.put("page", document.get("pages").get(0).asInt());
-        settle.put("field", field);
-        settle.put("value", value);
-        operator.post("/api/batches/" + no + "/decisions", settle);
-    }
-
-    private void settleTheRest(String no, Paper.Stack stack) throws Exception {
-        for (JsonNode document :
-                operator.get("/api/batches/" + no + "?fields=true").get("documents")) {
-            var truth = stack.documents().get(document.get("no").asInt() - 1).fields();
-            for (var field : document.get("fields").properties()) {
-                if (List.of("doubtful", "wrong", "empty")
-                        .contains(field.getValue().get("state").asString())) {
-                    settle(no, document, field.getKey(), truth.get(field.getKey()));
-                }
-            }
-        }
-    }
-
-    private int lastFirstPage(String no) throws Exception {
-        JsonNode documents = operator.get("/api/batches/" + no).get("documents");
-        return documents.get(documents.size() - 1).get("pages").get(0).asInt();
-    }
-
-    private JsonNode page(String no, int page) throws Exception {
-        return operator.get("/api/batches/" + no).get("pages").get(page - 1);
-    }
-
-    private List<String> found(String words) throws Exception {
-        List<String> batches = new ArrayList<>();
-        operator.get("/api/archive?q=" + java.net.URLEncoder.encode(words, StandardCharsets.UTF_8))
-                .get("found")
-                .forEach(d -> batches.add(d.get("batch").asString()));
-        return batches;
-    }
-
-    private int status(HttpClient client, String path) throws Exception {
-        var request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
-                .build();
-        return client.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
     }
 }

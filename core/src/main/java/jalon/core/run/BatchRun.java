@@ -30,9 +30,20 @@ public final class BatchRun {
     private final Map<String, Register> registers;
     private final ZoneReader zones;
     private final LocalDate today;
+    private final IndexMemory memory;
 
     /** @param today for checks against dates */
     public BatchRun(StreamDefinition stream, Map<String, Register> registers, ZoneReader zones, LocalDate today) {
+        this(stream, registers, zones, today, IndexMemory.NONE);
+    }
+
+    public BatchRun(
+            StreamDefinition stream,
+            Map<String, Register> registers,
+            ZoneReader zones,
+            LocalDate today,
+            IndexMemory memory) {
+        this.memory = memory;
         this.stream = stream;
         this.registers = registers;
         this.zones = zones;
@@ -119,7 +130,10 @@ public final class BatchRun {
             DocumentType definition = stream.type(type.type()).orElseThrow();
             Optional<PageFacts> separator = Optional.ofNullable(draft.separator).map(byNo::get);
             Document document = new Document(draft.pages.stream().map(byNo::get).toList(), separator);
-            fields = Indexer.index(definition, document, zones, registers, today, settled(definition, draft, desk));
+            Map<String, FieldValue> settled = settled(definition, draft, desk);
+            fields = memory.fields(
+                    new IndexMemory.Key(definition, document, settled, registers, today),
+                    () -> Indexer.index(definition, document, zones, registers, today, settled));
         }
         return new BatchView.DocumentView(draft.no, List.copyOf(draft.pages), draft.separator, stake, type, fields);
     }

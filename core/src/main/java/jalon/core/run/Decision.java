@@ -19,27 +19,70 @@ import java.util.List;
     @JsonSubTypes.Type(value = Decision.Settle.class, name = "settle")
 })
 public sealed interface Decision {
+    /** Numbers of the pages it speaks of. */
+    List<Integer> named();
+
     /** A document begins with this page. */
-    record PlantStake(int page) implements Decision {}
+    record PlantStake(int page) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
+        }
+    }
 
     /** No document begins here: it joins the one before. */
-    record LiftStake(int page) implements Decision {}
+    record LiftStake(int page) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
+        }
+    }
 
     /** The stake before this page was looked at and is right. */
-    record ConfirmStake(int page) implements Decision {}
+    record ConfirmStake(int page) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
+        }
+    }
 
     /** @param before the page they come to stand before, or 0 for the end of the batch */
-    record MovePages(List<Integer> pages, int before) implements Decision {}
+    record MovePages(List<Integer> pages, int before) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return pages == null ? List.of() : pages;
+        }
+    }
 
-    record SetAside(List<Integer> pages) implements Decision {}
+    record SetAside(List<Integer> pages) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return pages == null ? List.of() : pages;
+        }
+    }
 
-    record PutBack(List<Integer> pages) implements Decision {}
+    record PutBack(List<Integer> pages) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return pages == null ? List.of() : pages;
+        }
+    }
 
     /** @param rotation the clockwise turn of the received image that makes the page upright: 0, 90, 180 or 270 */
-    record Turn(int page, int rotation) implements Decision {}
+    record Turn(int page, int rotation) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
+        }
+    }
 
     /** The document that holds this page is of this type. */
-    record NameType(int page, String type) implements Decision {}
+    record NameType(int page, String type) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
+        }
+    }
 
     /**
      * The value of a field of the document that holds {@code page}.
@@ -47,5 +90,10 @@ public sealed interface Decision {
      * @param value null or blank: not on the document
      * @param valuePage where it stands, 0 when typed from elsewhere
      */
-    record Settle(int page, String field, String value, int valuePage, Box box) implements Decision {}
+    record Settle(int page, String field, String value, int valuePage, Box box) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
+        }
+    }
 }

@@ -1,5 +1,6 @@
 package jalon.server.batch;
 
+import jalon.core.run.BatchView;
 import jalon.server.NotPossible;
 import java.time.Instant;
 import org.springframework.stereotype.Component;
@@ -18,8 +19,9 @@ public class BatchFiling {
         return rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
     }
 
-    /** Nothing about the batch can be changed from now on. */
-    public void begin(long batchId, String who, Instant now) {
+    /** Nothing about the batch can be changed from now on, and it stays what it is seen as now. */
+    public void begin(long batchId, BatchView view, String who, Instant now) {
+        rows.keepFiledView(batchId, FactsCodec.write(view));
         rows.moveTo(batchId, Stage.filing, now);
         rows.takenBy(batchId, who);
         rows.filed(batchId, now);

@@ -28,6 +28,9 @@ interface BatchRows {
 
     record FactsRow(long id, int factsVersion, byte[] facts) {}
 
+    /** A record, since the mapper takes a bare array for many rows. */
+    record FiledView(byte[] body) {}
+
     record DecisionRow(long id, String body, String decidedBy, Instant decidedAt, String state) {}
 
     /** @param pages received, @param waiting not read yet */
@@ -68,6 +71,12 @@ interface BatchRows {
 
     @Update("update batch set filed_at = #{now} where id = #{id}")
     void filed(long id, Instant now);
+
+    @Insert("insert into filed_view (batch_id, body) values (#{id}, #{body})")
+    void keepFiledView(long id, byte[] body);
+
+    @Select("select body from filed_view where batch_id = #{id}")
+    FiledView filedView(long id);
 
     @Insert("insert into received_file (batch_id, name, sha256, bytes, pages, rejected, received_at, origin)"
             + " values (#{batchId}, left(#{name}, 400), #{sha256}, #{bytes}, #{pages}, #{rejected}, #{now}, #{origin})")

@@ -2,11 +2,13 @@ package jalon.server.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import jalon.core.index.FieldValue;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
 import jalon.core.run.Decision;
+import jalon.core.run.IndexMemory;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.NotPossible;
 import jalon.server.people.ActivityLog;
@@ -42,6 +44,12 @@ public class Batches {
     /** Facts of pages by row and reading: fetching and unzipping a 500-page batch for every key would be felt. */
     private final Cache<FactsKey, PageFacts> facts =
             Caffeine.newBuilder().maximumSize(20_000).build();
+
+    private final Cache<IndexMemory.Key, Map<String, FieldValue>> indexed =
+            Caffeine.newBuilder().maximumSize(10_000).build();
+
+    private final Cache<Long, BatchView> filed =
+            Caffeine.newBuilder().maximumSize(100).build();
 
     private final Cache<String, String> names = Caffeine.newBuilder()
             .maximumSize(1_000)
@@ -98,7 +106,7 @@ public class Batches {
         }
         for (int from = 0; from < unknown.size(); from += FETCHED_AT_ONCE) {
             for (var row : rows.facts(unknown.subList(from, Math.min(unknown.size(), from + FETCHED_AT_ONCE)))) {
-                PageFacts read = FactsCodec.read(row.facts());
+                PageFacts read = FactsCodec.read(row.facts(), PageFacts.class);
                 facts.put(new FactsKey(row.id(), row.factsVersion()), read);
                 known.put(row.id(), read);
             }
@@ -122,11 +130,23 @@ public class Batches {
         return names.get(signIn, s -> people.find(s).map(Person::name).orElse(s));
     }
 
-    /** @param fields whether the fields are wanted too, or only the cut */
+    /**
+     * The batch as cut, sorted and indexed now; once filing has begun, as it was then.
+     *
+     * @param fields whether the fields are wanted too, or only the cut
+     */
     public BatchView view(Batch batch, boolean fields) {
+        if (batch.filedAt() != null) {
+            return filed.get(
+                    batch.id(), id -> FactsCodec.read(rows.filedView(id).body(), BatchView.class));
+        }
         List<PageFacts> pages = List.copyOf(facts(batch).values());
         var run = new BatchRun(
-                stream(batch), streams.registers(), zones.in(stream(batch).language()), LocalDate.now(ZoneOffset.UTC));
+                stream(batch),
+                streams.registers(),
+                zones.in(stream(batch).language()),
+                LocalDate.now(ZoneOffset.UTC),
+                (key, work) -> indexed.get(key, k -> work.get()));
         List<Decided> decisions = decisions(batch);
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
     }
@@ -151,6 +171,14 @@ public class Batches {
     }
 
     private void check(Batch batch, Decision decision) {
+        if (decision.named().isEmpty()) {
+            throw NotPossible.input("Say which pages are meant.");
+        }
+        for (Integer page : decision.named()) {
+            if (page == null || rows.page(batch.id(), page).isEmpty()) {
+                throw NotPossible.input("Batch " + batch.no() + " has no page " + page + ".");
+            }
+        }
         if (decision instanceof Decision.NameType t
                 && stream(batch).type(t.type()).isEmpty()) {
             throw NotPossible.input("This stream has no document type \"" + t.type() + "\".");

@@ -12,23 +12,27 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Page facts and decisions as they lie in the database. */
 final class FactsCodec {
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .disable(tools.jackson.databind.DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .disable(tools.jackson.databind.DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
 
     private FactsCodec() {}
 
-    static byte[] write(PageFacts facts) {
+    /** @param what {@link PageFacts} or a {@link jalon.core.run.BatchView} */
+    static byte[] write(Record what) {
         var bytes = new ByteArrayOutputStream();
         try (var gzip = new GZIPOutputStream(bytes)) {
-            gzip.write(JSON.writeValueAsBytes(facts));
+            gzip.write(JSON.writeValueAsBytes(what));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return bytes.toByteArray();
     }
 
-    static PageFacts read(byte[] bytes) {
+    static <T extends Record> T read(byte[] bytes, Class<T> type) {
         try (var gzip = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
-            return JSON.readValue(gzip.readAllBytes(), PageFacts.class);
+            return JSON.readValue(gzip.readAllBytes(), type);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

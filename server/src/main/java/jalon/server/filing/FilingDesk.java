@@ -10,6 +10,7 @@ import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.Batches;
 import jalon.server.batch.Events;
+import jalon.server.batch.Stage;
 import jalon.server.batch.WorkQueue;
 import jalon.server.people.ActivityLog;
 import java.time.Instant;
@@ -138,6 +139,9 @@ public class FilingDesk {
         if (batch.filedAt() != null) {
             throw NotPossible.now("Batch " + no + " is being filed already.");
         }
+        if (batch.stage() == Stage.intake) {
+            throw NotPossible.now("Batch " + no + " is still being read; file it when all its pages are here.");
+        }
         BatchView view = batches.view(batch, true);
         if (view.cutDoubts() > 0 || view.fieldDoubts() > 0) {
             throw NotPossible.now("Batch " + no + " still has " + view.cutDoubts() + " doubts in its pages and "
@@ -148,7 +152,7 @@ public class FilingDesk {
             throw NotPossible.now("Stream " + stream.title() + " has no destination; give it one.");
         }
         Instant now = Batches.now();
-        marks.begin(batch.id(), who, now);
+        marks.begin(batch.id(), view, who, now);
         for (Filing.Planned p : Filing.plan(stream, batch.no(), view, now)) {
             rows.plan(batch.id(), p.document(), p.destination().destination(), String.join("/", p.folders()), p.name());
         }

@@ -1,0 +1,145 @@
+package jalon.server;
+
+import static org.awaitility.Awaitility.await;
+
+import jalon.demo.Api;
+import jalon.demo.Paper;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import tools.jackson.databind.JsonNode;
+
+/** A running server with the demo's streams and people; classes that extend this share one. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
+abstract class ServerCase {
+    /** Of the server, which outlives a test class. */
+    static final Path DATA = folder();
+
+    @TempDir
+    Path scans;
+
+    @LocalServerPort
+    int port;
+
+    Api operator;
+
+    @DynamicPropertySource
+    static void settings(DynamicPropertyRegistry settings) throws IOException {
+        Path copier = Files.createDirectories(DATA.resolve("copier"));
+        String database = TestDatabase.fresh();
+        settings.add("spring.datasource.url", () -> database);
+        settings.add("jalon.data", () -> DATA.resolve("data").toString());
+        settings.add("jalon.setup", () -> "../demo");
+        settings.add("jalon.watched[0].folder", copier::toString);
+        settings.add("jalon.watched[0].stream", () -> "dues-letters");
+        settings.add("jalon.watched[0].every", () -> "150ms");
+    }
+
+    private static Path folder() {
+        try {
+            return Files.createTempDirectory(Path.of("target"), "server-case");
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    @BeforeEach
+    void signIn() throws Exception {
+        operator = api("m.tarrow", "merrow-operator");
+    }
+
+    Api api(String name, String password) throws Exception {
+        Api api = new Api("http://127.0.0.1:" + port);
+        api.signIn(name, password);
+        return api;
+    }
+
+    String bring(String stream, List<Path> files) throws Exception {
+        String no = operator.post("/api/batches", Map.of("stream", stream))
+                .get("no")
+                .asString();
+        for (Path file : files) {
+            operator.upload("/api/batches/" + no + "/files", file);
+        }
+        operator.post("/api/batches/" + no + "/arrived", Map.of());
+        leftIntake(no);
+        return no;
+    }
+
+    void leftIntake(String no) {
+        await().atMost(Duration.ofSeconds(90))
+                .until(() -> !operator.get("/api/batches/" + no)
+                        .get("stage")
+                        .asString()
+                        .equals("intake"));
+    }
+
+    void awaitStage(String no, String stage) {
+        await().atMost(Duration.ofSeconds(60))
+                .until(() -> operator.get("/api/batches/" + no)
+                        .get("stage")
+                        .asString()
+                        .equals(stage));
+    }
+
+    void settle(String no, JsonNode document, String field, String value) throws Exception {
+        Map<String, Object> settle = new LinkedHashMap<>();
+        settle.put("act", "settle");
+        settle.put("page", document.get("pages").get(0).asInt());
+        settle.put("field", field);
+        settle.put("value", value);
+        operator.post("/api/batches/" + no + "/decisions", settle);
+    }
+
+    void settleTheRest(String no, Paper.Stack stack) throws Exception {
+        for (JsonNode document :
+                operator.get("/api/batches/" + no + "?fields=true").get("documents")) {
+            var truth = stack.documents().get(document.get("no").asInt() - 1).fields();
+            for (var field : document.get("fields").properties()) {
+                if (List.of("doubtful", "wrong", "empty")
+                        .contains(field.getValue().get("state").asString())) {
+                    settle(no, document, field.getKey(), truth.get(field.getKey()));
+                }
+            }
+        }
+    }
+
+    int lastFirstPage(String no) throws Exception {
+        JsonNode documents = operator.get("/api/batches/" + no).get("documents");
+        return documents.get(documents.size() - 1).get("pages").get(0).asInt();
+    }
+
+    JsonNode page(String no, int page) throws Exception {
+        return operator.get("/api/batches/" + no).get("pages").get(page - 1);
+    }
+
+    List<String> found(String words) throws Exception {
+        List<String> batches = new ArrayList<>();
+        operator.get("/api/archive?q=" + java.net.URLEncoder.encode(words, StandardCharsets.UTF_8))
+                .get("found")
+                .forEach(d -> batches.add(d.get("batch").asString()));
+        return batches;
+    }
+
+    int status(HttpClient client, String path) throws Exception {
+        var request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                .build();
+        return client.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
+    }
+}
