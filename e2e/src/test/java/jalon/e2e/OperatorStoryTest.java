@@ -3,80 +3,23 @@ package jalon.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
-import jalon.server.JalonServer;
-import jalon.server.TestDatabase;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.SpringApplication;
-import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 
 /** The whole path as an operator goes it, by keyboard: from a scanned stack to a document found again. */
-class OperatorStoryTest {
-    private static final LocatorAssertions.IsVisibleOptions WHILE_READING =
-            new LocatorAssertions.IsVisibleOptions().setTimeout(120_000);
-
-    @TempDir
-    static Path folder;
-
-    private static ServletWebServerApplicationContext server;
-    private static Playwright playwright;
-    private static Browser browser;
-
-    @BeforeAll
-    static void start() {
-        server = (ServletWebServerApplicationContext) SpringApplication.run(
-                JalonServer.class,
-                "--server.port=0",
-                "--spring.datasource.url=" + TestDatabase.fresh(),
-                "--jalon.data=" + folder.resolve("data"),
-                "--jalon.setup=../demo");
-        playwright = Playwright.create(
-                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setChromiumSandbox(false)
-                        .setArgs(List.of(
-                                "--disable-gpu",
-                                "--disable-quic",
-                                "--disable-dev-shm-usage",
-                                "--no-first-run",
-                                "--disable-background-networking",
-                                "--disable-component-update",
-                                "--disable-sync")));
-    }
-
-    @AfterAll
-    static void stop() {
-        playwright.close();
-        server.close();
-    }
-
+class OperatorStoryTest extends InTheBrowser {
     @Test
     void fromAStackOfPaperToADocumentFoundAgain() throws Exception {
         Paper.Stack stack = Paper.duesLetters(folder, Harbour.portMerrow(), 4, 61);
         Path rotten = Files.writeString(folder.resolve("rotten.tif"), "II*\0");
-        Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))
-                .newPage();
-        List<String> problems = new ArrayList<>();
-        page.onPageError(problems::add);
-        page.navigate("http://127.0.0.1:" + server.getWebServer().getPort() + "/");
+        Page page = newPage();
 
         page.fill("input[name=username]", "m.tarrow");
         page.fill("input[name=password]", "wrong");

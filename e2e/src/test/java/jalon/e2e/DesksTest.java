@@ -1,0 +1,99 @@
+package jalon.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import jalon.demo.Api;
+import jalon.demo.Harbour;
+import jalon.demo.Paper;
+import java.nio.file.Files;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What is done with the mouse at the desks, and what others see of it. */
+class DesksTest extends InTheBrowser {
+    @Test
+    void aPageIsDraggedBeforeAnotherAndTheMoveIsUndone() throws Exception {
+        var stack = Paper.duesLetters(folder("moved"), Harbour.portMerrow(), 3, 83);
+        Api api = api();
+        String no = bring(api, stack.stream(), stack.files());
+        Page page = signedIn("m.tarrow", "merrow-operator");
+        page.navigate(address() + "/desk/batches/" + no + "/pages");
+        Locator cells = page.locator(".strip .cell");
+        assertThat(cells).hasCount(stack.pages());
+        cells.nth(2).dragTo(cells.nth(0));
+        assertThat(cells.nth(0).locator(".foot .mono")).hasText("3");
+        assertThat(order(api, no)).startsWith(3, 1, 2);
+        page.keyboard().press("z");
+        assertThat(cells.nth(0).locator(".foot .mono")).hasText("1");
+        assertThat(order(api, no)).startsWith(1, 2, 3);
+        assertThat(problems).isEmpty();
+    }
+
+    @Test
+    void aBoxDraggedOnThePaperIsReadIntoTheCurrentField() throws Exception {
+        var stack = Paper.duesLetters(folder("read"), Harbour.portMerrow(), 3, 61);
+        Api api = api();
+        String no = bring(api, stack.stream(), stack.files());
+        Page page = signedIn("m.tarrow", "merrow-operator");
+        page.navigate(address() + "/desk/batches/" + no + "/index");
+        Locator value = page.locator(".field.current input.value");
+        assertThat(value).isFocused();
+        value.fill("");
+        Locator first = page.locator("rect.word").nth(1);
+        first.scrollIntoViewIfNeeded();
+        BoundingBox word = first.boundingBox();
+        page.mouse().move(word.x - 6, word.y - 5);
+        page.mouse().down();
+        page.mouse().move(word.x + word.width / 2, word.y + word.height / 2);
+        page.mouse().move(word.x + word.width + 6, word.y + word.height + 5);
+        page.mouse().up();
+        page.waitForCondition(() -> !value.inputValue().isBlank());
+        assertThat(value).isFocused();
+        assertThat(problems).isEmpty();
+    }
+
+    @Test
+    void aLongBatchShowsOnlyWhatIsInSightAndMovesByKey() throws Exception {
+        var stack = Paper.duesLetters(folder("long"), Harbour.portMerrow(), 10, 85);
+        Api api = api();
+        String no = bring(api, stack.stream(), stack.files());
+        Page page = signedIn("m.tarrow", "merrow-operator");
+        page.navigate(address() + "/desk/batches/" + no + "/pages");
+        Locator cells = page.locator(".strip .cell");
+        assertThat(cells.first()).isVisible();
+        assertThat(cells.count()).as("cells in the document").isLessThanOrEqualTo(stack.pages());
+        for (int i = 1; i < stack.pages(); i++) {
+            page.keyboard().press("ArrowRight");
+        }
+        Locator current = page.locator(".strip .cell.current");
+        assertThat(current.locator(".foot .mono")).hasText(Integer.toString(stack.pages()));
+        assertThat(current).isInViewport();
+        assertThat(problems).isEmpty();
+    }
+
+    @Test
+    void aReaderSeesTheArchiveAndNothingElse() {
+        Page page = signedIn("i.ravenel", "merrow-reader");
+        assertThat(page.locator("nav")).containsText("Archive");
+        assertThat(page.locator("nav")).not().containsText("Intake");
+        page.navigate(address() + "/desk/intake");
+        assertThat(page.locator("input[type=file]")).hasCount(0);
+    }
+
+    private static java.nio.file.Path folder(String name) throws Exception {
+        return Files.createDirectories(folder.resolve(name));
+    }
+
+    private static List<Integer> order(Api api, String no) throws Exception {
+        List<Integer> all = new java.util.ArrayList<>();
+        for (JsonNode p : api.get("/api/batches/" + no).get("pages")) {
+            all.add(p.get("no").asInt());
+        }
+        return all;
+    }
+}

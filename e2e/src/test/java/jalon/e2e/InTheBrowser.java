@@ -1,0 +1,115 @@
+package jalon.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import jalon.demo.Api;
+import jalon.server.JalonServer;
+import jalon.server.TestDatabase;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.awaitility.Awaitility;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+
+/** A running Jalon with the demo's streams, and a browser in front of it. */
+abstract class InTheBrowser {
+    static final LocatorAssertions.IsVisibleOptions WHILE_READING =
+            new LocatorAssertions.IsVisibleOptions().setTimeout(120_000);
+
+    @TempDir
+    static Path folder;
+
+    private static ServletWebServerApplicationContext server;
+    private static Playwright playwright;
+    private static Browser browser;
+
+    /** What went wrong inside the pages opened. */
+    final List<String> problems = new ArrayList<>();
+
+    @BeforeAll
+    static void start() {
+        server = (ServletWebServerApplicationContext) SpringApplication.run(
+                JalonServer.class,
+                "--server.port=0",
+                "--spring.datasource.url=" + TestDatabase.fresh(),
+                "--jalon.data=" + folder.resolve("data"),
+                "--jalon.setup=../demo");
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setChromiumSandbox(false)
+                        .setArgs(List.of(
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--disable-dev-shm-usage",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
+    }
+
+    @AfterAll
+    static void stop() {
+        playwright.close();
+        server.close();
+    }
+
+    @BeforeEach
+    void forget() {
+        problems.clear();
+    }
+
+    static String address() {
+        return "http://127.0.0.1:" + server.getWebServer().getPort();
+    }
+
+    Page newPage() {
+        Page page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))
+                .newPage();
+        page.onPageError(problems::add);
+        page.navigate(address() + "/");
+        return page;
+    }
+
+    Page signedIn(String name, String password) {
+        Page page = newPage();
+        page.fill("input[name=username]", name);
+        page.fill("input[name=password]", password);
+        page.keyboard().press("Enter");
+        page.locator("nav").waitFor();
+        return page;
+    }
+
+    static Api api() throws IOException, InterruptedException {
+        Api api = new Api(address());
+        api.signIn("m.tarrow", "merrow-operator");
+        return api;
+    }
+
+    /** Brings a batch in through the API and waits until it was read. */
+    static String bring(Api api, String stream, List<Path> files) throws IOException, InterruptedException {
+        String no = api.post("/api/batches", Map.of("stream", stream)).get("no").asString();
+        for (Path file : files) {
+            api.upload("/api/batches/" + no + "/files", file);
+        }
+        api.post("/api/batches/" + no + "/arrived", Map.of());
+        Awaitility.await()
+                .atMost(java.time.Duration.ofSeconds(120))
+                .until(() ->
+                        !api.get("/api/batches/" + no).get("stage").asString().equals("intake"));
+        return no;
+    }
+}
