@@ -1,7 +1,9 @@
 package jalon.core.index;
 
 import jalon.core.read.PageFacts;
+import jalon.core.stream.Finder;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -9,5 +11,11 @@ import java.util.Optional;
  *
  * @param pages in order, at least one
  * @param separator the dropped sheet before them, if there was one
+ * @param inherited what is known of its batch
  */
-public record Document(List<PageFacts> pages, Optional<PageFacts> separator) {}
+public record Document(
+        List<PageFacts> pages, Optional<PageFacts> separator, Map<Finder.Inherited.From, String> inherited) {
+    public Document(List<PageFacts> pages, Optional<PageFacts> separator) {
+        this(pages, separator, Map.of());
+    }
+}

@@ -38,6 +38,9 @@ final class Finders {
             return shape(shape);
         } else if (finder instanceof Finder.ByLabel label) {
             return label(label);
+        } else if (finder instanceof Finder.Inherited inherited) {
+            String value = document.inherited().get(inherited.from());
+            return value == null || value.isBlank() ? List.of() : List.of(Reading.of(value, 1, 0, null, "inherited"));
         } else if (finder instanceof Finder.Fixed fixed) {
             return List.of(Reading.of(fixed.value(), 1, 0, null, "fixed"));
         }

@@ -9,6 +9,7 @@ import jalon.core.index.ZoneReader;
 import jalon.core.read.PageFacts;
 import jalon.core.sort.Sorted;
 import jalon.core.sort.Sorter;
+import jalon.core.split.BatchHeader;
 import jalon.core.split.Cutter;
 import jalon.core.stream.Field;
 import jalon.core.stream.StreamDefinition;
@@ -31,10 +32,11 @@ public final class BatchRun {
     private final ZoneReader zones;
     private final LocalDate today;
     private final IndexMemory memory;
+    private final About about;
 
     /** @param today for checks against dates */
     public BatchRun(StreamDefinition stream, Map<String, Register> registers, ZoneReader zones, LocalDate today) {
-        this(stream, registers, zones, today, IndexMemory.NONE);
+        this(stream, registers, zones, today, About.NOTHING, IndexMemory.NONE);
     }
 
     public BatchRun(
@@ -42,7 +44,9 @@ public final class BatchRun {
             Map<String, Register> registers,
             ZoneReader zones,
             LocalDate today,
+            About about,
             IndexMemory memory) {
+        this.about = about;
         this.memory = memory;
         this.stream = stream;
         this.registers = registers;
@@ -72,7 +76,35 @@ public final class BatchRun {
         for (Draft draft : drafts) {
             documents.add(document(draft, desk, byNo, fields));
         }
-        return new BatchView(List.copyOf(pages), documents, ledger(pages));
+        return new BatchView(
+                List.copyOf(pages), documents, ledger(pages), desk.gaps(), counts(received, documents.size(), desk));
+    }
+
+    private BatchView.Counts counts(List<PageFacts> received, int documents, Desk desk) {
+        List<BatchHeader> headers =
+                received.stream().flatMap(p -> BatchHeader.on(p).stream()).toList();
+        Integer pages = about.expectedPages();
+        Integer expectedDocuments = about.expectedDocuments();
+        if (pages == null && headers.stream().anyMatch(h -> h.pages() != null)) {
+            pages = headers.stream()
+                    .mapToInt(h -> h.pages() == null ? 0 : h.pages())
+                    .sum();
+        }
+        if (expectedDocuments == null && headers.stream().anyMatch(h -> h.documents() != null)) {
+            expectedDocuments = headers.stream()
+                    .mapToInt(h -> h.documents() == null ? 0 : h.documents())
+                    .sum();
+        }
+        Decided accepted = desk.countsAccepted();
+        String because =
+                accepted != null && accepted.decision() instanceof Decision.AcceptCounts a ? a.because() : null;
+        return new BatchView.Counts(
+                pages,
+                received.size() - headers.size(),
+                expectedDocuments,
+                documents,
+                accepted == null ? null : accepted.by(),
+                because);
     }
 
     private static final class Draft {
@@ -129,7 +161,8 @@ public final class BatchRun {
         if (withFields) {
             DocumentType definition = stream.type(type.type()).orElseThrow();
             Optional<PageFacts> separator = Optional.ofNullable(draft.separator).map(byNo::get);
-            Document document = new Document(draft.pages.stream().map(byNo::get).toList(), separator);
+            Document document =
+                    new Document(draft.pages.stream().map(byNo::get).toList(), separator, about.inherited());
             Map<String, FieldValue> settled = settled(definition, draft, desk);
             fields = memory.fields(
                     new IndexMemory.Key(definition, document, settled, registers, today),

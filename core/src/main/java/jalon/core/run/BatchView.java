@@ -12,7 +12,41 @@ import java.util.Map;
  *
  * @param pages in reading order
  */
-public record BatchView(List<PageView> pages, List<DocumentView> documents, Ledger ledger) {
+public record BatchView(
+        List<PageView> pages, List<DocumentView> documents, Ledger ledger, List<Gap> gaps, Counts counts) {
+    public BatchView {
+        gaps = gaps == null ? List.of() : List.copyOf(gaps);
+    }
+
+    /**
+     * A place kept for a page or sheet to come.
+     *
+     * @param page what is missing comes after this one
+     * @param waivedBecause why it will not come; null while open or when it came
+     * @param by who opened or closed it last; null for a placeholder sheet nobody has dealt with
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Gap(int page, String note, boolean open, String waivedBecause, String by) {}
+
+    /**
+     * Expected counts against what arrived; null where nobody said.
+     *
+     * @param pages images that arrived, without batch header sheets
+     * @param acceptedBy who let a difference stand, or null
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Counts(
+            Integer expectedPages,
+            int pages,
+            Integer expectedDocuments,
+            int documents,
+            String acceptedBy,
+            String because) {
+        public boolean differ() {
+            return expectedPages != null && expectedPages != pages
+                    || expectedDocuments != null && expectedDocuments != documents;
+        }
+    }
 
     /** What a page is in its batch. */
     public enum Role {
@@ -68,11 +102,14 @@ public record BatchView(List<PageView> pages, List<DocumentView> documents, Ledg
         }
     }
 
-    /** Stakes and types a person should look at. */
+    /** Stakes and types a person should look at, open gaps, and counts that differ. */
     public long cutDoubts() {
-        return documents.stream()
+        long cuts = documents.stream()
                 .mapToLong(d -> (d.stake().doubtful() ? 1 : 0) + (d.type().doubtful() ? 1 : 0))
                 .sum();
+        long open = gaps.stream().filter(Gap::open).count();
+        boolean uncounted = counts != null && counts.differ() && counts.acceptedBy() == null;
+        return cuts + open + (uncounted ? 1 : 0);
     }
 
     public long fieldDoubts() {

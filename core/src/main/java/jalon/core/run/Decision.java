@@ -15,6 +15,9 @@ import java.util.List;
     @JsonSubTypes.Type(value = Decision.SetAside.class, name = "setAside"),
     @JsonSubTypes.Type(value = Decision.PutBack.class, name = "putBack"),
     @JsonSubTypes.Type(value = Decision.Turn.class, name = "turn"),
+    @JsonSubTypes.Type(value = Decision.OpenGap.class, name = "openGap"),
+    @JsonSubTypes.Type(value = Decision.CloseGap.class, name = "closeGap"),
+    @JsonSubTypes.Type(value = Decision.AcceptCounts.class, name = "acceptCounts"),
     @JsonSubTypes.Type(value = Decision.NameType.class, name = "nameType"),
     @JsonSubTypes.Type(value = Decision.Settle.class, name = "settle")
 })
@@ -73,6 +76,34 @@ public sealed interface Decision {
         @Override
         public List<Integer> named() {
             return List.of(page);
+        }
+    }
+
+    /** Something is still to come after this page. */
+    record OpenGap(int page, String note) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
+        }
+    }
+
+    /**
+     * What was to come after this page is here, or will not come.
+     *
+     * @param waivedBecause why it will not come, or null when it is here
+     */
+    record CloseGap(int page, String waivedBecause) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
+        }
+    }
+
+    /** The counts were looked at and are to stay as they are. */
+    record AcceptCounts(String because) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of();
         }
     }
 

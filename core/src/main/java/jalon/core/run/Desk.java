@@ -19,7 +19,9 @@ final class Desk {
     private final List<Integer> order = new ArrayList<>();
     private final Map<Integer, Planted> stakes = new HashMap<>();
     private final Map<Integer, Aside> aside = new HashMap<>();
+    private final Map<Integer, BatchView.Gap> gaps = new LinkedHashMap<>();
     private final Map<Integer, Decided> types = new HashMap<>();
+    private Decided countsAccepted;
     private final Map<Integer, Map<String, Decided>> settled = new LinkedHashMap<>();
 
     /** @param by null for a rule */
@@ -37,6 +39,9 @@ final class Desk {
                 .forEach((page, role) -> aside.put(
                         page,
                         new Aside(role == Cut.Role.BLANK ? BatchView.Role.BLANK : BatchView.Role.SEPARATOR, null)));
+        cut.placeholders()
+                .forEach(page ->
+                        gaps.put(page, new BatchView.Gap(page, "a placeholder sheet stands here", true, null, null)));
     }
 
     List<Integer> order() {
@@ -49,6 +54,15 @@ final class Desk {
 
     Map<Integer, Aside> aside() {
         return aside;
+    }
+
+    List<BatchView.Gap> gaps() {
+        return List.copyOf(gaps.values());
+    }
+
+    /** Who let the counts stand as they are, or null. */
+    Decided countsAccepted() {
+        return countsAccepted;
     }
 
     Map<Integer, Decided> types() {
@@ -81,6 +95,16 @@ final class Desk {
             }
         } else if (d instanceof Decision.PutBack back) {
             back.pages().forEach(aside::remove);
+        } else if (d instanceof Decision.OpenGap open) {
+            if (order.contains(open.page())) {
+                gaps.put(open.page(), new BatchView.Gap(open.page(), open.note(), true, null, decided.by()));
+            }
+        } else if (d instanceof Decision.CloseGap close) {
+            gaps.computeIfPresent(
+                    close.page(),
+                    (page, gap) -> new BatchView.Gap(page, gap.note(), false, close.waivedBecause(), decided.by()));
+        } else if (d instanceof Decision.AcceptCounts) {
+            countsAccepted = decided;
         } else if (d instanceof Decision.NameType type) {
             types.put(type.page(), decided);
         } else if (d instanceof Decision.Settle settle) {

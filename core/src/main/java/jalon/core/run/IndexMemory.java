@@ -59,7 +59,9 @@ public interface IndexMemory {
                     return false;
                 }
             }
-            return today.equals(k.today) && settled.equals(k.settled);
+            return today.equals(k.today)
+                    && document.inherited().equals(k.document.inherited())
+                    && settled.equals(k.settled);
         }
 
         @Override

@@ -8,8 +8,9 @@ import java.util.Map;
  *
  * @param stakes in page order
  * @param outOfFlow pages that are not part of a document, by page number
+ * @param placeholders sheets that stand for something still to come
  */
-public record Cut(List<Stake> stakes, Map<Integer, Role> outOfFlow) {
+public record Cut(List<Stake> stakes, Map<Integer, Role> outOfFlow, List<Integer> placeholders) {
     /** Why a page is out of the flow. */
     public enum Role {
         SEPARATOR,

@@ -1,7 +1,9 @@
 package jalon.core.split;
 
 import jalon.core.evidence.Evidence;
+import jalon.core.mark.Mark;
 import jalon.core.read.PageFacts;
+import jalon.core.stream.Shape;
 import jalon.core.stream.StakeRule;
 import jalon.core.stream.StreamDefinition;
 import java.util.ArrayList;
@@ -21,12 +23,20 @@ public final class Cutter {
         List<StakeSign> signs = stream.cut().rules().stream().map(StakeSign::of).toList();
         List<Stake> stakes = new ArrayList<>();
         Map<Integer, Cut.Role> outOfFlow = new HashMap<>();
+        List<Integer> placeholders = new ArrayList<>();
         boolean staked = false;
         int sinceStake = 0;
         for (int i = 0; i < pages.size(); i++) {
             PageFacts page = pages.get(i);
             if (isBlank(stream, page)) {
                 outOfFlow.put(page.no(), Cut.Role.BLANK);
+                continue;
+            }
+            if (isPlaceholder(stream, page) || BatchHeader.on(page).isPresent()) {
+                outOfFlow.put(page.no(), Cut.Role.SEPARATOR);
+                if (isPlaceholder(stream, page)) {
+                    placeholders.add(page.no());
+                }
                 continue;
             }
             var at = new StakeSign.Place(page, i == 0 ? null : pages.get(i - 1), sinceStake);
@@ -46,7 +56,7 @@ public final class Cutter {
             }
             sinceStake += dropped ? 0 : 1;
         }
-        return new Cut(stakes, outOfFlow);
+        return new Cut(stakes, outOfFlow, placeholders);
     }
 
     private static Stake first(PageFacts page, boolean wholeBatch) {
@@ -62,6 +72,14 @@ public final class Cutter {
                 && page.marks().isEmpty()
                 && page.words().stream()
                         .noneMatch(w -> w.certainty() > 0.4 && w.text().chars().anyMatch(Character::isLetterOrDigit));
+    }
+
+    private static boolean isPlaceholder(StreamDefinition stream, PageFacts page) {
+        String like = stream.pages().placeholder();
+        return like != null
+                && page.marks().stream()
+                        .anyMatch(m ->
+                                m.kind() == Mark.Kind.BARCODE && Shape.of(like).fits(m.value()));
     }
 
     private record Sighted(boolean begins, StakeRule.Sheet sheet, List<Evidence> evidence) {}

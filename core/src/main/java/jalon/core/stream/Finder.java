@@ -14,6 +14,7 @@ import java.util.List;
     @JsonSubTypes.Type(value = Finder.ByShape.class, name = "shape"),
     @JsonSubTypes.Type(value = Finder.ByLabel.class, name = "label"),
     @JsonSubTypes.Type(value = Finder.ByRegister.class, name = "register"),
+    @JsonSubTypes.Type(value = Finder.Inherited.class, name = "inherited"),
     @JsonSubTypes.Type(value = Finder.Fixed.class, name = "fixed")
 })
 public sealed interface Finder {
@@ -103,6 +104,20 @@ public sealed interface Finder {
 
     /** A register row found exactly by another field's value. */
     record ByRegister(String register, String column, String from, String take) implements Finder {}
+
+    /** What is known of the batch: who sent the mail it came in, its subject, the day it was sent, its first file. */
+    record Inherited(From from) implements Finder {
+        public enum From {
+            @JsonProperty("sender")
+            SENDER,
+            @JsonProperty("subject")
+            SUBJECT,
+            @JsonProperty("sentOn")
+            SENT_ON,
+            @JsonProperty("fileName")
+            FILE_NAME
+        }
+    }
 
     /** Always the same value. */
     record Fixed(String value) implements Finder {}

@@ -15,6 +15,7 @@ public record StreamDefinition(
         String stream,
         String title,
         String language,
+        IntakeRules intake,
         PageRules pages,
         CutRules cut,
         List<DocumentType> types,
@@ -22,7 +23,8 @@ public record StreamDefinition(
 
     public StreamDefinition {
         language = language == null ? "eng" : language;
-        pages = pages == null ? new PageRules(null, null) : pages;
+        intake = intake == null ? IntakeRules.USUAL : intake;
+        pages = pages == null ? new PageRules(null, null, null) : pages;
         cut = cut == null ? new CutRules(null, null) : cut;
         types = types == null ? List.of() : List.copyOf(types);
         destinations = destinations == null ? List.of() : List.copyOf(destinations);
@@ -36,8 +38,11 @@ public record StreamDefinition(
         return destinations.stream().filter(d -> d.destination().equals(name)).findFirst();
     }
 
-    /** @param blankInkShare a page with less ink than this and no readable word is blank */
-    public record PageRules(Blank blank, Double blankInkShare) {
+    /**
+     * @param blankInkShare a page with less ink than this and no readable word is blank
+     * @param placeholder {@linkplain Shape shape} of the barcode on a sheet that stands for something to come, or null
+     */
+    public record PageRules(Blank blank, Double blankInkShare, String placeholder) {
         public PageRules {
             blank = blank == null ? Blank.SET_ASIDE : blank;
             blankInkShare = blankInkShare == null ? 0.0004 : blankInkShare;

@@ -10,6 +10,8 @@ import jalon.core.mark.Mark;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
+import jalon.core.split.BatchHeader;
+import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import java.io.StringReader;
@@ -25,6 +27,7 @@ class BatchRunTest {
     private static final Instant AT = Instant.parse("2026-11-23T10:00:00Z");
     private static final String STREAM = """
             {"jalon":1,"stream":"letters","title":"Letters",
+             "pages":{"placeholder":"PLAN-9999"},
              "cut":{"rules":[{"by":"patch","codes":{"2":"document"}},{"by":"words","must":["Dear Harbour Master"]}]},
              "types":[
                {"type":"dues","words":{"must":["dues"]},"fields":[
@@ -141,6 +144,57 @@ class BatchRunTest {
     }
 
     @Test
+    void aBatchHeaderSheetSaysHowManyPagesAndDocumentsFollowAndADifferenceIsADoubt() throws Exception {
+        var header = new BatchHeader("letters", 3, 1);
+        List<PageFacts> pages = List.of(
+                barcode(1, header.barcode()),
+                page(2, "Dear Harbour Master", "the dues for PM-4821-K", "Written on 3 April 2026"),
+                page(3, "second page"));
+        BatchView view = index(pages);
+        assertThat(view.counts()).isEqualTo(new BatchView.Counts(3, 2, 1, 1, null, null));
+        assertThat(view.cutDoubts()).isEqualTo(1);
+        assertThat(view.documents()).hasSize(1);
+        assertThat(view.ledger()).isEqualTo(new Ledger(3, 0, 0, 1, 0, 2));
+        BatchView accepted = index(pages, new Decision.AcceptCounts("one sheet was an envelope"));
+        assertThat(accepted.cutDoubts()).isZero();
+        assertThat(accepted.counts().acceptedBy()).isEqualTo("T. Vane");
+        assertThat(BatchHeader.on(page(1, "JALON letters P3"))).isEmpty();
+    }
+
+    @Test
+    void aGapStaysADoubtUntilItIsFilledOrWaived() throws Exception {
+        List<PageFacts> pages =
+                List.of(page(1, "Dear Harbour Master", "dues PM-4821-K"), barcode(2, "PLAN-0007"), page(3, "end"));
+        BatchView view = index(pages, new Decision.OpenGap(3, "the chart"));
+        assertThat(view.gaps()).extracting(BatchView.Gap::page).containsExactly(2, 3);
+        assertThat(view.cutDoubts()).isEqualTo(2);
+        BatchView closed = index(
+                pages,
+                new Decision.OpenGap(3, "the chart"),
+                new Decision.CloseGap(3, null),
+                new Decision.CloseGap(2, "kept on paper"));
+        assertThat(closed.cutDoubts()).isZero();
+        assertThat(closed.gaps().get(0).waivedBecause()).isEqualTo("kept on paper");
+    }
+
+    @Test
+    void aFieldMayInheritWhatTheMailSaid() throws Exception {
+        var stream = Streams.parse(
+                STREAM.replace(
+                        "{\"type\":\"other\",\"default\":true}",
+                        "{\"type\":\"other\",\"default\":true,\"fields\":[{\"field\":\"from\",\"finders\":[{\"by\":\"inherited\",\"from\":\"sender\"}]}]}"));
+        var about = new About(Map.of(Finder.Inherited.From.SENDER, "ewa@merrow.example"), null, null);
+        var run = new BatchRun(stream, Map.of(), ZoneReader.NONE, LocalDate.of(2026, 11, 23), about, IndexMemory.NONE);
+        var field = run.index(List.of(page(1, "hello")), List.of())
+                .documents()
+                .get(0)
+                .fields()
+                .get("from");
+        assertThat(field.value()).isEqualTo("ewa@merrow.example");
+        assertThat(field.state()).isEqualTo(FieldValue.State.SURE);
+    }
+
+    @Test
     void aNameMadeOfAFieldThatIsNotThereIsAFaultOfTheStream() throws Exception {
         assertThat(Filing.faults(stream())).isEmpty();
         assertThat(Filing.faults(Streams.parse(STREAM.replace("{vessel|unknown}", "{ship} {no"))))
@@ -173,6 +227,11 @@ class BatchRunTest {
 
     private static PageFacts patch(int no, String code) {
         return facts(no, List.of(new Mark(Mark.Kind.PATCH, "PATCH", code, new Box(20, 10, 160, 20), "")), List.of());
+    }
+
+    private static PageFacts barcode(int no, String value) {
+        return facts(
+                no, List.of(new Mark(Mark.Kind.BARCODE, "CODE_128", value, new Box(20, 40, 90, 20), "")), List.of());
     }
 
     private static PageFacts facts(int no, List<Mark> marks, List<Word> words) {

@@ -171,7 +171,7 @@ public class Batches {
     }
 
     private void check(Batch batch, Decision decision) {
-        if (decision.named().isEmpty()) {
+        if (decision.named().isEmpty() && !(decision instanceof Decision.AcceptCounts)) {
             throw NotPossible.input("Say which pages are meant.");
         }
         for (Integer page : decision.named()) {
