@@ -37,6 +37,18 @@ public final class Paper {
         return stacks;
     }
 
+    /** The sides of each document's sheets, its separators before them, for whoever scans them himself. */
+    public static List<List<Sheet>> sheets(String stream, Harbour harbour, int documents, long seed) {
+        Random r = new Random(seed);
+        List<PaperDocument> made = switch (stream) {
+            case "berth-applications" -> BerthApplications.make(harbour, documents, r);
+            case "licence-renewals" -> LicenceRenewals.make(harbour, documents, r);
+            case "dues-letters" -> DuesLetters.make(harbour, documents, r);
+            default -> throw new IllegalArgumentException("no paper for " + stream);
+        };
+        return made.stream().map(d -> ScanFiles.sheets(List.of(d))).toList();
+    }
+
     public static Stack berthApplications(Path folder, Harbour harbour, int documents, long seed) throws IOException {
         Random r = new Random(seed);
         List<PaperDocument> made = BerthApplications.make(harbour, documents, r);

@@ -63,6 +63,27 @@ public final class ScanFiles {
         }
     }
 
+    public static void png(Path file, BufferedImage image, int dpi) throws IOException {
+        ImageWriter writer = writer("png");
+        try (ImageOutputStream out = ImageIO.createImageOutputStream(file.toFile())) {
+            writer.setOutput(out);
+            IIOMetadata meta =
+                    writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), writer.getDefaultWriteParam());
+            String form = meta.getNativeMetadataFormatName();
+            var root = new IIOMetadataNode(form);
+            var physical = new IIOMetadataNode("pHYs");
+            String perMetre = Long.toString(Math.round(dpi / 0.0254));
+            physical.setAttribute("pixelsPerUnitXAxis", perMetre);
+            physical.setAttribute("pixelsPerUnitYAxis", perMetre);
+            physical.setAttribute("unitSpecifier", "meter");
+            root.appendChild(physical);
+            meta.mergeTree(form, root);
+            writer.write(null, new IIOImage(image, null, meta), null);
+        } finally {
+            writer.dispose();
+        }
+    }
+
     public static void jpeg(Path file, BufferedImage image, int dpi) throws IOException {
         ImageWriter writer = writer("jpeg");
         try (ImageOutputStream out = ImageIO.createImageOutputStream(file.toFile())) {

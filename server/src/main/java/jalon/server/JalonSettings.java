@@ -1,7 +1,6 @@
 package jalon.server;
 
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.List;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 
@@ -13,27 +12,32 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param setup folder with streams, registers and people to begin with, or null; read when there are none yet
  * @param roles {@code web}, {@code worker} or both
  * @param workers pages read at once
- * @param watched folders that are looked at
+ * @param channels file with channels that are saved at each start, by name, or null
+ * @param mostInLine pages waiting to be read from which on channels take nothing more
+ * @param mail how to send mail, or null: nobody is told by mail
  */
 @ConfigurationProperties("jalon")
 public record JalonSettings(
-        String data, String filing, String setup, List<String> roles, int workers, List<Watched> watched) {
+        String data,
+        String filing,
+        String setup,
+        String channels,
+        List<String> roles,
+        int workers,
+        int mostInLine,
+        Mail mail) {
     public JalonSettings {
         roles = roles == null ? List.of("web", "worker") : roles;
         workers = workers < 1 ? 2 : workers;
-        watched = watched == null ? List.of() : watched;
+        mostInLine = mostInLine < 1 ? 1000 : mostInLine;
     }
 
-    /** @param every how often it is looked at */
-    public record Watched(String folder, String stream, Duration every) {
-        public Watched {
-            every = every == null ? Duration.ofSeconds(5) : every;
-        }
-
-        public Path path() {
-            return Path.of(folder).toAbsolutePath().normalize();
-        }
-    }
+    /**
+     * How the server sends mail.
+     *
+     * @param from address it writes from
+     */
+    public record Mail(String host, int port, String from) {}
 
     // Paths are bound as text: the framework's own conversion takes a relative one for a resource of the application.
 
@@ -50,6 +54,11 @@ public record JalonSettings(
     /** Null when there is none. */
     public Path setupFolder() {
         return setup == null ? null : Path.of(setup).toAbsolutePath().normalize();
+    }
+
+    /** Null when there is none. */
+    public Path channelsFile() {
+        return channels == null ? null : Path.of(channels).toAbsolutePath().normalize();
     }
 
     public boolean isWorker() {

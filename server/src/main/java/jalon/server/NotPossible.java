@@ -16,6 +16,10 @@ public final class NotPossible extends RuntimeException {
         return new NotPossible(HttpStatus.NOT_FOUND, what);
     }
 
+    public static NotPossible forbidden(String why) {
+        return new NotPossible(HttpStatus.FORBIDDEN, why);
+    }
+
     public static NotPossible now(String why) {
         return new NotPossible(HttpStatus.CONFLICT, why);
     }

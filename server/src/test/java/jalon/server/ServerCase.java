@@ -46,9 +46,11 @@ abstract class ServerCase {
         settings.add("spring.datasource.url", () -> database);
         settings.add("jalon.data", () -> DATA.resolve("data").toString());
         settings.add("jalon.setup", () -> "../demo");
-        settings.add("jalon.watched[0].folder", copier::toString);
-        settings.add("jalon.watched[0].stream", () -> "dues-letters");
-        settings.add("jalon.watched[0].every", () -> "150ms");
+        Path channels = Files.writeString(
+                DATA.resolve("channels.json"),
+                "[{\"name\":\"copier\",\"stream\":\"dues-letters\",\"settings\":{\"kind\":\"folder\",\"folder\":\""
+                        + copier.toAbsolutePath() + "\",\"everySeconds\":1,\"settleSeconds\":0}}]");
+        settings.add("jalon.channels", channels::toString);
     }
 
     private static Path folder() {

@@ -9,6 +9,7 @@ import jalon.core.run.Report;
 import jalon.server.NotPossible;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.batch.Holding;
 import jalon.server.batch.PageRenditions;
 import jalon.server.batch.PageZones;
 import jalon.server.batch.Receiving;
@@ -66,15 +67,59 @@ class BatchApi {
 
     @PostMapping
     NewBatchNo open(@RequestBody NewBatch wanted, Principal who) {
-        return new NewBatchNo(receiving.open(wanted.stream(), "upload", who.getName()));
+        return new NewBatchNo(
+                receiving.open(jalon.server.batch.NewBatch.of(wanted.stream(), "upload", "upload", who.getName())));
     }
 
     @PostMapping(value = "/{no}/files", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    Receiving.Received add(@PathVariable String no, @RequestParam("file") MultipartFile file) throws IOException {
+    Receiving.Received add(
+            @PathVariable String no,
+            @RequestParam("file") MultipartFile file,
+            @RequestParam(required = false) String key)
+            throws IOException {
         String name = file.getOriginalFilename() == null ? "unnamed" : file.getOriginalFilename();
         try (var in = file.getInputStream()) {
-            return receiving.add(no, name, in, null);
+            return receiving.add(no, name, in, key == null ? null : "upload:" + no + ":" + key);
         }
+    }
+
+    /**
+     * More pages for a batch that was complete.
+     *
+     * @param after the page after which they come; 0 for the front
+     * @param replaces the page whose place they take, or null
+     * @param fillsGap whether they fill the gap after {@code after}
+     */
+    @PostMapping(value = "/{no}/insert", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    Receiving.Received insert(
+            @PathVariable String no,
+            @RequestParam("file") MultipartFile file,
+            @RequestParam(required = false) Integer after,
+            @RequestParam(required = false) Integer replaces,
+            @RequestParam(defaultValue = "false") boolean fillsGap,
+            Principal who)
+            throws IOException {
+        String name = file.getOriginalFilename() == null ? "unnamed" : file.getOriginalFilename();
+        Receiving.Place place = replaces != null
+                ? receiving.insteadOf(no, replaces)
+                : receiving.after(no, after == null ? 0 : after, fillsGap);
+        try (var in = file.getInputStream()) {
+            return receiving.insert(no, name, in, place, null, who.getName());
+        }
+    }
+
+    /** Pages as they arrive, read or not. */
+    @GetMapping("/{no}/arriving")
+    List<Batches.Arriving> arriving(@PathVariable String no) {
+        return batches.arriving(batches.get(no));
+    }
+
+    /** The picture of a page that may not be read yet, as it was received. */
+    @GetMapping("/{no}/arriving/{page}/picture")
+    ResponseEntity<Resource> arrivingPicture(@PathVariable String no, @PathVariable int page) {
+        return picture(batches.received(batches.get(no), page)
+                .map(r -> renditions.picture(r.no(), r.sha256(), r.filePage(), 0, 200))
+                .orElseThrow(() -> NotPossible.missing("Batch " + no + " has no page " + page + ".")));
     }
 
     /** All files are here. */
@@ -85,10 +130,10 @@ class BatchApi {
 
     /** @param fields whether the values of the fields are wanted too */
     @GetMapping("/{no}")
-    BatchDetail get(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields) {
+    BatchDetail get(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
         Batch batch = batches.get(no);
         BatchView view = batches.view(batch, fields);
-        if (fields && batch.filedAt() == null && batch.stage() != Stage.intake) {
+        if (fields && batch.filedAt() == null && !batch.withdrawn() && batch.stage() != Stage.intake) {
             batches.counted(batch, view);
         }
         return BatchDetail.of(
@@ -98,6 +143,9 @@ class BatchApi {
                 view,
                 filing.ledger(batch, view),
                 batches.rejected(batch),
+                batches.sheets(batch),
+                batch.withPerson() == null ? null : batches.nameOf(batch.withPerson()),
+                Holding.isFree(batch, who.getName()),
                 batch.filedAt() == null && batches.canStep(batch, true),
                 batch.filedAt() == null && batches.canStep(batch, false));
     }
@@ -109,19 +157,19 @@ class BatchApi {
             @RequestBody Decision decision,
             Principal who) {
         batches.decide(no, decision, who.getName());
-        return get(no, fields);
+        return get(no, fields, who);
     }
 
     @PostMapping("/{no}/undo")
     BatchDetail undo(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
         batches.step(no, true, who.getName());
-        return get(no, fields);
+        return get(no, fields, who);
     }
 
     @PostMapping("/{no}/redo")
     BatchDetail redo(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
         batches.step(no, false, who.getName());
-        return get(no, fields);
+        return get(no, fields, who);
     }
 
     record Move(Stage to) {}
@@ -129,7 +177,7 @@ class BatchApi {
     @PostMapping("/{no}/stage")
     BatchDetail move(@PathVariable String no, @RequestBody Move move, Principal who) {
         batches.moveTo(no, move.to(), who.getName());
-        return get(no, true);
+        return get(no, true, who);
     }
 
     @GetMapping("/{no}/pages/{page}/picture")

@@ -7,6 +7,7 @@ import jalon.core.run.Ledger;
 import jalon.core.run.Report;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.batch.Batch;
+import jalon.server.batch.Receiving;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -29,13 +30,22 @@ record BatchDetail(
         Ledger ledger,
         long cutDoubts,
         long fieldDoubts,
-        List<Report.Rejected> rejected) {
+        List<Report.Rejected> rejected,
+        List<BatchView.Gap> gaps,
+        BatchView.Counts counts,
+        String priority,
+        String with,
+        boolean free,
+        String onHold,
+        String withdrawn,
+        String sender,
+        String subject) {
 
     record FieldInfo(String field, String title, String kind, boolean required) {}
 
     record TypeInfo(String type, String title, List<FieldInfo> fields) {}
 
-    /** @param lean clockwise, in degrees, of the print on the upright page */
+    /** @param sheet of a scanned page, counted from 1, and @param side of it; null for a page of a file; @param lean clockwise, in degrees, of the print on the upright page */
     record DeskPage(
             int no,
             String role,
@@ -48,7 +58,9 @@ record BatchDetail(
             double lean,
             int rotation,
             double dpi,
-            List<Mark> marks) {}
+            List<Mark> marks,
+            Integer sheet,
+            String side) {}
 
     static BatchDetail of(
             Batch batch,
@@ -57,6 +69,9 @@ record BatchDetail(
             BatchView view,
             Ledger ledger,
             List<Report.Rejected> rejected,
+            Map<Integer, Receiving.Sheet> sheets,
+            String with,
+            boolean free,
             boolean canUndo,
             boolean canRedo) {
         return new BatchDetail(
@@ -71,12 +86,23 @@ record BatchDetail(
                 canUndo,
                 canRedo,
                 stream.types().stream().map(BatchDetail::type).toList(),
-                view.pages().stream().map(p -> page(p, facts.get(p.no()))).toList(),
+                view.pages().stream()
+                        .map(p -> page(p, facts.get(p.no()), sheets.get(p.no())))
+                        .toList(),
                 view.documents(),
                 ledger,
                 view.cutDoubts(),
                 view.fieldDoubts(),
-                rejected);
+                rejected,
+                view.gaps(),
+                view.counts(),
+                batch.priority().name().toLowerCase(java.util.Locale.ROOT),
+                with,
+                free,
+                batch.onHold(),
+                batch.withdrawnBecause(),
+                batch.sender(),
+                batch.subject());
     }
 
     private static TypeInfo type(StreamDefinition.DocumentType type) {
@@ -89,7 +115,7 @@ record BatchDetail(
                         .toList());
     }
 
-    private static DeskPage page(BatchView.PageView view, PageFacts facts) {
+    private static DeskPage page(BatchView.PageView view, PageFacts facts, Receiving.Sheet sheet) {
         var i = facts.image();
         String role = switch (view.role()) {
             case CONTENT -> "content";
@@ -109,6 +135,8 @@ record BatchDetail(
                 i.skewDegrees(),
                 i.rotation(),
                 i.dpi(),
-                facts.marks());
+                facts.marks(),
+                sheet == null ? null : sheet.no(),
+                sheet == null ? null : sheet.side());
     }
 }

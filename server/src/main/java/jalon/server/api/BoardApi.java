@@ -1,18 +1,24 @@
 package jalon.server.api;
 
+import jalon.server.NotPossible;
 import jalon.server.batch.Board;
+import jalon.server.batch.DayFigures;
 import jalon.server.batch.Events;
-import jalon.server.intake.WatchedFolders;
 import jalon.server.people.People;
 import jalon.server.people.Person;
+import jalon.server.stream.StreamLibrary;
 import java.security.Principal;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -24,13 +30,15 @@ class BoardApi {
     private final Board board;
     private final Events events;
     private final People people;
-    private final WatchedFolders folders;
+    private final DayFigures figures;
+    private final StreamLibrary streams;
 
-    BoardApi(Board board, Events events, People people, WatchedFolders folders) {
+    BoardApi(Board board, Events events, People people, DayFigures figures, StreamLibrary streams) {
         this.board = board;
         this.events = events;
         this.people = people;
-        this.folders = folders;
+        this.figures = figures;
+        this.streams = streams;
     }
 
     record Me(String signIn, String name, String role) {}
@@ -52,13 +60,26 @@ class BoardApi {
     record BoardNow(List<Board.Row> batches, Instant now) {}
 
     @GetMapping("/board")
-    BoardNow board() {
-        return new BoardNow(board.rows(), Instant.now());
+    BoardNow board(Principal who) {
+        return new BoardNow(board.rows(who.getName()), Instant.now());
     }
 
-    @GetMapping("/folders")
-    List<WatchedFolders.State> folders() {
-        return folders.states();
+    /** @param titles of streams by name */
+    record Day(
+            List<DayFigures.Hour> received,
+            List<DayFigures.Hour> filed,
+            List<DayFigures.Stream> streams,
+            Map<String, String> titles) {}
+
+    /** @param from and @param to instants, at most a week apart: the browser knows when its day begins */
+    @GetMapping("/day")
+    Day day(@RequestParam Instant from, @RequestParam Instant to) {
+        if (Duration.between(from, to).toDays() > 7) {
+            throw NotPossible.input("At most a week can be looked at.");
+        }
+        Map<String, String> titles = new TreeMap<>();
+        streams.current().forEach(s -> titles.put(s.name(), s.title()));
+        return new Day(figures.received(from, to), figures.filed(from, to), figures.streams(from, to), titles);
     }
 
     @GetMapping(value = "/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)

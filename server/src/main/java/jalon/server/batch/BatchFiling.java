@@ -9,9 +9,16 @@ import org.springframework.stereotype.Component;
 @Component
 public class BatchFiling {
     private final BatchRows rows;
+    private final Batches batches;
 
-    BatchFiling(BatchRows rows) {
+    BatchFiling(BatchRows rows, Batches batches) {
+        this.batches = batches;
         this.rows = rows;
+    }
+
+    /** Locks a batch that this person may change now. */
+    public Batch changeable(String no, String who) {
+        return batches.changeable(no, who);
     }
 
     /** For as long as the transaction lasts nobody else changes this batch. */
@@ -23,8 +30,23 @@ public class BatchFiling {
     public void begin(long batchId, BatchView view, String who, Instant now) {
         rows.keepFiledView(batchId, FactsCodec.write(view));
         rows.moveTo(batchId, Stage.filing, now);
-        rows.takenBy(batchId, who);
+        rows.takenBy(batchId, who, now);
+        long untouched =
+                view.documents().stream().filter(BatchFiling::untouched).count();
+        long pages = view.documents().stream().mapToLong(d -> d.pages().size()).sum();
+        rows.outcome(batchId, untouched, pages);
         rows.filed(batchId, now);
+    }
+
+    private static boolean untouched(BatchView.DocumentView document) {
+        return document.stake().by() == null
+                && document.type().by() == null
+                && document.fields().values().stream().noneMatch(f -> f.by() != null);
+    }
+
+    /** Pages of a batch that were not read yet. */
+    public int waiting(long batchId) {
+        return rows.waiting(batchId);
     }
 
     /** All deliveries are done. */

@@ -1,5 +1,6 @@
 package jalon.server.batch;
 
+import jalon.core.stream.IntakeRules;
 import jalon.server.NewId;
 import java.time.Instant;
 import java.util.List;
@@ -14,13 +15,23 @@ import org.apache.ibatis.annotations.Update;
 interface BatchRows {
     String COLUMNS =
             "id, stream, stream_version, source, made_by, made_at, due_at, stage, stage_since, arrived, filed_at,"
-                    + " with_person, documents, doubts";
+                    + " with_person, documents, doubts, channel, channel_id, priority, expected_pages, expected_documents,"
+                    + " held_since, on_hold, withdrawn_by, withdrawn_because, sender, subject, sent_at";
 
     record FileRow(
             long id, long batchId, String name, String sha256, long bytes, int pages, String rejected, String origin) {}
 
     /** @param factsVersion how often the page was read */
-    record PageRow(long id, long batchId, int no, long fileId, int filePage, int factsVersion, String rejected) {
+    record PageRow(
+            long id,
+            long batchId,
+            int no,
+            long fileId,
+            int filePage,
+            int factsVersion,
+            String rejected,
+            Integer sheet,
+            String side) {
         boolean done() {
             return factsVersion > 0 || rejected != null;
         }
@@ -36,10 +47,12 @@ interface BatchRows {
     /** @param pages received, @param waiting not read yet */
     record BoardRow(long id, int pages, int waiting) {}
 
-    @Insert("insert into batch (stream, stream_version, source, made_by, made_at, due_at, stage, stage_since)"
-            + " values (#{stream}, #{version}, #{source}, #{by}, #{now}, #{due}, 'intake', #{now})")
+    @Insert("insert into batch (stream, stream_version, source, made_by, made_at, due_at, stage, stage_since, channel,"
+            + " channel_id, priority, sender, subject, sent_at) values (#{b.stream}, #{version}, #{b.source}, #{b.by},"
+            + " #{now}, #{due}, 'intake', #{now}, #{b.channel}, #{b.channelId}, #{priority}, left(#{b.sender}, 400),"
+            + " left(#{b.subject}, 400), #{b.sentAt})")
     @Options(useGeneratedKeys = true, keyProperty = "made.id")
-    void add(NewId made, String stream, int version, String source, String by, Instant now, Instant due);
+    void add(NewId made, NewBatch b, int version, IntakeRules.Priority priority, Instant now, Instant due);
 
     @Select("select " + COLUMNS + " from batch where id = #{id}")
     Optional<Batch> find(long id);
@@ -49,7 +62,7 @@ interface BatchRows {
     Optional<Batch> lock(long id);
 
     @Select("select " + COLUMNS + " from batch where stage <> 'done' or stage_since > #{doneAfter}"
-            + " order by stage = 'done', due_at, id limit 1000")
+            + " order by stage = 'done', priority = 'URGENT' desc, priority = 'HIGH' desc, due_at, id limit 1000")
     List<Batch> board(Instant doneAfter);
 
     @Select("select b.id, count(p.id) as pages, coalesce(sum(p.facts is null and p.rejected is null), 0) as waiting"
@@ -57,7 +70,7 @@ interface BatchRows {
             + " where b.stage <> 'done' or b.stage_since > #{doneAfter} group by b.id")
     List<BoardRow> boardPages(Instant doneAfter);
 
-    @Update("update batch set stage = #{stage}, stage_since = #{now} where id = #{id}")
+    @Update("update batch set stage = #{stage}, stage_since = #{now}, told_late = false where id = #{id}")
     void moveTo(long id, Stage stage, Instant now);
 
     @Update("update batch set arrived = true where id = #{id}")
@@ -66,8 +79,51 @@ interface BatchRows {
     @Update("update batch set documents = #{documents}, doubts = #{doubts} where id = #{id}")
     void counted(long id, int documents, long doubts);
 
-    @Update("update batch set with_person = #{who} where id = #{id}")
-    void takenBy(long id, String who);
+    @Update("update batch set with_person = #{who}, held_since = #{now} where id = #{id}")
+    void takenBy(long id, String who, Instant now);
+
+    @Update("update batch set on_hold = left(#{why}, 400) where id = #{id}")
+    void hold(long id, String why);
+
+    @Update("update batch set priority = #{priority} where id = #{id}")
+    void prioritise(long id, IntakeRules.Priority priority);
+
+    @Update("update batch set due_at = #{due}, told_late = false where id = #{id}")
+    void due(long id, Instant due);
+
+    @Update("update batch set expected_pages = #{pages}, expected_documents = #{documents} where id = #{id}")
+    void expect(long id, Integer pages, Integer documents);
+
+    @Update("update batch set withdrawn_by = #{who}, withdrawn_because = left(#{why}, 400), stage = 'done',"
+            + " stage_since = #{now}, with_person = null where id = #{id}")
+    void withdraw(long id, String who, String why, Instant now);
+
+    @Update("update batch set fields = #{fields}, field_doubts = #{doubts} where id = #{id}")
+    void firstRead(long id, long fields, long doubts);
+
+    @Update("update batch set untouched = #{untouched}, filed_pages = #{pages} where id = #{id}")
+    void outcome(long id, long untouched, long pages);
+
+    @Select("select " + COLUMNS + " from batch where channel_id = #{channelId} and not arrived order by id limit 1")
+    Optional<Batch> gathering(long channelId);
+
+    @Select("select max(received_at) from received_file where batch_id = #{batchId}")
+    Instant lastReceived(long batchId);
+
+    @Select("select count(*) from page where facts_version = 0 and rejected is null")
+    int pagesInLine();
+
+    @Select("select " + COLUMNS + " from batch where stage <> 'done' and not told_late and on_hold is null")
+    List<Batch> notToldLate();
+
+    @Update("update batch set told_late = true where id = #{id}")
+    void toldLate(long id);
+
+    @Select("select " + COLUMNS + " from batch where stage <> 'done' and not raised")
+    List<Batch> notRaised();
+
+    @Update("update batch set priority = #{priority}, raised = true where id = #{id}")
+    void raise(long id, IntakeRules.Priority priority);
 
     @Update("update batch set filed_at = #{now} where id = #{id}")
     void filed(long id, Instant now);
@@ -99,24 +155,36 @@ interface BatchRows {
     @Select("select id, batch_id, name, sha256, bytes, pages, rejected, origin from received_file where id = #{id}")
     FileRow file(long id);
 
+    @Select("select id, batch_id, name, sha256, bytes, pages, rejected, origin from received_file"
+            + " where batch_id = #{batchId} and origin = #{origin} limit 1")
+    Optional<FileRow> byOrigin(long batchId, String origin);
+
     @Select("select count(*) from received_file where origin = #{origin}")
     int timesTaken(String origin);
 
     @Select("select coalesce(max(no), 0) from page where batch_id = #{batchId}")
     int lastPageNo(long batchId);
 
-    @Insert("insert into page (batch_id, no, file_id, file_page) values (#{batchId}, #{no}, #{fileId}, #{filePage})")
-    void addPage(long batchId, int no, long fileId, int filePage);
+    @Insert("insert into page (batch_id, no, file_id, file_page, sheet, side)"
+            + " values (#{batchId}, #{no}, #{fileId}, #{filePage}, #{sheet}, #{side})")
+    void addPage(long batchId, int no, long fileId, int filePage, Integer sheet, String side);
+
+    /** The sheet's number is free for the one that is scanned again. */
+    @Update("update page set sheet = null, side = null where batch_id = #{batchId} and sheet = #{sheet}")
+    void forgetSheet(long batchId, int sheet);
+
+    @Select("select coalesce(max(sheet), 0) from page where batch_id = #{batchId}")
+    int lastSheet(long batchId);
 
     @Select(
-            "select id, batch_id, no, file_id, file_page, facts_version, rejected from page where batch_id = #{batchId} order by no")
+            "select id, batch_id, no, file_id, file_page, facts_version, rejected, sheet, side from page where batch_id = #{batchId} order by no")
     List<PageRow> pages(long batchId);
 
-    @Select("select id, batch_id, no, file_id, file_page, facts_version, rejected from page"
+    @Select("select id, batch_id, no, file_id, file_page, facts_version, rejected, sheet, side from page"
             + " where file_id = #{fileId} and file_page between #{from} and #{to} order by file_page")
     List<PageRow> filePages(long fileId, int from, int to);
 
-    @Select("select id, batch_id, no, file_id, file_page, facts_version, rejected from page"
+    @Select("select id, batch_id, no, file_id, file_page, facts_version, rejected, sheet, side from page"
             + " where batch_id = #{batchId} and no = #{no}")
     Optional<PageRow> page(long batchId, int no);
 

@@ -4,11 +4,13 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.index.FieldValue;
 import jalon.core.read.PageFacts;
+import jalon.core.run.About;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
 import jalon.core.run.Decision;
 import jalon.core.run.IndexMemory;
+import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.NotPossible;
 import jalon.server.people.ActivityLog;
@@ -21,9 +23,11 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -146,24 +150,85 @@ public class Batches {
                 streams.registers(),
                 zones.in(stream(batch).language()),
                 LocalDate.now(ZoneOffset.UTC),
+                about(batch),
                 (key, work) -> indexed.get(key, k -> work.get()));
         List<Decided> decisions = decisions(batch);
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
     }
 
+    private About about(Batch batch) {
+        Map<Finder.Inherited.From, String> inherited = new EnumMap<>(Finder.Inherited.From.class);
+        if (batch.sender() != null) {
+            inherited.put(Finder.Inherited.From.SENDER, batch.sender());
+        }
+        if (batch.subject() != null) {
+            inherited.put(Finder.Inherited.From.SUBJECT, batch.subject());
+        }
+        if (batch.sentAt() != null) {
+            inherited.put(
+                    Finder.Inherited.From.SENT_ON,
+                    LocalDate.ofInstant(batch.sentAt(), ZoneOffset.UTC).toString());
+        }
+        rows.files(batch.id()).stream()
+                .filter(f -> f.rejected() == null)
+                .findFirst()
+                .ifPresent(f -> inherited.put(Finder.Inherited.From.FILE_NAME, f.name()));
+        return new About(inherited, batch.expectedPages(), batch.expectedDocuments());
+    }
+
     /** Writes down a decision. */
     @Transactional
     public void decide(String no, Decision decision, String who) {
-        Batch batch = changeable(no);
+        Batch batch = changeable(no, who);
         check(batch, decision);
+        write(batch, List.of(decision), who);
+    }
+
+    /** Writes down decisions about a batch that the caller has locked. */
+    void write(Batch batch, List<Decision> decisions, String who) {
         rows.dropUndone(batch.id());
-        rows.decide(batch.id(), FactsCodec.write(decision), who, now());
-        rows.takenBy(batch.id(), who);
-        log.add(now(), who, batch.id(), name(decision), FactsCodec.write(decision));
-        if (decision instanceof Decision.Turn turn) {
-            turned(batch, turn.page());
+        rows.takenBy(batch.id(), who, now());
+        for (Decision decision : decisions) {
+            rows.decide(batch.id(), FactsCodec.write(decision), who, now());
+            log.add(now(), who, batch.id(), name(decision), FactsCodec.write(decision));
+            if (decision instanceof Decision.Turn turn) {
+                turned(batch, turn.page());
+            }
         }
         events.changed(batch.no());
+    }
+
+    /** Numbers of the pages in the order they stand in now. */
+    List<Integer> order(Batch batch) {
+        return view(batch, false).pages().stream().map(BatchView.PageView::no).toList();
+    }
+
+    /** @param sheet null for a page of a file, @param read whether it was read */
+    public record Arriving(int no, Integer sheet, String side, boolean read, String rejected) {}
+
+    public List<Arriving> arriving(Batch batch) {
+        return rows.pages(batch.id()).stream()
+                .map(p -> new Arriving(p.no(), p.sheet(), p.side(), p.factsVersion() > 0, p.rejected()))
+                .toList();
+    }
+
+    /** Where a page's received bytes are. */
+    public record ReceivedPage(int no, String sha256, int filePage) {}
+
+    public Optional<ReceivedPage> received(Batch batch, int page) {
+        return rows.page(batch.id(), page)
+                .map(p -> new ReceivedPage(p.no(), rows.file(p.fileId()).sha256(), p.filePage()));
+    }
+
+    /** Sheets and sides of scanned pages, by page number. */
+    public Map<Integer, Receiving.Sheet> sheets(Batch batch) {
+        Map<Integer, Receiving.Sheet> sheets = new TreeMap<>();
+        for (BatchRows.PageRow p : rows.pages(batch.id())) {
+            if (p.sheet() != null) {
+                sheets.put(p.no(), new Receiving.Sheet(p.sheet(), p.side()));
+            }
+        }
+        return sheets;
     }
 
     private static String name(Decision decision) {
@@ -191,7 +256,7 @@ public class Batches {
     /** Takes the last decision back, or does the last one taken back again. */
     @Transactional
     public void step(String no, boolean back, String who) {
-        Batch batch = changeable(no);
+        Batch batch = changeable(no, who);
         List<BatchRows.DecisionRow> all = rows.decisions(batch.id());
         BatchRows.DecisionRow chosen = null;
         for (BatchRows.DecisionRow row : all) {
@@ -235,26 +300,39 @@ public class Batches {
         return rotation;
     }
 
-    private Batch changeable(String no) {
+    /** Locks a batch that this person may change now. */
+    Batch changeable(String no, String who) {
         Batch batch = rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        changeableBy(batch, who);
+        return batch;
+    }
+
+    void changeableBy(Batch batch, String who) {
+        String no = batch.no();
+        if (batch.withdrawn()) {
+            throw NotPossible.now("Batch " + no + " was withdrawn by " + nameOf(batch.withdrawnBy()) + ".");
+        }
         if (batch.filedAt() != null) {
             throw NotPossible.now("Batch " + no + " is filed; it cannot be changed any more.");
         }
+        if (batch.onHold() != null) {
+            throw NotPossible.now("Batch " + no + " is on hold: " + batch.onHold() + ". Release it first.");
+        }
+        Holding.refuseIfWithAnother(batch, who, this);
         if (batch.stage() == Stage.intake) {
             throw NotPossible.now("Batch " + no + " is still being read; wait a moment.");
         }
-        return batch;
     }
 
     /** Moves a batch to another stage by hand. */
     @Transactional
     public void moveTo(String no, Stage to, String who) {
-        Batch batch = changeable(no);
+        Batch batch = changeable(no, who);
         if (to == Stage.intake || to == Stage.done) {
             throw NotPossible.input("A batch cannot be sent to " + to + " by hand.");
         }
         rows.moveTo(batch.id(), to, now());
-        rows.takenBy(batch.id(), who);
+        rows.takenBy(batch.id(), who, now());
         log.add(now(), who, batch.id(), "stage", batch.stage() + " to " + to);
         counted(batch, view(batch, true));
         events.changed(batch.no());
@@ -264,7 +342,7 @@ public class Batches {
     @Transactional
     public void advance(long id) {
         Batch batch = rows.lock(id).orElseThrow();
-        if (batch.stage() != Stage.intake || !batch.arrived() || rows.waiting(id) > 0) {
+        if (batch.withdrawn() || batch.stage() != Stage.intake || !batch.arrived() || rows.waiting(id) > 0) {
             return;
         }
         BatchView view = view(batch, true);
@@ -273,6 +351,9 @@ public class Batches {
                 : view.fieldDoubts() > 0 ? Stage.index : Stage.filing;
         rows.moveTo(id, to, now());
         rows.counted(id, view.documents().size(), view.cutDoubts() + view.fieldDoubts());
+        long fields =
+                view.documents().stream().mapToLong(d -> d.fields().size()).sum();
+        rows.firstRead(id, fields, view.fieldDoubts());
         log.add(
                 now(),
                 "Jalon",

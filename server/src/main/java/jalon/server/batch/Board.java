@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 
@@ -26,7 +27,11 @@ public class Board {
     /**
      * @param read pages read so far
      * @param since when it came into its stage
-     * @param with who worked on it last, by name, or null
+     * @param stageDueAt when it should have left its stage, or null
+     * @param with who has it, by name, or null
+     * @param mine whether it is with the one who asks
+     * @param onHold why nobody is to work on it, or null
+     * @param withdrawn whether it was taken out of the work
      */
     public record Row(
             String no,
@@ -40,21 +45,32 @@ public class Board {
             int doubts,
             Instant since,
             Instant dueAt,
+            Instant stageDueAt,
             Instant madeAt,
             String source,
-            String with) {}
+            String channel,
+            String priority,
+            String with,
+            boolean mine,
+            boolean free,
+            String onHold,
+            boolean withdrawn) {}
 
-    public List<Row> rows() {
+    /** @param who asks */
+    public List<Row> rows(String who) {
         Instant since = Instant.now().minus(DONE_SHOWN);
         Map<Long, BatchRows.BoardRow> pages = new HashMap<>();
         rows.boardPages(since).forEach(p -> pages.put(p.id(), p));
         return rows.board(since).stream()
                 .map(b -> {
                     BatchRows.BoardRow p = pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0));
+                    var stream = streams.definition(b.stream(), b.streamVersion());
+                    Integer minutes =
+                            stream.intake().stageMinutes().get(b.stage().name());
                     return new Row(
                             b.no(),
                             b.stream(),
-                            streams.definition(b.stream(), b.streamVersion()).title(),
+                            stream.title(),
                             b.stage().name(),
                             b.filedAt() != null,
                             p.pages(),
@@ -63,9 +79,16 @@ public class Board {
                             b.doubts(),
                             b.stageSince(),
                             b.dueAt(),
+                            minutes == null ? null : b.stageSince().plus(Duration.ofMinutes(minutes)),
                             b.madeAt(),
                             b.source(),
-                            b.withPerson() == null ? null : batches.nameOf(b.withPerson()));
+                            b.channel(),
+                            b.priority().name().toLowerCase(Locale.ROOT),
+                            b.withPerson() == null ? null : batches.nameOf(b.withPerson()),
+                            who.equals(b.withPerson()),
+                            Holding.isFree(b, who),
+                            b.onHold(),
+                            b.withdrawn());
                 })
                 .toList();
     }

@@ -35,21 +35,24 @@ public class PageRenditions {
 
     /** @param width wanted at least, in pixels; the next size kept is given */
     public Path picture(PageFacts page, int width) {
+        return picture(page.no(), page.sha256(), page.filePage(), page.image().rotation(), width);
+    }
+
+    /** @param rotation the clockwise turn that makes the page upright */
+    public Path picture(int no, String sha256, int filePage, int rotation, int width) {
         Integer size = WIDTHS.ceiling(width);
         int chosen = size == null ? WIDTHS.last() : size;
-        Path file = root.resolve(page.sha256().substring(0, 2))
-                .resolve(page.sha256() + "-" + page.filePage() + "-"
-                        + page.image().rotation() + "-" + chosen + ".jpg");
+        Path file = root.resolve(sha256.substring(0, 2))
+                .resolve(sha256 + "-" + filePage + "-" + rotation + "-" + chosen + ".jpg");
         if (!Files.exists(file)) {
-            make(page, chosen, file);
+            make(no, store.path(sha256), filePage, rotation, chosen, file);
         }
         return file;
     }
 
-    private void make(PageFacts page, int width, Path file) {
-        try (var files = new ReceivedFiles(p -> store.path(p.sha256()))) {
-            BufferedImage scan = files.scan(page).image();
-            int rotation = page.image().rotation();
+    private static void make(int no, Path received, int filePage, int rotation, int width, Path file) {
+        try (var files = new ReceivedFiles(p -> received)) {
+            BufferedImage scan = files.scan(received, filePage - 1).image();
             int full = rotation % 180 == 0 ? scan.getWidth() : scan.getHeight();
             BufferedImage small = Pixels.turned(scaled(scan, Math.min(1, (double) width / full)), rotation);
             Files.createDirectories(file.getParent());
@@ -59,7 +62,7 @@ public class PageRenditions {
             }
             Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
         } catch (IOException | UnreadableFile e) {
-            throw NotPossible.now("Page " + page.no() + " cannot be shown: " + e.getMessage());
+            throw NotPossible.now("Page " + no + " cannot be shown: " + e.getMessage());
         }
     }
 

@@ -2,6 +2,8 @@ package jalon.server.batch;
 
 import jalon.core.page.PageFile;
 import jalon.core.page.UnreadableFile;
+import jalon.core.run.Decision;
+import jalon.core.stream.IntakeRules;
 import jalon.server.NewId;
 import jalon.server.NotPossible;
 import jalon.server.people.ActivityLog;
@@ -11,6 +13,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import org.springframework.core.io.InputStreamSource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -18,13 +25,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Takes files in: stored first, then recorded, then acknowledged, then read. */
 @Service
 public class Receiving {
-    /** Until streams carry their own: a working morning. */
-    private static final Duration DUE_AFTER = Duration.ofHours(4);
-
     private final BatchRows rows;
     private final FileStore store;
     private final StreamLibrary streams;
     private final WorkQueue work;
+    private final Batches batches;
     private final ActivityLog log;
     private final Events events;
     private final TransactionTemplate transaction;
@@ -34,6 +39,7 @@ public class Receiving {
             FileStore store,
             StreamLibrary streams,
             WorkQueue work,
+            Batches batches,
             ActivityLog log,
             Events events,
             TransactionTemplate transaction) {
@@ -41,6 +47,7 @@ public class Receiving {
         this.store = store;
         this.streams = streams;
         this.work = work;
+        this.batches = batches;
         this.log = log;
         this.events = events;
         this.transaction = transaction;
@@ -48,15 +55,25 @@ public class Receiving {
 
     /** Opens a batch that files can be added to. */
     @Transactional
-    public String open(String stream, String source, String who) {
+    public String open(NewBatch wanted) {
         Instant now = Batches.now();
         var made = new NewId();
-        rows.add(made, stream, streams.newest(stream), source, who, now, now.plus(DUE_AFTER));
-        log.add(now, who, made.getId(), "opened", "from " + source);
+        int version = streams.newest(wanted.stream());
+        IntakeRules rules = streams.definition(wanted.stream(), version).intake();
+        Instant due = now.plus(Duration.ofMinutes(rules.dueMinutes()));
+        rows.add(made, wanted, version, rules.priority(), now, due);
+        log.add(now, wanted.by(), made.getId(), "opened", "from " + wanted.source());
         String no = Batch.no(made.getId());
         events.changed(no);
         return no;
     }
+
+    /**
+     * Where a scanned page was: its sheet, counted from 1 in its batch, and the side of it.
+     *
+     * @param side {@code front} or {@code back}
+     */
+    public record Sheet(int no, String side) {}
 
     /** @param rejected why nothing of the file can be read, or null */
     public record Received(String name, int pages, String rejected) {}
@@ -64,9 +81,31 @@ public class Receiving {
     /**
      * Stores a file and puts its pages to work.
      *
-     * @param origin where a channel had it, or null for an upload
+     * @param origin where a channel had it, or null; what was recorded under it once is not recorded again
      */
     public Received add(String no, String name, InputStream in, String origin) {
+        return add(no, name, in, origin, null);
+    }
+
+    /** @param sheet where the page was when it was scanned, or null for a file */
+    public Received add(String no, String name, InputStream in, String origin, Sheet sheet) {
+        Kept kept = keep(name, in);
+        return transaction.execute(t -> {
+            Batch batch = lock(no);
+            if (batch.arrived()) {
+                throw NotPossible.now("Batch " + no + " is complete; open a new one for more files.");
+            }
+            return record(batch, name, kept, origin, sheet).received();
+        });
+    }
+
+    private Batch lock(String no) {
+        return rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+    }
+
+    private record Kept(FileStore.Stored stored, int pages, String rejected) {}
+
+    private Kept keep(String name, InputStream in) {
         FileStore.Stored stored;
         try {
             stored = store.keep(in);
@@ -74,38 +113,121 @@ public class Receiving {
             throw NotPossible.now("\"" + name + "\" could not be stored (" + e.getMessage()
                     + "). Nothing of it was kept; make room on the server's disk and send it again.");
         }
-        int pages = 0;
-        String rejected = null;
         try (PageFile file = PageFile.open(store.path(stored.sha256()))) {
-            pages = file.pageCount();
+            return new Kept(stored, file.pageCount(), null);
         } catch (UnreadableFile e) {
-            rejected = e.getMessage();
+            return new Kept(stored, 0, e.getMessage());
         } catch (IOException e) {
-            rejected = "the file could not be opened (" + e.getMessage() + ")";
+            return new Kept(stored, 0, "the file could not be opened (" + e.getMessage() + ")");
         }
-        return record(no, name, stored, pages, rejected, origin);
     }
 
-    private Received record(
-            String no, String name, FileStore.Stored stored, int pages, String rejected, String origin) {
+    private record Recorded(Received received, List<Integer> pages) {}
+
+    private Recorded record(Batch batch, String name, Kept kept, String origin, Sheet sheet) {
         String shown = printable(name);
+        if (origin != null) {
+            var before = rows.byOrigin(batch.id(), origin);
+            if (before.isPresent()) {
+                var f = before.get();
+                return new Recorded(new Received(f.name(), f.pages(), f.rejected()), List.of());
+            }
+        }
+        var made = new NewId();
+        FileStore.Stored stored = kept.stored();
+        rows.addFile(
+                made,
+                batch.id(),
+                shown,
+                stored.sha256(),
+                stored.bytes(),
+                kept.pages(),
+                kept.rejected(),
+                Batches.now(),
+                origin);
+        int next = rows.lastPageNo(batch.id()) + 1;
+        List<Integer> added = new ArrayList<>();
+        for (int i = 1; i <= kept.pages(); i++) {
+            rows.addPage(
+                    batch.id(),
+                    next,
+                    made.getId(),
+                    i,
+                    sheet == null ? null : sheet.no(),
+                    sheet == null ? null : sheet.side());
+            added.add(next++);
+        }
+        work.readFile(made.getId(), kept.pages());
+        events.changed(batch.no());
+        return new Recorded(new Received(shown, kept.pages(), kept.rejected()), added);
+    }
+
+    /** Sets aside the sides of a sheet whose other side did not arrive: the sheet is scanned again. */
+    public void setHalfAside(String no, int sheet) {
         transaction.executeWithoutResult(t -> {
-            Batch batch =
-                    rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
-            if (batch.arrived()) {
-                throw NotPossible.now("Batch " + no + " is complete; open a new one for more files.");
-            }
-            var made = new NewId();
-            rows.addFile(
-                    made, batch.id(), shown, stored.sha256(), stored.bytes(), pages, rejected, Batches.now(), origin);
-            int next = rows.lastPageNo(batch.id()) + 1;
-            for (int i = 1; i <= pages; i++) {
-                rows.addPage(batch.id(), next++, made.getId(), i);
-            }
-            work.readFile(made.getId(), pages);
-            events.changed(no);
+            Batch batch = lock(no);
+            List<Integer> sides = rows.pages(batch.id()).stream()
+                    .filter(p -> p.sheet() != null && p.sheet() == sheet)
+                    .map(BatchRows.PageRow::no)
+                    .toList();
+            rows.forgetSheet(batch.id(), sheet);
+            batches.write(batch, List.of(new Decision.SetAside(sides)), "Jalon");
+            rows.takenBy(batch.id(), batch.withPerson(), batch.heldSince());
         });
-        return new Received(shown, pages, rejected);
+    }
+
+    /** The number the next scanned sheet of a batch gets. */
+    public int nextSheet(String no) {
+        return rows.lastSheet(Batch.id(no)) + 1;
+    }
+
+    /**
+     * Where pages that come later are to stand.
+     *
+     * @param before the page they come to stand before, or 0 for the end of the batch
+     * @param replaces the page they take the place of, which is set aside; or null
+     * @param fills the page after which the gap is that they fill, or null
+     */
+    public record Place(int before, Integer replaces, Integer fills) {}
+
+    /** The place after a page (0: at the front), as the pages stand now. */
+    public Place after(String no, int page, boolean fillsGap) {
+        List<Integer> order = batches.order(batches.get(no));
+        if (page == 0) {
+            return new Place(order.isEmpty() ? 0 : order.get(0), null, null);
+        }
+        int at = order.indexOf(page) + 1;
+        if (at == 0) {
+            throw NotPossible.input("Batch " + no + " has no page " + page + ".");
+        }
+        return new Place(at < order.size() ? order.get(at) : 0, null, fillsGap ? page : null);
+    }
+
+    /** The place of a page that is scanned again. */
+    public Place insteadOf(String no, int page) {
+        return new Place(after(no, page, false).before(), page, null);
+    }
+
+    /** More pages for a batch that was complete: a rescan, a forgotten sheet, what fills a gap. */
+    public Received insert(String no, String name, InputStream in, Place place, Sheet sheet, String who) {
+        Kept kept = keep(name, in);
+        return transaction.execute(t -> {
+            Batch batch = lock(no);
+            batches.changeableBy(batch, who);
+            Recorded recorded = record(batch, name, kept, null, sheet);
+            if (!recorded.pages().isEmpty()) {
+                List<Decision> acts = new ArrayList<>();
+                acts.add(new Decision.MovePages(recorded.pages(), place.before()));
+                if (place.replaces() != null) {
+                    acts.add(new Decision.SetAside(List.of(place.replaces())));
+                }
+                if (place.fills() != null) {
+                    acts.add(new Decision.CloseGap(place.fills(), null));
+                }
+                batches.write(batch, acts, who);
+            }
+            return recorded.received();
+        });
     }
 
     /** A sender's file name, fit to be shown: the last part of a path, without what cannot be seen. */
@@ -127,22 +249,86 @@ public class Receiving {
         }
     }
 
+    /** The batch that a watched folder still adds files to, if there is one. */
+    public Optional<String> gathering(long channelId) {
+        return rows.gathering(channelId).map(Batch::no);
+    }
+
+    public Instant lastReceived(String no) {
+        return rows.lastReceived(Batch.id(no));
+    }
+
+    /** Pages received and not read yet, in all batches. */
+    public int pagesInLine() {
+        return rows.pagesInLine();
+    }
+
     /** Whether a channel's file was recorded before. */
     public boolean takenBefore(String origin) {
         return rows.timesTaken(origin) > 0;
     }
 
-    /** One file as a batch of its own; a file that cannot be read makes no batch. */
-    public Received wholeBatch(String stream, String source, String name, InputStream in, String origin) {
+    /** Adds a file to the batch its channel gathers now, opening one if there is none; an unreadable file is not added. */
+    public Received addGathered(long channelId, NewBatch wanted, String name, InputStream in, String origin) {
+        Kept kept = keep(name, in);
+        if (kept.rejected() != null) {
+            return new Received(printable(name), 0, kept.rejected());
+        }
         return transaction.execute(t -> {
-            String no = open(stream, source, source);
-            Received received = add(no, name, in, origin);
-            if (received.rejected() != null) {
-                t.setRollbackOnly();
-            } else {
-                complete(no, source);
-            }
-            return received;
+            String no = gathering(channelId).orElseGet(() -> open(wanted));
+            return record(lock(no), name, kept, origin, null).received();
         });
+    }
+
+    /** A file on its way in; its bytes are asked for once. */
+    public record Incoming(String name, InputStreamSource bytes) {}
+
+    /** @param no null when not one of the files could be read; then there is no batch */
+    public record Batched(String no, List<Received> files) {}
+
+    /**
+     * Files as a batch of their own, all of them or, after a crash, none.
+     *
+     * @param origin where a channel had them; {@link #takenBefore} knows it afterwards. Null when there is no such place
+     * @param also what else is to be written down in the same transaction, given the batch
+     */
+    public Batched wholeBatch(NewBatch wanted, List<Incoming> files, String origin, Consumer<Long> also) {
+        List<Kept> kept = new ArrayList<>();
+        for (Incoming file : files) {
+            try (InputStream in = file.bytes().getInputStream()) {
+                kept.add(keep(file.name(), in));
+            } catch (IOException e) {
+                throw NotPossible.now("\"" + printable(file.name()) + "\" could not be fetched whole (" + e.getMessage()
+                        + "). Nothing of it was taken; send it again.");
+            }
+        }
+        if (kept.stream().allMatch(k -> k.rejected() != null)) {
+            List<Received> all = new ArrayList<>();
+            for (int i = 0; i < kept.size(); i++) {
+                all.add(new Received(
+                        printable(files.get(i).name()), 0, kept.get(i).rejected()));
+            }
+            return new Batched(null, all);
+        }
+        return transaction.execute(t -> {
+            String no = open(wanted);
+            Batch batch = lock(no);
+            List<Received> all = new ArrayList<>();
+            for (int i = 0; i < kept.size(); i++) {
+                String place = origin == null ? null : i == 0 ? origin : origin + "/" + (i + 1);
+                all.add(record(batch, files.get(i).name(), kept.get(i), place, null)
+                        .received());
+            }
+            complete(no, wanted.by());
+            also.accept(batch.id());
+            return new Batched(no, all);
+        });
+    }
+
+    /** One file as a batch of its own; a file that cannot be read makes no batch. */
+    public Received wholeBatch(NewBatch wanted, String name, InputStream in, String origin) {
+        return wholeBatch(wanted, List.of(new Incoming(name, () -> in)), origin, id -> {})
+                .files()
+                .get(0);
     }
 }

@@ -10,7 +10,6 @@ import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.Batches;
 import jalon.server.batch.Events;
-import jalon.server.batch.Stage;
 import jalon.server.batch.WorkQueue;
 import jalon.server.people.ActivityLog;
 import java.time.Instant;
@@ -94,6 +93,9 @@ public class FilingDesk {
     /** The page ledger: a page is filed when every delivery of its document is done. */
     public Ledger ledger(Batch batch, BatchView view) {
         Ledger l = view.ledger();
+        if (batch.withdrawn()) {
+            return new Ledger(l.received(), 0, l.blank(), l.separator(), l.setAside() + l.open(), 0);
+        }
         int filed = 0;
         if (batch.filedAt() != null) {
             Map<Integer, Boolean> whole = new LinkedHashMap<>();
@@ -135,14 +137,14 @@ public class FilingDesk {
     /** Files a batch: from here on it cannot be changed, and each delivery is carried out on its own. */
     @Transactional
     public void file(String no, String who) {
-        Batch batch = marks.lock(no);
-        if (batch.filedAt() != null) {
-            throw NotPossible.now("Batch " + no + " is being filed already.");
-        }
-        if (batch.stage() == Stage.intake) {
-            throw NotPossible.now("Batch " + no + " is still being read; file it when all its pages are here.");
+        Batch batch = marks.changeable(no, who);
+        if (marks.waiting(batch.id()) > 0) {
+            throw NotPossible.now("Pages of batch " + no + " are still being read; wait a moment.");
         }
         BatchView view = batches.view(batch, true);
+        if (view.gaps().stream().anyMatch(BatchView.Gap::open)) {
+            throw NotPossible.now("Batch " + no + " has an open gap; fill it or waive it with a reason.");
+        }
         if (view.cutDoubts() > 0 || view.fieldDoubts() > 0) {
             throw NotPossible.now("Batch " + no + " still has " + view.cutDoubts() + " doubts in its pages and "
                     + view.fieldDoubts() + " in its fields; settle them first.");

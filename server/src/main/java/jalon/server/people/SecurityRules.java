@@ -4,15 +4,18 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 
 /** Who may do what. Without sign-in there is the sign-in page and nothing else. */
 @Configuration
@@ -20,14 +23,37 @@ class SecurityRules {
     private static final String SUPERVISOR = "supervisor";
     private static final String OPERATOR = "operator";
 
+    /** Programs show a token with each request and have no session. */
     @Bean
+    @Order(1)
+    SecurityFilterChain programs(HttpSecurity http, Tokens tokens) throws Exception {
+        http.securityMatcher("/in/**");
+        http.authorizeHttpRequests(a -> a.anyRequest().hasRole(TokenFilter.PROGRAM));
+        http.csrf(c -> c.disable());
+        http.sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS));
+        http.addFilterBefore(new TokenFilter(tokens), UsernamePasswordAuthenticationFilter.class);
+        http.exceptionHandling(e -> e.authenticationEntryPoint((request, response, x) -> problem(
+                response,
+                401,
+                "Send a valid token: Authorization: Bearer jalon_... A supervisor makes one under Intake.")));
+        return http.build();
+    }
+
+    @Bean
+    @Order(2)
     SecurityFilterChain rules(HttpSecurity http) throws Exception {
         http.authorizeHttpRequests(a -> a.requestMatchers(
                         HttpMethod.GET, "/", "/index.html", "/assets/**", "/favicon.svg", "/desk/**", "/api/csrf")
                 .permitAll()
                 .requestMatchers("/api/me", "/api/archive/**")
                 .authenticated()
-                .requestMatchers(HttpMethod.POST, "/api/streams/**", "/api/registers/**")
+                .requestMatchers(HttpMethod.POST, "/api/streams/**", "/api/registers/**", "/api/channels/**")
+                .hasRole(SUPERVISOR)
+                .requestMatchers(HttpMethod.PUT, "/api/channels/**")
+                .hasRole(SUPERVISOR)
+                .requestMatchers(HttpMethod.DELETE, "/api/channels/**")
+                .hasRole(SUPERVISOR)
+                .requestMatchers("/api/tokens/**", "/api/day", "/api/batches/*/withdraw")
                 .hasRole(SUPERVISOR)
                 .requestMatchers("/api/**", "/v3/**")
                 .hasAnyRole(OPERATOR, SUPERVISOR)

@@ -1,0 +1,48 @@
+package jalon.server.api;
+
+import jalon.server.scan.Scan;
+import jalon.server.scan.ScanDesk;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Scanning paper. */
+@RestController
+@RequestMapping("/api")
+class ScanApi {
+    private final ScanDesk desk;
+
+    ScanApi(ScanDesk desk) {
+        this.desk = desk;
+    }
+
+    @GetMapping("/scanners")
+    List<ScanDesk.Device> devices(Principal who) {
+        return desk.devices(who.getName());
+    }
+
+    @PostMapping("/scans")
+    Scan.State start(@RequestBody ScanDesk.Wanted wanted, Principal who) {
+        return desk.start(wanted, who.getName());
+    }
+
+    @GetMapping("/scans/{no}")
+    Scan.State state(@PathVariable String no) {
+        return desk.state(no);
+    }
+
+    @PostMapping("/scans/{no}/stop")
+    Scan.State stop(@PathVariable String no) {
+        return desk.stop(no);
+    }
+
+    @PostMapping("/scans/{no}/continue")
+    Scan.State goOn(@PathVariable String no) {
+        return desk.goOn(no);
+    }
+}

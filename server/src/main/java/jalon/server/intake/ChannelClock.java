@@ -1,0 +1,181 @@
+package jalon.server.intake;
+
+import jalon.server.JalonSettings;
+import jalon.server.batch.Batches;
+import jalon.server.batch.Receiving;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.scheduling.support.CronExpression;
+import org.springframework.stereotype.Component;
+
+/**
+ * Looks at channels when their time has come. Each is looked at by one worker at a time, claimed in the database; one that
+ * fails is tried again after pauses that double, and does not keep the others waiting. While very many pages wait to be
+ * read, nothing more is taken: what is in its folder or mailbox is as safe there.
+ */
+@Component
+public class ChannelClock implements SmartLifecycle {
+    private static final Logger LOG = LoggerFactory.getLogger(ChannelClock.class);
+    private static final Duration TICK = Duration.ofMillis(250);
+    private static final Duration CLAIM = Duration.ofMinutes(10);
+    private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
+    private static final Duration LONGEST_PAUSE = Duration.ofMinutes(10);
+    private static final int LOOKING_AT_ONCE = 4;
+
+    private final ChannelRows rows;
+    private final Channels channels;
+    private final FolderLook folders;
+    private final MailLook mails;
+    private final Receiving receiving;
+    private final JalonSettings settings;
+    private final Set<Long> underWay = ConcurrentHashMap.newKeySet();
+    private ScheduledExecutorService clock;
+    private ExecutorService lookers;
+
+    ChannelClock(
+            ChannelRows rows,
+            Channels channels,
+            FolderLook folders,
+            MailLook mails,
+            Receiving receiving,
+            JalonSettings settings) {
+        this.rows = rows;
+        this.channels = channels;
+        this.folders = folders;
+        this.mails = mails;
+        this.receiving = receiving;
+        this.settings = settings;
+    }
+
+    /** @param most pages in line from which on channels wait */
+    public record Line(int pages, int most, int workers) {}
+
+    public Line line() {
+        return new Line(receiving.pagesInLine(), settings.mostInLine(), settings.workers());
+    }
+
+    private void tick() {
+        try {
+            for (ChannelRows.Row row : rows.due(Batches.now())) {
+                if (underWay.size() < LOOKING_AT_ONCE && underWay.add(row.id())) {
+                    lookers.execute(() -> {
+                        try {
+                            look(row.id());
+                        } catch (RuntimeException e) {
+                            LOG.error("channel {}", row.name(), e);
+                        } finally {
+                            underWay.remove(row.id());
+                        }
+                    });
+                }
+            }
+        } catch (RuntimeException e) {
+            // The database is away; the clock must go on ticking.
+            LOG.warn("channels could not be looked at: {}", e.toString());
+        }
+    }
+
+    private void look(long id) {
+        Instant now = Batches.now();
+        if (rows.claim(id, now, now.plus(CLAIM)) == 0) {
+            return;
+        }
+        ChannelRows.Row row = channels.row(id);
+        ChannelSettings what = Channels.settings(row);
+        int waiting = receiving.pagesInLine();
+        if (waiting >= settings.mostInLine()) {
+            String why = waiting
+                    + " pages wait to be read; nothing more is taken until fewer do. Nothing is lost meanwhile.";
+            rows.looked(id, now, now.plus(FIRST_PAUSE), 0, why, 0, 0);
+            return;
+        }
+        try {
+            Looked looked = what instanceof ChannelSettings.Folder f
+                    ? folders.look(row, f)
+                    : mails.look(row, (ChannelSettings.Mailbox) what);
+            Instant next = looked.again() == null ? usual(what) : Batches.now().plus(looked.again());
+            rows.looked(id, Batches.now(), next, 0, null, looked.taken(), looked.rejected());
+        } catch (ChannelProblem e) {
+            failed(row, e.getMessage(), e);
+        } catch (RuntimeException e) {
+            failed(row, "Looking at it failed (" + e.getMessage() + "). It is tried again; see the server's log.", e);
+        }
+    }
+
+    private void failed(ChannelRows.Row row, String why, Exception e) {
+        if (!why.equals(row.problem())) {
+            // Said once, not at every look.
+            LOG.warn("channel {}: {}", row.name(), why, e);
+        }
+        Instant now = Batches.now();
+        rows.looked(row.id(), now, now.plus(pause(row.failures() + 1)), row.failures() + 1, why, 0, 0);
+    }
+
+    /** Doubling from five seconds to ten minutes. */
+    static Duration pause(int failures) {
+        Duration pause = FIRST_PAUSE.multipliedBy(1L << Math.min(failures - 1, 10));
+        return pause.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : pause;
+    }
+
+    private static Instant usual(ChannelSettings what) {
+        if (what.cron() != null) {
+            ZonedDateTime next = CronExpression.parse(what.cron()).next(ZonedDateTime.now(ZoneId.systemDefault()));
+            return next == null ? Instant.now().plus(Duration.ofDays(1)) : next.toInstant();
+        }
+        return Batches.now().plusSeconds(what.everySeconds());
+    }
+
+    @Override
+    public void start() {
+        if (settings.channels() != null) {
+            try {
+                channels.saveAll(Files.readString(settings.channelsFile()), "setup");
+            } catch (IOException e) {
+                throw new UncheckedIOException("the channels in " + settings.channelsFile() + " could not be read", e);
+            }
+        }
+        lookers = Executors.newFixedThreadPool(LOOKING_AT_ONCE, r -> named(r, "channel"));
+        clock = Executors.newSingleThreadScheduledExecutor(r -> named(r, "channel-clock"));
+        if (settings.isWorker()) {
+            clock.scheduleWithFixedDelay(this::tick, 0, TICK.toMillis(), TimeUnit.MILLISECONDS);
+        }
+    }
+
+    private static Thread named(Runnable work, String name) {
+        Thread t = new Thread(work, name);
+        t.setDaemon(true);
+        return t;
+    }
+
+    @Override
+    public void stop() {
+        clock.shutdownNow();
+        lookers.shutdown();
+        try {
+            // What is being taken is finished; a kill at this point is survived too.
+            lookers.awaitTermination(20, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        clock = null;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return clock != null;
+    }
+}

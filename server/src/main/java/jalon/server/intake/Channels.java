@@ -1,0 +1,182 @@
+package jalon.server.intake;
+
+import jalon.server.NotPossible;
+import jalon.server.batch.Batches;
+import jalon.server.people.ActivityLog;
+import jalon.server.stream.StreamLibrary;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.scheduling.support.CronExpression;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The ways paper comes in unattended, and the scanners that people use. */
+@Service
+public class Channels {
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
+
+    private final ChannelRows rows;
+    private final StreamLibrary streams;
+    private final ActivityLog log;
+
+    Channels(ChannelRows rows, StreamLibrary streams, ActivityLog log) {
+        this.rows = rows;
+        this.streams = streams;
+        this.log = log;
+    }
+
+    /**
+     * @param settings without its password
+     * @param problem what is wrong and what to do, or null
+     * @param nextAt when it is looked at next
+     */
+    public record Channel(
+            long id,
+            String name,
+            String stream,
+            ChannelSettings settings,
+            boolean paused,
+            Instant lookedAt,
+            Instant nextAt,
+            int failures,
+            String problem,
+            Instant problemAt,
+            int taken,
+            int rejected) {}
+
+    /** @param stream null for scanners, where the operator chooses, and for folders with one sub-folder a stream */
+    public record Wanted(String name, String stream, ChannelSettings settings) {}
+
+    public List<Channel> all() {
+        return rows.all().stream().map(Channels::shown).toList();
+    }
+
+    private static Channel shown(ChannelRows.Row r) {
+        ChannelSettings settings = settings(r);
+        if (settings instanceof ChannelSettings.Mailbox m) {
+            settings = m.withPassword(null);
+        }
+        return new Channel(
+                r.id(),
+                r.name(),
+                r.stream(),
+                settings,
+                r.paused(),
+                r.lookedAt(),
+                r.nextAt(),
+                r.failures(),
+                r.problem(),
+                r.problemAt(),
+                r.taken(),
+                r.rejected());
+    }
+
+    static ChannelSettings settings(ChannelRows.Row row) {
+        return JSON.readValue(row.settings(), ChannelSettings.class);
+    }
+
+    ChannelRows.Row row(long id) {
+        return rows.find(id).orElseThrow(() -> NotPossible.missing("There is no such channel any more."));
+    }
+
+    /** @param id null for a new one */
+    @Transactional
+    public Channel save(Long id, Wanted wanted, String by) {
+        if (wanted.name() == null || wanted.name().isBlank() || wanted.settings() == null) {
+            throw NotPossible.input("Give the channel a name and say what it is.");
+        }
+        String name = wanted.name().strip();
+        ChannelSettings settings = wanted.settings();
+        check(wanted);
+        if (id != null
+                && settings instanceof ChannelSettings.Mailbox m
+                && m.password() == null
+                && settings(row(id)) instanceof ChannelSettings.Mailbox before) {
+            settings = m.withPassword(before.password());
+        }
+        rows.named(name).filter(r -> id == null || r.id() != id).ifPresent(r -> {
+            throw NotPossible.now("There is a channel called " + name + " already.");
+        });
+        String json = JSON.writerFor(ChannelSettings.class).writeValueAsString(settings);
+        if (id == null) {
+            rows.add(settings.kind(), name, wanted.stream(), json, by, Batches.now());
+        } else {
+            rows.save(row(id).id(), name, wanted.stream(), json, by, Batches.now());
+        }
+        log.add(Batches.now(), by, null, "saved channel", settings.kind() + " " + name);
+        return shown(rows.named(name).orElseThrow());
+    }
+
+    private void check(Wanted wanted) {
+        ChannelSettings s = wanted.settings();
+        boolean needsStream =
+                !(s instanceof ChannelSettings.Scanner) && !(s instanceof ChannelSettings.Folder f && f.byStream());
+        if (needsStream) {
+            if (wanted.stream() == null) {
+                throw NotPossible.input("Say which stream the channel's batches are for.");
+            }
+            streams.newest(wanted.stream());
+        }
+        if (s instanceof ChannelSettings.Folder f
+                && (f.folder() == null || !f.folder().startsWith("/"))) {
+            throw NotPossible.input("A folder is given by its whole path on the server, such as /srv/copier.");
+        }
+        if (s instanceof ChannelSettings.Mailbox m && (blank(m.host()) || blank(m.user()))) {
+            throw NotPossible.input("A mailbox needs a host and a user.");
+        }
+        if (s instanceof ChannelSettings.Scanner d
+                && (d.address() == null || !d.address().matches("https?://.+"))) {
+            throw NotPossible.input("A scanner is given by its address, such as http://scanner.office/eSCL.");
+        }
+        if (s.cron() != null && !CronExpression.isValidExpression(s.cron())) {
+            throw NotPossible.input(
+                    "\"" + s.cron() + "\" is not a schedule. Six parts: second minute hour day month weekday,"
+                            + " such as 0 */10 7-18 * * MON-FRI.");
+        }
+        if (s.everySeconds() != null && s.everySeconds() < 1) {
+            throw NotPossible.input("A channel can be looked at once a second at most.");
+        }
+    }
+
+    private static boolean blank(String s) {
+        return s == null || s.isBlank();
+    }
+
+    @Transactional
+    public void remove(long id, String by) {
+        ChannelRows.Row row = row(id);
+        rows.remove(id);
+        log.add(Batches.now(), by, null, "removed channel", row.kind() + " " + row.name());
+    }
+
+    @Transactional
+    public void pause(long id, boolean paused, String by) {
+        rows.pause(row(id).id(), paused, Batches.now());
+        log.add(Batches.now(), by, null, paused ? "paused channel" : "went on with channel", row(id).name());
+    }
+
+    /** Has it looked at now, whatever its times. */
+    @Transactional
+    public void runNow(long id) {
+        if (row(id).paused()) {
+            throw NotPossible.now("The channel is paused; let it go on first.");
+        }
+        rows.soon(id, Batches.now());
+    }
+
+    /** Saves channels from a file under their names, new ones and known ones: how an installation begins. */
+    public void saveAll(String json, String by) {
+        try {
+            for (Wanted wanted : JSON.readValue(json, Wanted[].class)) {
+                save(rows.named(wanted.name()).map(ChannelRows.Row::id).orElse(null), wanted, by);
+            }
+        } catch (JacksonException e) {
+            throw NotPossible.input("The channels cannot be read: " + e.getOriginalMessage());
+        }
+    }
+}

@@ -1,0 +1,10 @@
+package jalon.server.intake;
+
+import java.time.Duration;
+
+/**
+ * What came of looking at a channel once.
+ *
+ * @param again how soon it wants to be looked at again, or null for its usual time
+ */
+record Looked(int taken, int rejected, Duration again) {}

@@ -1,0 +1,200 @@
+package jalon.server.intake;
+
+import jakarta.mail.Address;
+import jakarta.mail.AuthenticationFailedException;
+import jakarta.mail.Flags;
+import jakarta.mail.Folder;
+import jakarta.mail.FolderNotFoundException;
+import jakarta.mail.Message;
+import jakarta.mail.MessagingException;
+import jakarta.mail.Session;
+import jakarta.mail.Store;
+import jakarta.mail.UIDFolder;
+import jakarta.mail.internet.InternetAddress;
+import jalon.server.NotPossible;
+import jalon.server.batch.NewBatch;
+import jalon.server.batch.Receiving;
+import jalon.server.mail.Letters;
+import java.io.IOException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Date;
+import java.util.List;
+import java.util.Properties;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/**
+ * Looks into a mailbox (IMAP, RFC 9051): the attachments of a mail become a batch, then the mail is moved to a done folder.
+ * It is known by its number in the mailbox (UIDVALIDITY and UID), so that one that was taken when the server died is only
+ * moved. A mail with nothing usable is moved aside, and its sender is told.
+ */
+@Component
+class MailLook {
+    private static final Logger LOG = LoggerFactory.getLogger(MailLook.class);
+    private static final int MOST_AT_ONCE = 50;
+
+    private final Receiving receiving;
+    private final Letters letters;
+
+    MailLook(Receiving receiving, Letters letters) {
+        this.receiving = receiving;
+        this.letters = letters;
+    }
+
+    Looked look(ChannelRows.Row channel, ChannelSettings.Mailbox box) throws ChannelProblem {
+        String where = box.host() + ":" + box.port();
+        try (Store store = Session.getInstance(properties(box)).getStore(protocol(box))) {
+            store.connect(box.host(), box.port(), box.user(), box.password());
+            Folder inbox = store.getFolder(box.inbox());
+            if (!inbox.exists()) {
+                throw new ChannelProblem("The mailbox of " + box.user() + " at " + where + " has no folder \""
+                        + box.inbox() + "\". Name another, or make it.");
+            }
+            Folder done = folder(store, box.done());
+            Folder aside = folder(store, box.aside());
+            inbox.open(Folder.READ_WRITE);
+            try {
+                return take(channel, box, inbox, done, aside);
+            } finally {
+                inbox.close(true);
+            }
+        } catch (AuthenticationFailedException e) {
+            throw new ChannelProblem(where + " does not let " + box.user() + " in. Check user and password.", e);
+        } catch (FolderNotFoundException e) {
+            throw new ChannelProblem("The mailbox has no folder \"" + e.getFolder() + "\" any more.", e);
+        } catch (MessagingException e) {
+            throw new ChannelProblem(
+                    "The mail server at " + where + " could not be used (" + plain(e)
+                            + "). Check host, port and network; it is tried again.",
+                    e);
+        } catch (IOException e) {
+            throw new ChannelProblem(
+                    "A mail at " + where + " could not be fetched (" + e.getMessage() + "). It is tried again.", e);
+        } catch (NotPossible e) {
+            throw new ChannelProblem(e.getMessage(), e);
+        }
+    }
+
+    private static String plain(MessagingException e) {
+        Throwable cause = e;
+        while (cause.getCause() != null) {
+            cause = cause.getCause();
+        }
+        return cause.getMessage() == null ? cause.getClass().getSimpleName() : cause.getMessage();
+    }
+
+    private static String protocol(ChannelSettings.Mailbox box) {
+        return box.privacy() == ChannelSettings.Privacy.tls ? "imaps" : "imap";
+    }
+
+    private static Properties properties(ChannelSettings.Mailbox box) {
+        String start = "mail." + protocol(box) + ".";
+        Properties p = new Properties();
+        p.put(start + "connectiontimeout", "10000");
+        p.put(start + "timeout", "60000");
+        p.put(start + "writetimeout", "60000");
+        p.put(start + "ssl.checkserveridentity", "true");
+        if (box.privacy() == ChannelSettings.Privacy.starttls) {
+            p.put(start + "starttls.enable", "true");
+            p.put(start + "starttls.required", "true");
+        }
+        if (box.certificate() != null) {
+            // That one certificate is known; what name it carries says nothing more.
+            p.put(start + "ssl.checkserveridentity", "false");
+            p.put(start + "ssl.socketFactory", OneCertificate.sockets(box.certificate()));
+        }
+        return p;
+    }
+
+    private static Folder folder(Store store, String name) throws MessagingException, ChannelProblem {
+        Folder folder = store.getFolder(name);
+        if (!folder.exists() && !folder.create(Folder.HOLDS_MESSAGES)) {
+            throw new ChannelProblem(
+                    "The mailbox has no folder \"" + name + "\" and none could be made. Make it by hand.");
+        }
+        return folder;
+    }
+
+    private Looked take(ChannelRows.Row channel, ChannelSettings.Mailbox box, Folder inbox, Folder done, Folder aside)
+            throws MessagingException, IOException {
+        int taken = 0;
+        int rejected = 0;
+        Message[] mails = inbox.getMessages();
+        for (int i = 0; i < Math.min(mails.length, MOST_AT_ONCE); i++) {
+            Message mail = mails[i];
+            String origin = "mail:" + channel.id() + ":" + ((UIDFolder) inbox).getUIDValidity() + ":"
+                    + ((UIDFolder) inbox).getUID(mail);
+            List<String> reasons = receiving.takenBefore(origin) ? List.of() : batch(channel, mail, origin);
+            if (reasons.isEmpty()) {
+                move(inbox, mail, done);
+                taken++;
+            } else {
+                tell(box, mail, reasons);
+                move(inbox, mail, aside);
+                rejected++;
+            }
+        }
+        boolean more = mails.length > MOST_AT_ONCE;
+        return new Looked(taken, rejected, more ? java.time.Duration.ZERO : null);
+    }
+
+    /** @return why nothing of the mail can be used; empty when it is a batch now */
+    private List<String> batch(ChannelRows.Row channel, Message mail, String origin)
+            throws MessagingException, IOException {
+        List<Receiving.Incoming> files = Attachments.of(mail);
+        if (files.isEmpty()) {
+            return List.of("the mail has no attachment");
+        }
+        Date sent = mail.getSentDate();
+        String sender = sender(mail);
+        var wanted = new NewBatch(
+                channel.stream(),
+                "mail from " + (sender == null ? "nobody" : sender),
+                "mail",
+                null,
+                "channel " + channel.name(),
+                sender,
+                mail.getSubject(),
+                sent == null ? null : Instant.ofEpochMilli(sent.getTime()));
+        Receiving.Batched made = receiving.wholeBatch(wanted, files, origin, id -> {});
+        List<String> reasons = new ArrayList<>();
+        if (made.no() == null) {
+            made.files().forEach(f -> reasons.add(f.name() + ": " + f.rejected()));
+        }
+        return reasons;
+    }
+
+    private static String sender(Message mail) throws MessagingException {
+        Address[] from = mail.getFrom();
+        return from != null && from.length > 0 && from[0] instanceof InternetAddress a ? a.getAddress() : null;
+    }
+
+    private void tell(ChannelSettings.Mailbox box, Message mail, List<String> reasons) throws MessagingException {
+        String sender = sender(mail);
+        boolean automatic =
+                mail.getHeader("Auto-Submitted") != null && !mail.getHeader("Auto-Submitted")[0].equalsIgnoreCase("no");
+        if (box.replyFrom() == null || sender == null || automatic) {
+            return;
+        }
+        String subject = mail.getSubject() == null ? "your mail" : mail.getSubject();
+        try {
+            letters.send(
+                    box.replyFrom(),
+                    sender,
+                    "Not taken: " + subject,
+                    "Nothing of your mail \"" + subject + "\" could be used:\n\n  " + String.join("\n  ", reasons)
+                            + "\n\nPlease send the pages again as TIFF, JPEG, PNG or PDF.\n");
+        } catch (MessagingException e) {
+            // The mail is set aside all the same, with its reason in the log; a reply that fails must not block the
+            // rest.
+            LOG.warn("{} could not be told that a mail was not taken: {}", sender, plain(e));
+        }
+    }
+
+    private static void move(Folder from, Message mail, Folder to) throws MessagingException {
+        from.copyMessages(new Message[] {mail}, to);
+        mail.setFlag(Flags.Flag.DELETED, true);
+    }
+}

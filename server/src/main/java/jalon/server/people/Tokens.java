@@ -1,0 +1,98 @@
+package jalon.server.people;
+
+import jalon.server.NotPossible;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keys with which programs send batches. A token is shown once, when it is made; only its hash is kept. */
+@Service
+public class Tokens {
+    private static final int BYTES = 32;
+
+    private final TokenRows rows;
+    private final ActivityLog log;
+    private final SecureRandom random = new SecureRandom();
+
+    Tokens(TokenRows rows, ActivityLog log) {
+        this.rows = rows;
+        this.log = log;
+    }
+
+    /** @param streams names of the streams it may send for */
+    public record Token(
+            long id,
+            String name,
+            List<String> streams,
+            String madeBy,
+            Instant madeAt,
+            Instant usedAt,
+            Instant revokedAt) {}
+
+    /** @param secret what the program sends; it is not shown again */
+    public record Made(Token token, String secret) {}
+
+    public List<Token> all() {
+        return rows.all().stream().map(Tokens::shown).toList();
+    }
+
+    @Transactional
+    public Made make(String name, List<String> streams, String by) {
+        if (name == null || name.isBlank() || streams == null || streams.isEmpty()) {
+            throw NotPossible.input("Give the token a name, and at least one stream it may send for.");
+        }
+        byte[] bytes = new byte[BYTES];
+        random.nextBytes(bytes);
+        String secret = "jalon_" + Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        Instant now = Instant.now().truncatedTo(ChronoUnit.MICROS);
+        rows.add(name.strip(), hash(secret), String.join(",", streams), by, now);
+        log.add(now, by, null, "made token", name + " for " + String.join(", ", streams));
+        return new Made(shown(rows.find(hash(secret)).orElseThrow()), secret);
+    }
+
+    @Transactional
+    public void revoke(long id, String by) {
+        Instant now = Instant.now().truncatedTo(ChronoUnit.MICROS);
+        if (rows.revoke(id, now) == 0) {
+            throw NotPossible.missing("There is no such token, or it is revoked already.");
+        }
+        log.add(now, by, null, "revoked token", Long.toString(id));
+    }
+
+    /** The token of a program that may send now. */
+    public Optional<Token> of(String secret) {
+        Optional<Token> found = rows.find(hash(secret)).map(Tokens::shown).filter(t -> t.revokedAt() == null);
+        found.ifPresent(t -> rows.used(t.id(), Instant.now().truncatedTo(ChronoUnit.MICROS)));
+        return found;
+    }
+
+    private static Token shown(TokenRows.Row r) {
+        return new Token(
+                r.id(),
+                r.name(),
+                Arrays.asList(r.streams().split(",")),
+                r.madeBy(),
+                r.madeAt(),
+                r.usedAt(),
+                r.revokedAt());
+    }
+
+    private static String hash(String secret) {
+        try {
+            byte[] hash = MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(hash);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+}

@@ -1,0 +1,230 @@
+package jalon.server.scan;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeSet;
+import javax.xml.XMLConstants;
+import javax.xml.parsers.DocumentBuilderFactory;
+import javax.xml.parsers.ParserConfigurationException;
+import org.w3c.dom.Document;
+import org.w3c.dom.Element;
+import org.w3c.dom.NodeList;
+import org.xml.sax.SAXException;
+
+/**
+ * A network scanner, driven over eSCL, the open driverless scanning protocol (HTTP and XML; Mopria Alliance, "eSCL
+ * Technical Specification"). Nothing a device answers is trusted: sizes and times are bounded, its XML is read without
+ * entities.
+ */
+final class EsclDevice {
+    private static final String SCAN = "http://schemas.hp.com/imaging/escl/2011/05/03";
+    private static final String PWG = "http://www.pwg.org/schemas/2010/12/sm";
+    private static final Duration ANSWER = Duration.ofSeconds(15);
+    private static final Duration PAGE = Duration.ofSeconds(90);
+    private static final long LARGEST_PAGE = 400_000_000;
+    private static final int LARGEST_XML = 1_000_000;
+
+    private final String address;
+    private final HttpClient http =
+            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
+
+    EsclDevice(String address) {
+        this.address = address.replaceFirst("/+$", "");
+    }
+
+    /** What the device can do. Empty lists where it did not say. */
+    record Can(
+            String model, boolean feeder, boolean duplex, boolean flatbed, List<Integer> dpi, List<String> colours) {}
+
+    Can can() throws ScanFault {
+        Element root = xml(get("/ScannerCapabilities"), "ScannerCapabilities");
+        var dpi = new TreeSet<Integer>();
+        NodeList resolutions = root.getElementsByTagNameNS(SCAN, "DiscreteResolution");
+        for (int i = 0; i < resolutions.getLength(); i++) {
+            String x = text((Element) resolutions.item(i), SCAN, "XResolution");
+            if (x != null && x.matches("\\d{2,4}")) {
+                dpi.add(Integer.valueOf(x));
+            }
+        }
+        List<String> colours = new ArrayList<>();
+        NodeList modes = root.getElementsByTagNameNS(SCAN, "ColorMode");
+        for (int i = 0; i < modes.getLength(); i++) {
+            String colour = switch (modes.item(i).getTextContent().strip()) {
+                case "BlackAndWhite1" -> "bitonal";
+                case "Grayscale8" -> "grey";
+                case "RGB24" -> "colour";
+                default -> "";
+            };
+            if (!colour.isEmpty() && !colours.contains(colour)) {
+                colours.add(colour);
+            }
+        }
+        String model = text(root, PWG, "MakeAndModel");
+        return new Can(
+                model == null ? "Scanner" : model,
+                root.getElementsByTagNameNS(SCAN, "AdfSimplexInputCaps").getLength() > 0,
+                root.getElementsByTagNameNS(SCAN, "AdfDuplexInputCaps").getLength() > 0,
+                root.getElementsByTagNameNS(SCAN, "PlatenInputCaps").getLength() > 0,
+                List.copyOf(dpi),
+                colours);
+    }
+
+    /** @param feeder as the device names it, such as {@code ScannerAdfEmpty}; empty when it has none */
+    record Status(String state, String feeder) {}
+
+    Status status() throws ScanFault {
+        Element root = xml(get("/ScannerStatus"), "ScannerStatus");
+        String state = text(root, PWG, "State");
+        String feeder = text(root, SCAN, "AdfState");
+        return new Status(state == null ? "" : state, feeder == null ? "" : feeder);
+    }
+
+    /** Begins a job. @return its address */
+    URI start(ScanSettings s) throws ScanFault {
+        String mode = switch (s.colour()) {
+            case BITONAL -> "BlackAndWhite1";
+            case GREY -> "Grayscale8";
+            case COLOUR -> "RGB24";
+        };
+        boolean feeder = s.source() == ScanSettings.Source.feeder;
+        String format = s.colour() == jalon.core.stream.IntakeRules.Colour.BITONAL ? "image/png" : "image/jpeg";
+        String body = "<?xml version=\"1.0\" encoding=\"UTF-8\"?><scan:ScanSettings xmlns:scan=\"" + SCAN
+                + "\" xmlns:pwg=\"" + PWG + "\"><pwg:Version>2.6</pwg:Version><scan:Intent>Document</scan:Intent>"
+                + "<pwg:ScanRegions><pwg:ScanRegion><pwg:ContentRegionUnits>escl:ThreeHundredthsOfInches"
+                + "</pwg:ContentRegionUnits><pwg:Height>" + threeHundredths(s.heightMm()) + "</pwg:Height><pwg:Width>"
+                + threeHundredths(s.widthMm()) + "</pwg:Width><pwg:XOffset>0</pwg:XOffset><pwg:YOffset>0</pwg:YOffset>"
+                + "</pwg:ScanRegion></pwg:ScanRegions><pwg:InputSource>" + (feeder ? "Feeder" : "Platen")
+                + "</pwg:InputSource><scan:ColorMode>" + mode + "</scan:ColorMode><scan:XResolution>" + s.dpi()
+                + "</scan:XResolution><scan:YResolution>" + s.dpi() + "</scan:YResolution><pwg:DocumentFormat>" + format
+                + "</pwg:DocumentFormat><scan:DocumentFormatExt>" + format + "</scan:DocumentFormatExt>"
+                + (feeder ? "<scan:Duplex>" + s.duplex() + "</scan:Duplex>" : "") + "</scan:ScanSettings>";
+        HttpResponse<InputStream> answer = send(HttpRequest.newBuilder(URI.create(address + "/ScanJobs"))
+                .header("Content-Type", "text/xml")
+                .timeout(ANSWER)
+                .POST(HttpRequest.BodyPublishers.ofString(body)));
+        close(answer);
+        String job = answer.headers().firstValue("Location").orElse(null);
+        if (answer.statusCode() != 201 || job == null) {
+            throw new ScanFault(
+                    ScanFault.Kind.DEVICE,
+                    "The scanner did not take the job (it answered " + answer.statusCode()
+                            + "). Check that it is free and can do these settings.");
+        }
+        return URI.create(address + "/").resolve(job);
+    }
+
+    /**
+     * Fetches the next page of a job into a file.
+     *
+     * @return the HTTP status: 200 with a page, 404 when there is none left, 503 when it is not ready yet
+     */
+    int next(URI job, Path into) throws ScanFault {
+        HttpResponse<InputStream> answer = send(HttpRequest.newBuilder(URI.create(job + "/NextDocument"))
+                .timeout(PAGE)
+                .GET());
+        if (answer.statusCode() != 200) {
+            close(answer);
+            return answer.statusCode();
+        }
+        try (InputStream in = answer.body();
+                var out = Files.newOutputStream(into)) {
+            byte[] buffer = new byte[1 << 16];
+            long bytes = 0;
+            for (int n = in.read(buffer); n >= 0; n = in.read(buffer)) {
+                bytes += n;
+                if (bytes > LARGEST_PAGE) {
+                    throw new ScanFault(ScanFault.Kind.DEVICE, "The scanner sends a page that does not end.");
+                }
+                out.write(buffer, 0, n);
+            }
+        } catch (IOException e) {
+            throw new ScanFault(ScanFault.Kind.CUT_SHORT, "the page arrived cut short");
+        }
+        return 200;
+    }
+
+    void cancel(URI job) {
+        try {
+            close(send(HttpRequest.newBuilder(job).timeout(ANSWER).DELETE()));
+        } catch (ScanFault e) {
+            // It ends by itself when nobody fetches its pages.
+        }
+    }
+
+    private InputStream get(String path) throws ScanFault {
+        HttpResponse<InputStream> answer = send(HttpRequest.newBuilder(URI.create(address + path))
+                .timeout(ANSWER)
+                .GET());
+        if (answer.statusCode() != 200) {
+            close(answer);
+            throw new ScanFault(
+                    ScanFault.Kind.DEVICE,
+                    "The scanner at " + address + " answered " + answer.statusCode() + ". Check its address.");
+        }
+        return answer.body();
+    }
+
+    private HttpResponse<InputStream> send(HttpRequest.Builder request) throws ScanFault {
+        try {
+            return http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream());
+        } catch (IOException e) {
+            throw new ScanFault(
+                    ScanFault.Kind.GONE,
+                    "The scanner at " + address + " does not answer. Check that it is switched on and on the network.");
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new ScanFault(ScanFault.Kind.STOPPED, "Stopped.");
+        }
+    }
+
+    private static void close(HttpResponse<InputStream> answer) {
+        try (InputStream body = answer.body()) {
+            body.skip(1024);
+        } catch (IOException e) {
+            // Nothing of it was wanted.
+        }
+    }
+
+    private Element xml(InputStream in, String name) throws ScanFault {
+        try (in) {
+            var factory = DocumentBuilderFactory.newInstance();
+            factory.setNamespaceAware(true);
+            factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
+            factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
+            var builder = factory.newDocumentBuilder();
+            builder.setErrorHandler(null);
+            Document document = builder.parse(new ByteArrayInputStream(in.readNBytes(LARGEST_XML)));
+            Element root = document.getDocumentElement();
+            if (SCAN.equals(root.getNamespaceURI()) && name.equals(root.getLocalName())) {
+                return root;
+            }
+        } catch (IOException | SAXException e) {
+            // Told below: it is the same to the operator whether it is no XML or another.
+        } catch (ParserConfigurationException e) {
+            throw new IllegalStateException("every Java reads XML", e);
+        }
+        throw new ScanFault(
+                ScanFault.Kind.DEVICE,
+                "What answers at " + address + " is not a scanner that speaks eSCL. Check the address.");
+    }
+
+    private static String text(Element root, String space, String name) {
+        NodeList found = root.getElementsByTagNameNS(space, name);
+        return found.getLength() == 0 ? null : found.item(0).getTextContent().strip();
+    }
+
+    /** The protocol's unit of length: 1/300 inch. */
+    private static long threeHundredths(double mm) {
+        return Math.round(mm / 25.4 * 300);
+    }
+}

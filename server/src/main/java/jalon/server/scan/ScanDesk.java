@@ -1,0 +1,186 @@
+package jalon.server.scan;
+
+import jalon.server.NotPossible;
+import jalon.server.batch.Batch;
+import jalon.server.batch.Batches;
+import jalon.server.batch.NewBatch;
+import jalon.server.batch.Receiving;
+import jalon.server.batch.Stage;
+import jalon.server.intake.ChannelSettings;
+import jalon.server.intake.Channels;
+import jalon.server.people.Preferences;
+import jalon.server.stream.StreamLibrary;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Scanning by operators: which devices there are, and the stacks that are being scanned now. */
+@Service
+public class ScanDesk implements DisposableBean {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final Channels channels;
+    private final Receiving receiving;
+    private final Batches batches;
+    private final StreamLibrary streams;
+    private final Preferences preferences;
+    private final Map<String, Scan> scans = new ConcurrentHashMap<>();
+    private final ExecutorService threads = Executors.newCachedThreadPool(r -> {
+        Thread t = new Thread(r, "scan");
+        t.setDaemon(true);
+        return t;
+    });
+
+    ScanDesk(Channels channels, Receiving receiving, Batches batches, StreamLibrary streams, Preferences preferences) {
+        this.channels = channels;
+        this.receiving = receiving;
+        this.batches = batches;
+        this.streams = streams;
+        this.preferences = preferences;
+    }
+
+    /**
+     * @param problem why it cannot be used now, or null
+     * @param last the settings this person used last on this device, or null
+     */
+    public record Device(
+            long id,
+            String name,
+            String model,
+            boolean feeder,
+            boolean duplex,
+            boolean flatbed,
+            List<Integer> dpi,
+            List<String> colours,
+            String problem,
+            ScanSettings last) {}
+
+    public List<Device> devices(String who) {
+        return channels.all().stream()
+                .filter(c -> c.settings() instanceof ChannelSettings.Scanner)
+                .map(c -> device(c, who))
+                .toList();
+    }
+
+    private Device device(Channels.Channel c, String who) {
+        String kept = preferences.find(who, "scan:" + c.id());
+        ScanSettings last = kept == null ? null : JSON.readValue(kept, ScanSettings.class);
+        try {
+            EsclDevice.Can can = new EsclDevice(((ChannelSettings.Scanner) c.settings()).address()).can();
+            return new Device(
+                    c.id(),
+                    c.name(),
+                    can.model(),
+                    can.feeder(),
+                    can.duplex(),
+                    can.flatbed(),
+                    can.dpi(),
+                    can.colours(),
+                    null,
+                    last);
+        } catch (ScanFault e) {
+            return new Device(c.id(), c.name(), "", false, false, false, List.of(), List.of(), e.getMessage(), last);
+        }
+    }
+
+    /**
+     * @param stream of a new batch; null when sheets are added to one
+     * @param batch to add to, or null for a new one
+     * @param after the page after which they come; 0 for the front, null for the end
+     * @param replaces the page that is scanned again, or null
+     * @param fillsGap whether they fill the gap after {@code after}
+     */
+    public record Wanted(
+            long scanner,
+            String stream,
+            String batch,
+            Integer after,
+            Integer replaces,
+            boolean fillsGap,
+            ScanSettings settings) {}
+
+    public Scan.State start(Wanted wanted, String who) {
+        Channels.Channel channel = channels.all().stream()
+                .filter(c -> c.id() == wanted.scanner() && c.settings() instanceof ChannelSettings.Scanner)
+                .findFirst()
+                .orElseThrow(() -> NotPossible.missing("There is no such scanner any more."));
+        ScanSettings chosen =
+                wanted.settings() == null ? new ScanSettings(null, null, null, false, null, null) : wanted.settings();
+        preferences.keep(who, "scan:" + channel.id(), JSON.writeValueAsString(chosen));
+        String no = wanted.batch();
+        Receiving.Place place = null;
+        String stream = wanted.stream();
+        if (no == null) {
+            if (stream == null) {
+                throw NotPossible.input("Say which stream the paper is for.");
+            }
+        } else {
+            refuseIfScanning(no);
+            Batch batch = batches.get(no);
+            stream = batch.stream();
+            place = batch.arrived() ? place(batch, wanted) : null;
+        }
+        ScanSettings settings = chosen.under(
+                streams.definition(stream, streams.newest(stream)).intake().scan());
+        if (no == null) {
+            no = receiving.open(NewBatch.of(stream, "scanner " + channel.name(), "scanner", who));
+        }
+        var device = new EsclDevice(((ChannelSettings.Scanner) channel.settings()).address());
+        Scan scan = new Scan(no, channel.name(), device, settings, place, receiving, who);
+        scans.put(no, scan);
+        threads.execute(scan::run);
+        return scan.state();
+    }
+
+    private Receiving.Place place(Batch batch, Wanted wanted) {
+        if (batch.stage() == Stage.intake) {
+            throw NotPossible.now("Batch " + batch.no() + " is still being read; wait a moment.");
+        }
+        if (wanted.replaces() != null) {
+            return receiving.insteadOf(batch.no(), wanted.replaces());
+        }
+        return wanted.after() == null
+                ? new Receiving.Place(0, null, null)
+                : receiving.after(batch.no(), wanted.after(), wanted.fillsGap());
+    }
+
+    private void refuseIfScanning(String no) {
+        Scan before = scans.get(no);
+        if (before != null && before.running()) {
+            throw NotPossible.now("Sheets for batch " + no + " are being scanned already.");
+        }
+    }
+
+    public Scan.State state(String no) {
+        Scan scan = scans.get(no);
+        if (scan == null) {
+            throw NotPossible.missing("Nothing is being scanned for batch " + no + ".");
+        }
+        return scan.state();
+    }
+
+    public Scan.State stop(String no) {
+        state(no);
+        scans.get(no).stop();
+        return state(no);
+    }
+
+    /** Goes on with a stack that was stopped or had a fault. */
+    public Scan.State goOn(String no) {
+        state(no);
+        refuseIfScanning(no);
+        threads.execute(scans.get(no).again());
+        return state(no);
+    }
+
+    @Override
+    public void destroy() {
+        scans.values().forEach(Scan::stop);
+        threads.shutdown();
+    }
+}

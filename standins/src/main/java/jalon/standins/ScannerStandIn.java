@@ -1,0 +1,330 @@
+package jalon.standins;
+
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpServer;
+import jalon.demo.ScanFiles;
+import jalon.demo.Scanner;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A network scanner that is not there: speaks eSCL on loopback, with a feeder that is loaded with the harbour's paper, a
+ * flatbed, duplex, and faults on request. A fault lasts until {@link #attend}, as a jam lasts until somebody clears it.
+ */
+public final class ScannerStandIn implements AutoCloseable {
+    private static final String NAMES = " xmlns:scan=\"http://schemas.hp.com/imaging/escl/2011/05/03\""
+            + " xmlns:pwg=\"http://www.pwg.org/schemas/2010/12/sm\"";
+    private static final String HEAD = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>";
+
+    /** What can go wrong. */
+    public enum Fault {
+        NONE,
+        JAM,
+        DOUBLE_FEED,
+        COVER_OPEN,
+        GONE,
+        CUT_SHORT,
+        NONSENSE,
+        ENDLESS
+    }
+
+    private final HttpServer server;
+    private final Tray tray = new Tray();
+    private final Map<String, Job> jobs = new ConcurrentHashMap<>();
+    private final Random random = new Random(5);
+    private volatile Fault fault = Fault.NONE;
+    private volatile int faultAfter;
+    private volatile long pageMillis;
+    private volatile boolean tripped;
+
+    private static final class Job {
+        private final Scanner.Mode mode;
+        private final int dpi;
+        private final boolean duplex;
+        private final boolean feeder;
+        private boolean back;
+        private int sheets;
+        private boolean over;
+
+        Job(Scanner.Mode mode, int dpi, boolean duplex, boolean feeder) {
+            this.mode = mode;
+            this.dpi = dpi;
+            this.duplex = duplex;
+            this.feeder = feeder;
+        }
+    }
+
+    private ScannerStandIn(HttpServer server) {
+        this.server = server;
+    }
+
+    /** @param port 0 for any that is free */
+    public static ScannerStandIn start(int port) throws IOException {
+        HttpServer http = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
+        var scanner = new ScannerStandIn(http);
+        http.createContext("/eSCL", scanner::answer);
+        http.setExecutor(Executors.newCachedThreadPool(r -> {
+            Thread t = new Thread(r, "scanner-stand-in");
+            t.setDaemon(true);
+            return t;
+        }));
+        http.start();
+        return scanner;
+    }
+
+    public String address() {
+        return "http://127.0.0.1:" + server.getAddress().getPort() + "/eSCL";
+    }
+
+    /** Puts a stack into the feeder, on top of what is there. */
+    public void load(String stream, int documents, long seed, boolean bothSides) {
+        tray.load(stream, documents, seed, bothSides);
+    }
+
+    public void clear() {
+        tray.clear();
+    }
+
+    public int sheets() {
+        return tray.size();
+    }
+
+    /** @param afterSheets how many sheets of a job go well before */
+    public void fail(Fault kind, int afterSheets) {
+        faultAfter = afterSheets;
+        fault = kind;
+    }
+
+    /** How long a page takes. */
+    public void pace(long millisPerPage) {
+        pageMillis = millisPerPage;
+    }
+
+    private void answer(HttpExchange x) throws IOException {
+        String path = x.getRequestURI().getPath().replaceFirst("^/eSCL", "");
+        try (x) {
+            if (fault == Fault.GONE && faultAfter <= 0) {
+                return;
+            }
+            if (fault == Fault.NONSENSE && faultAfter <= 0) {
+                send(x, 200, "text/html", "<html>hello".getBytes(StandardCharsets.UTF_8));
+            } else if (path.equals("/ScannerCapabilities")) {
+                send(x, 200, "text/xml", capabilities().getBytes(StandardCharsets.UTF_8));
+            } else if (path.equals("/ScannerStatus")) {
+                send(x, 200, "text/xml", status().getBytes(StandardCharsets.UTF_8));
+            } else if (path.equals("/ScanJobs") && x.getRequestMethod().equals("POST")) {
+                begin(x);
+            } else if (path.endsWith("/NextDocument")) {
+                next(x, path.replaceAll(".*/ScanJobs/|/NextDocument", ""));
+            } else if (x.getRequestMethod().equals("DELETE")) {
+                Job job = jobs.remove(path.replaceAll(".*/", ""));
+                send(x, job == null ? 404 : 200, "text/plain", new byte[0]);
+            } else {
+                send(x, 404, "text/plain", new byte[0]);
+            }
+        }
+    }
+
+    private static void send(HttpExchange x, int status, String type, byte[] body) throws IOException {
+        x.getResponseHeaders().set("Content-Type", type);
+        x.sendResponseHeaders(status, body.length == 0 ? -1 : body.length);
+        if (body.length > 0) {
+            x.getResponseBody().write(body);
+        }
+    }
+
+    private static String capabilities() {
+        String profile = "<scan:SettingProfiles><scan:SettingProfile><scan:ColorModes>"
+                + "<scan:ColorMode>BlackAndWhite1</scan:ColorMode><scan:ColorMode>Grayscale8</scan:ColorMode>"
+                + "<scan:ColorMode>RGB24</scan:ColorMode></scan:ColorModes><scan:DocumentFormats>"
+                + "<pwg:DocumentFormat>image/jpeg</pwg:DocumentFormat><pwg:DocumentFormat>image/png</pwg:DocumentFormat>"
+                + "<scan:DocumentFormatExt>image/jpeg</scan:DocumentFormatExt>"
+                + "<scan:DocumentFormatExt>image/png</scan:DocumentFormatExt></scan:DocumentFormats>"
+                + "<scan:SupportedResolutions><scan:DiscreteResolutions>" + resolution(150) + resolution(200)
+                + resolution(300) + "</scan:DiscreteResolutions></scan:SupportedResolutions>"
+                + "</scan:SettingProfile></scan:SettingProfiles>";
+        String caps = "<scan:MinWidth>16</scan:MinWidth><scan:MaxWidth>2550</scan:MaxWidth>"
+                + "<scan:MinHeight>16</scan:MinHeight><scan:MaxHeight>3508</scan:MaxHeight>"
+                + "<scan:MaxScanRegions>1</scan:MaxScanRegions>" + profile
+                + "<scan:SupportedIntents><scan:Intent>Document</scan:Intent></scan:SupportedIntents>";
+        return HEAD + "<scan:ScannerCapabilities" + NAMES + "><pwg:Version>2.63</pwg:Version>"
+                + "<pwg:MakeAndModel>Merrow simulated scanner</pwg:MakeAndModel>"
+                + "<pwg:SerialNumber>MS-0001</pwg:SerialNumber><scan:UUID>6f5d1f4e-2b6f-4c11-9e9e-000000000001</scan:UUID>"
+                + "<scan:Platen><scan:PlatenInputCaps>" + caps + "</scan:PlatenInputCaps></scan:Platen><scan:Adf>"
+                + "<scan:AdfSimplexInputCaps>" + caps + "</scan:AdfSimplexInputCaps><scan:AdfDuplexInputCaps>" + caps
+                + "</scan:AdfDuplexInputCaps><scan:FeederCapacity>100</scan:FeederCapacity><scan:AdfOptions>"
+                + "<scan:AdfOption>DetectPaperLoaded</scan:AdfOption><scan:AdfOption>Duplex</scan:AdfOption>"
+                + "</scan:AdfOptions></scan:Adf></scan:ScannerCapabilities>";
+    }
+
+    private static String resolution(int dpi) {
+        return "<scan:DiscreteResolution><scan:XResolution>" + dpi + "</scan:XResolution><scan:YResolution>" + dpi
+                + "</scan:YResolution></scan:DiscreteResolution>";
+    }
+
+    private String status() {
+        String feeder = switch (tripped ? fault : Fault.NONE) {
+            case JAM -> "ScannerAdfJam";
+            case DOUBLE_FEED -> "ScannerAdfMultipickDetected";
+            case COVER_OPEN -> "ScannerAdfHatchOpen";
+            default -> tray.size() == 0 ? "ScannerAdfEmpty" : "ScannerAdfLoaded";
+        };
+        StringBuilder list = new StringBuilder();
+        jobs.forEach((id, job) -> list.append("<scan:JobInfo><pwg:JobUri>/eSCL/ScanJobs/")
+                .append(id)
+                .append("</pwg:JobUri><pwg:JobUuid>")
+                .append(id)
+                .append("</pwg:JobUuid><scan:Age>1</scan:Age><pwg:ImagesCompleted>")
+                .append(job.sheets)
+                .append("</pwg:ImagesCompleted><pwg:JobState>")
+                .append(job.over ? "Completed" : "Processing")
+                .append("</pwg:JobState></scan:JobInfo>"));
+        boolean busy = jobs.values().stream().anyMatch(j -> !j.over);
+        return HEAD + "<scan:ScannerStatus" + NAMES + "><pwg:Version>2.63</pwg:Version><pwg:State>"
+                + (busy ? "Processing" : "Idle") + "</pwg:State><scan:AdfState>" + feeder
+                + "</scan:AdfState><scan:Jobs>"
+                + list + "</scan:Jobs></scan:ScannerStatus>";
+    }
+
+    private void begin(HttpExchange x) throws IOException {
+        String settings = new String(x.getRequestBody().readAllBytes(), StandardCharsets.UTF_8);
+        Scanner.Mode mode = switch (value(settings, "ColorMode", "Grayscale8")) {
+            case "BlackAndWhite1" -> Scanner.Mode.BITONAL;
+            case "RGB24" -> Scanner.Mode.COLOUR;
+            default -> Scanner.Mode.GREY;
+        };
+        boolean feeder = value(settings, "InputSource", "Feeder").equals("Feeder");
+        if (tripped || feeder && tray.size() == 0) {
+            send(x, 409, "text/plain", new byte[0]);
+            return;
+        }
+        String id = UUID.randomUUID().toString();
+        jobs.values().removeIf(j -> j.over);
+        jobs.put(
+                id,
+                new Job(
+                        mode,
+                        Integer.parseInt(value(settings, "XResolution", "200")),
+                        Boolean.parseBoolean(value(settings, "Duplex", "false")),
+                        feeder));
+        x.getResponseHeaders().set("Location", address() + "/ScanJobs/" + id);
+        send(x, 201, "text/plain", new byte[0]);
+    }
+
+    private static String value(String xml, String name, String otherwise) {
+        Matcher m =
+                Pattern.compile("<(?:\\w+:)?" + name + ">\\s*([^<]*?)\\s*</").matcher(xml);
+        return m.find() ? m.group(1) : otherwise;
+    }
+
+    private void next(HttpExchange x, String id) throws IOException {
+        Job job = jobs.get(id);
+        if (job == null || job.over) {
+            send(x, 404, "text/plain", new byte[0]);
+            return;
+        }
+        synchronized (job) {
+            Tray.Leaf leaf = tray.peek();
+            boolean done = job.feeder ? leaf == null : job.sheets > 0;
+            if (done) {
+                job.over = true;
+                send(x, 404, "text/plain", new byte[0]);
+                return;
+            }
+            if (fault != Fault.NONE
+                    && job.sheets >= faultAfter
+                    && (fault != Fault.CUT_SHORT || !job.duplex || job.back)) {
+                trip(x, job, leaf);
+                return;
+            }
+            byte[] page = picture(job, job.back ? leaf.back() : leaf.front());
+            advance(job);
+            send(x, 200, job.mode == Scanner.Mode.BITONAL ? "image/png" : "image/jpeg", page);
+        }
+    }
+
+    private void advance(Job job) {
+        if (job.duplex && job.feeder && !job.back) {
+            job.back = true;
+            return;
+        }
+        job.back = false;
+        job.sheets++;
+        if (fault != Fault.ENDLESS) {
+            tray.fed();
+        }
+    }
+
+    private void trip(HttpExchange x, Job job, Tray.Leaf leaf) throws IOException {
+        switch (fault) {
+            case GONE, NONSENSE -> faultAfter = 0;
+            case CUT_SHORT -> {
+                byte[] page = picture(job, job.back ? leaf.back() : leaf.front());
+                x.getResponseHeaders().set("Content-Type", "image/jpeg");
+                x.sendResponseHeaders(200, page.length);
+                OutputStream out = x.getResponseBody();
+                out.write(page, 0, page.length / 2);
+                out.flush();
+                fault = Fault.NONE;
+                job.over = true;
+            }
+            case ENDLESS -> {
+                byte[] page = picture(job, leaf.front());
+                send(x, 200, "image/jpeg", page);
+            }
+            default -> {
+                tripped = true;
+                job.over = true;
+                send(x, 503, "text/plain", new byte[0]);
+            }
+        }
+    }
+
+    /** Somebody cleared the jam or closed the cover. */
+    public void attend() {
+        tripped = false;
+        fault = Fault.NONE;
+    }
+
+    private byte[] picture(Job job, jalon.demo.Sheet side) throws IOException {
+        if (pageMillis > 0) {
+            try {
+                Thread.sleep(pageMillis);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+        Random r = new Random(random.nextLong());
+        BufferedImage image = Scanner.scan(
+                side == null ? jalon.demo.Sheet.BLANK : side, Scanner.Setting.feeder(job.mode, job.dpi, r), r);
+        Path file = Files.createTempFile("standin", ".page");
+        try {
+            if (job.mode == Scanner.Mode.BITONAL) {
+                ScanFiles.png(file, image, job.dpi);
+            } else {
+                ScanFiles.jpeg(file, image, job.dpi);
+            }
+            return Files.readAllBytes(file);
+        } finally {
+            Files.deleteIfExists(file);
+        }
+    }
+
+    @Override
+    public void close() {
+        server.stop(0);
+    }
+}
