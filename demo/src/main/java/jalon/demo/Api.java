@@ -45,6 +45,15 @@ public final class Api {
         return send(path, "application/json", HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
     }
 
+    public JsonNode put(String path, Object body) throws IOException, InterruptedException {
+        return send(
+                "PUT", path, "application/json", HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
+    }
+
+    public JsonNode delete(String path) throws IOException, InterruptedException {
+        return send("DELETE", path, "application/json", HttpRequest.BodyPublishers.noBody());
+    }
+
     public JsonNode upload(String path, Path file) throws IOException, InterruptedException {
         return upload(path, file.getFileName().toString(), Files.readAllBytes(file));
     }
@@ -65,6 +74,11 @@ public final class Api {
 
     private JsonNode send(String path, String type, HttpRequest.BodyPublisher body)
             throws IOException, InterruptedException {
+        return send("POST", path, type, body);
+    }
+
+    private JsonNode send(String method, String path, String type, HttpRequest.BodyPublisher body)
+            throws IOException, InterruptedException {
         get("/api/csrf");
         String token = cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("XSRF-TOKEN"))
@@ -74,7 +88,7 @@ public final class Api {
         return answer(HttpRequest.newBuilder(URI.create(base + path))
                 .header("Content-Type", type)
                 .header("X-XSRF-TOKEN", token)
-                .POST(body)
+                .method(method, body)
                 .build());
     }
 

@@ -46,6 +46,13 @@ abstract class ServerCase {
         settings.add("spring.datasource.url", () -> database);
         settings.add("jalon.data", () -> DATA.resolve("data").toString());
         settings.add("jalon.setup", () -> "../demo");
+        int smtp;
+        try (var free = new java.net.ServerSocket(0)) {
+            smtp = free.getLocalPort();
+        }
+        settings.add("jalon.mail.host", () -> "127.0.0.1");
+        settings.add("jalon.mail.port", () -> smtp);
+        settings.add("jalon.mail.from", () -> "jalon@merrow.example");
         Path channels = Files.writeString(
                 DATA.resolve("channels.json"),
                 "[{\"name\":\"copier\",\"stream\":\"dues-letters\",\"settings\":{\"kind\":\"folder\",\"folder\":\""
@@ -54,6 +61,8 @@ abstract class ServerCase {
     }
 
     private static Path folder() {
+        // A stand-in whose peer hangs up throws in a thread of its own; that is not the test's failure.
+        org.awaitility.Awaitility.doNotCatchUncaughtExceptionsByDefault();
         try {
             return Files.createTempDirectory(Path.of("target"), "server-case");
         } catch (IOException e) {

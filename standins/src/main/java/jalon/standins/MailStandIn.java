@@ -13,6 +13,8 @@ import jakarta.mail.internet.MimeBodyPart;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
 import jakarta.mail.util.ByteArrayDataSource;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
@@ -71,8 +73,12 @@ public final class MailStandIn implements AutoCloseable {
     /** Puts a mail into the mailbox for scans. @param files by name; an ending of .eml is a mail inside the mail */
     public void deliver(String from, String subject, Map<String, byte[]> files) {
         try {
-            scans.deliver(mail(from, subject, files));
-        } catch (MessagingException e) {
+            // As bytes, as a mail arrives: the library renders it several times, and a part's source can be read once.
+            var bytes = new ByteArrayOutputStream();
+            mail(from, subject, files).writeTo(bytes);
+            scans.deliver(new MimeMessage(
+                    Session.getInstance(new Properties()), new ByteArrayInputStream(bytes.toByteArray())));
+        } catch (MessagingException | IOException e) {
             throw new IllegalStateException(e);
         }
     }

@@ -110,8 +110,8 @@ public class Receiving {
         try {
             stored = store.keep(in);
         } catch (IOException e) {
-            throw NotPossible.now("\"" + name + "\" could not be stored (" + e.getMessage()
-                    + "). Nothing of it was kept; make room on the server's disk and send it again.");
+            throw NotPossible.now("\"" + name + "\" could not be taken whole (" + e.getMessage()
+                    + "). Nothing of it was kept; see that the server's disk has room, and send it again.");
         }
         try (PageFile file = PageFile.open(store.path(stored.sha256()))) {
             return new Kept(stored, file.pageCount(), null);

@@ -11,10 +11,13 @@ import jakarta.mail.Session;
 import jakarta.mail.Store;
 import jakarta.mail.UIDFolder;
 import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.util.SharedByteArrayInputStream;
 import jalon.server.NotPossible;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
 import jalon.server.mail.Letters;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -34,6 +37,9 @@ import org.springframework.stereotype.Component;
 class MailLook {
     private static final Logger LOG = LoggerFactory.getLogger(MailLook.class);
     private static final int MOST_AT_ONCE = 50;
+
+    /** A mail is taken apart in memory; mail servers refuse larger ones anyway. */
+    private static final int LARGEST = 150_000_000;
 
     private final Receiving receiving;
     private final Letters letters;
@@ -95,6 +101,9 @@ class MailLook {
         p.put(start + "connectiontimeout", "10000");
         p.put(start + "timeout", "60000");
         p.put(start + "writetimeout", "60000");
+        // In parts of 16 kB, as is usual, a mail of 40 MB is asked for 2,500 times.
+        p.put(start + "fetchsize", "4000000");
+        p.put(start + "socketFactory.fallback", "false");
         p.put(start + "ssl.checkserveridentity", "true");
         if (box.privacy() == ChannelSettings.Privacy.starttls) {
             p.put(start + "starttls.enable", "true");
@@ -138,6 +147,18 @@ class MailLook {
         }
         boolean more = mails.length > MOST_AT_ONCE;
         return new Looked(taken, rejected, more ? java.time.Duration.ZERO : null);
+    }
+
+    /** Fetches the mail whole and takes it apart here: servers are often wrong about how mails inside mails are made. */
+    private List<String> fetched(ChannelRows.Row channel, Message mail, String origin)
+            throws MessagingException, IOException {
+        if (mail.getSize() > LARGEST) {
+            return List.of("the mail is larger than " + LARGEST / 1_000_000 + " MB; send the pages in several mails");
+        }
+        var whole = new ByteArrayOutputStream(Math.max(1024, mail.getSize()));
+        mail.writeTo(whole);
+        var in = new SharedByteArrayInputStream(whole.toByteArray());
+        return batch(channel, new MimeMessage(Session.getInstance(new Properties()), in), origin);
     }
 
     /** @return why nothing of the mail can be used; empty when it is a batch now */

@@ -1,0 +1,278 @@
+package jalon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
+
+import jalon.demo.Api;
+import jalon.demo.Harbour;
+import jalon.demo.Paper;
+import jalon.standins.MailStandIn;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+/** Folders and mailboxes feed batches unattended; what goes wrong is told by channel and does not stop the others. */
+class ChannelsTest extends ServerCase {
+    @Autowired
+    private JalonSettings settings;
+
+    private final Duration soon = Duration.ofSeconds(40);
+    private Api supervisor;
+    private Path letter;
+    private Long made;
+
+    @BeforeEach
+    void paper() throws Exception {
+        supervisor = api("t.vane", "merrow-supervisor");
+        letter = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 47).files().get(0);
+    }
+
+    @AfterEach
+    void remove() throws Exception {
+        if (made != null) {
+            supervisor.delete("/api/channels/" + made);
+        }
+    }
+
+    @Test
+    void filesAreGatheredUntilItIsQuietAndLeaveOnlyWhenTheyAreSettled() throws Exception {
+        Path folder = Files.createDirectories(scans.resolve("camera"));
+        channel(
+                "camera",
+                Map.of(
+                        "kind",
+                        "folder",
+                        "folder",
+                        folder.toString(),
+                        "everySeconds",
+                        1,
+                        "gatherSeconds",
+                        2,
+                        "settleSeconds",
+                        1));
+        Files.copy(letter, folder.resolve("a.jpg"));
+        Files.copy(letter, folder.resolve("b.jpg.part"));
+        await().atMost(soon).until(() -> !Files.exists(folder.resolve("a.jpg")));
+        assertThat(folder.resolve("b.jpg.part")).exists();
+        Files.move(folder.resolve("b.jpg.part"), folder.resolve("b.jpg"));
+        await().atMost(soon).until(() -> !Files.exists(folder.resolve("b.jpg")));
+        String no = await().atMost(soon).until(() -> batchFrom("folder camera"), n -> n != null);
+        leftIntake(no);
+        assertThat(operator.get("/api/batches/" + no).get("pages")).hasSize(2);
+        assertThat(seen("camera").get("taken").asInt()).isEqualTo(2);
+    }
+
+    @Test
+    void aFileThatWasRecordedWhenTheServerDiedIsNotTakenAgainAndIsRemoved() throws Exception {
+        Path folder = Files.createDirectories(scans.resolve("twice"));
+        Path file = folder.resolve("one.jpg");
+        channel("twice", Map.of("kind", "folder", "folder", folder.toString(), "everySeconds", 1, "settleSeconds", 0));
+        Files.copy(letter, file);
+        Files.setLastModifiedTime(file, FileTime.from(Instant.parse("2026-11-23T08:00:00Z")));
+        await().atMost(soon).until(() -> !Files.exists(file));
+        await().atMost(soon).until(() -> count("folder twice") == 1);
+        // As if it had died between recording and removing.
+        Files.copy(letter, file);
+        Files.setLastModifiedTime(file, FileTime.from(Instant.parse("2026-11-23T08:00:00Z")));
+        await().atMost(soon).until(() -> !Files.exists(file));
+        assertThat(count("folder twice")).isEqualTo(1);
+    }
+
+    @Test
+    void aFolderThatGoesAwayIsToldAndFoundAgainAndSubFoldersNameTheirStream() throws Exception {
+        Path folder =
+                Files.createDirectories(scans.resolve("sorted/dues-letters")).getParent();
+        channel(
+                "sorted",
+                Map.of(
+                        "kind",
+                        "folder",
+                        "folder",
+                        folder.toString(),
+                        "byStream",
+                        true,
+                        "everySeconds",
+                        1,
+                        "settleSeconds",
+                        0));
+        Path aside = scans.resolve("elsewhere");
+        Files.move(folder, aside);
+        await().atMost(soon).until(() -> problem("sorted").contains("There is no folder"));
+        assertThat(seen("sorted").get("failures").asInt()).isPositive();
+        Files.move(aside, folder);
+        Files.copy(letter, folder.resolve("dues-letters/x.jpg"));
+        supervisor.post("/api/channels/" + made + "/run", Map.of());
+        await().atMost(soon)
+                .until(() ->
+                        batchFrom("folder sorted") != null && problem("sorted").isEmpty());
+        Files.createDirectories(folder.resolve("no-such-stream"));
+        Files.copy(letter, folder.resolve("no-such-stream/y.jpg"));
+        supervisor.post("/api/channels/" + made + "/run", Map.of());
+        await().atMost(soon).until(() -> problem("sorted").contains("no stream"));
+        assertThat(folder.resolve("no-such-stream/y.jpg")).as("nothing is lost").exists();
+    }
+
+    @Test
+    void channelsArePausedScheduledAndRefusedWhenTheyMakeNoSense() throws Exception {
+        Path folder = Files.createDirectories(scans.resolve("slow"));
+        channel(
+                "slow",
+                Map.of("kind", "folder", "folder", folder.toString(), "cron", "0 0 3 * * *", "settleSeconds", 0));
+        await().atMost(soon).until(() -> !seen("slow").get("lookedAt").isNull());
+        assertThat(Instant.parse(seen("slow").get("nextAt").asString())).isAfter(Instant.now());
+        supervisor.post("/api/channels/" + made + "/pause", Map.of());
+        assertThatThrownBy(() -> supervisor.post("/api/channels/" + made + "/run", Map.of()))
+                .hasMessageContaining("paused");
+        supervisor.post("/api/channels/" + made + "/resume", Map.of());
+        for (Map<String, ?> odd : List.of(
+                Map.of("kind", "folder", "folder", "relative"),
+                Map.of("kind", "folder", "folder", "/srv/x", "cron", "now and then"),
+                Map.of("kind", "folder", "folder", "/srv/x", "everySeconds", 0),
+                Map.of("kind", "mailbox", "host", "mail.example"),
+                Map.of("kind", "scanner", "address", "scanner"))) {
+            assertThatThrownBy(() -> supervisor.post(
+                            "/api/channels", Map.of("name", "odd", "stream", "dues-letters", "settings", odd)))
+                    .as(odd.toString())
+                    .hasMessageContaining("422");
+        }
+        assertThatThrownBy(() -> operator.post("/api/channels/" + made + "/pause", Map.of()))
+                .hasMessageContaining("403");
+    }
+
+    @Test
+    void mailsBecomeBatchesAndWhatIsUnusableGoesAsideAndItsSenderHears() throws Exception {
+        try (var mail = MailStandIn.start(0, settings.mail().port())) {
+            mail.person("ewa@merrow.example");
+            byte[] page = Files.readAllBytes(letter);
+            var inner = new ByteArrayOutputStream();
+            MailStandIn.mail("agent@quay.example", "inner", Map.of("deep.jpg", page))
+                    .writeTo(inner);
+            mail.deliver("ewa@merrow.example", "Dues for the Amber Breeze", Map.of("../../dues.jpg", page));
+            mail.deliver("ewa@merrow.example", "forwarded", Map.of("inner.eml", inner.toByteArray()));
+            mail.deliver("ewa@merrow.example", "hello", Map.of());
+            mail.deliver("ewa@merrow.example", "wrong kind", Map.of("a.txt", "x".getBytes(StandardCharsets.UTF_8)));
+            mail.deliver("ewa@merrow.example", "large", Map.of("large.jpg", page, "ballast.bin", new byte[30_000_000]));
+            channel("post", mailbox(mail, MailStandIn.PASSWORD));
+            await().atMost(Duration.ofSeconds(90)).until(() -> mail.in("INBOX") == 0);
+            assertThat(mail.in("Aside"))
+                    .as(() -> java.util.Arrays.stream(mail.receivedBy("merrow.example"))
+                            .map(ChannelsTest::text)
+                            .toList()
+                            .toString())
+                    .isEqualTo(2);
+            assertThat(mail.in("Done")).isEqualTo(3);
+            assertThat(count("mail from ewa@merrow.example")).isEqualTo(3);
+            String no = batchFrom("mail from ewa@merrow.example");
+            leftIntake(no);
+            JsonNode batch = operator.get("/api/batches/" + no);
+            assertThat(batch.get("subject").asString()).isIn("Dues for the Amber Breeze", "forwarded", "large");
+            assertThat(batch.get("pages").get(0).get("file").asString()).isIn("dues.jpg", "deep.jpg", "large.jpg");
+            await().atMost(soon).until(() -> mail.receivedBy("merrow.example").length >= 2);
+            assertThat(mail.receivedBy("merrow.example")).anyMatch(m -> text(m).contains("has no attachment"));
+        }
+    }
+
+    @Test
+    void aWrongPasswordAnUnknownCertificateAndADeadHostAreToldApart() throws Exception {
+        try (var mail = MailStandIn.start(0, 0)) {
+            channel("locked", mailbox(mail, "wrong"));
+            await().atMost(soon).until(() -> problem("locked").contains("Check user and password"));
+            Map<String, Object> other = new LinkedHashMap<>(mailbox(mail, MailStandIn.PASSWORD));
+            other.put("certificate", "00".repeat(32));
+            save("locked", other);
+            await().atMost(soon).until(() -> problem("locked").contains("not the one that is trusted"));
+            Map<String, Object> lost = new LinkedHashMap<>(mailbox(mail, MailStandIn.PASSWORD));
+            lost.put("inbox", "Papers");
+            save("locked", lost);
+            await().atMost(soon).until(() -> problem("locked").contains("no folder \"Papers\""));
+            assertThat(supervisor.get("/api/channels").toString()).doesNotContain(MailStandIn.PASSWORD);
+            Map<String, Object> dead = new LinkedHashMap<>(mailbox(mail, MailStandIn.PASSWORD));
+            dead.put("port", 1);
+            save("locked", dead);
+            await().atMost(soon).until(() -> problem("locked").contains("could not be used"));
+        }
+    }
+
+    private static Map<String, Object> mailbox(MailStandIn mail, String password) throws Exception {
+        return Map.of(
+                "kind",
+                "mailbox",
+                "host",
+                "127.0.0.1",
+                "port",
+                mail.imapsPort(),
+                "certificate",
+                mail.fingerprint(),
+                "user",
+                MailStandIn.ADDRESS,
+                "password",
+                password,
+                "replyFrom",
+                MailStandIn.ADDRESS,
+                "everySeconds",
+                1);
+    }
+
+    private static String text(jakarta.mail.internet.MimeMessage m) {
+        try {
+            return String.valueOf(m.getContent());
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private void channel(String name, Map<String, ?> what) throws Exception {
+        made = supervisor
+                .post("/api/channels", Map.of("name", name, "stream", "dues-letters", "settings", what))
+                .get("id")
+                .asLong();
+    }
+
+    private void save(String name, Map<String, ?> what) throws Exception {
+        supervisor.put("/api/channels/" + made, Map.of("name", name, "stream", "dues-letters", "settings", what));
+    }
+
+    private JsonNode seen(String name) throws Exception {
+        for (JsonNode c : operator.get("/api/channels").get("channels")) {
+            if (c.get("name").asString().equals(name)) {
+                return c;
+            }
+        }
+        throw new AssertionError("no channel " + name);
+    }
+
+    private String problem(String name) throws Exception {
+        JsonNode problem = seen(name).get("problem");
+        return problem.isNull() ? "" : problem.asString();
+    }
+
+    private int count(String source) throws Exception {
+        int n = 0;
+        for (JsonNode b : operator.get("/api/board").get("batches")) {
+            n += b.get("source").asString().equals(source) ? 1 : 0;
+        }
+        return n;
+    }
+
+    private String batchFrom(String source) throws Exception {
+        for (JsonNode b : operator.get("/api/board").get("batches")) {
+            if (b.get("source").asString().equals(source)) {
+                return b.get("no").asString();
+            }
+        }
+        return null;
+    }
+}

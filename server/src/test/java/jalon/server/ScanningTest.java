@@ -1,0 +1,176 @@
+package jalon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
+
+import jalon.demo.Api;
+import jalon.standins.ScannerStandIn;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** Stacks from a network scanner, with everything that goes wrong with them. */
+class ScanningTest extends ServerCase {
+    private ScannerStandIn scanner;
+    private long device;
+
+    @BeforeEach
+    void plugIn() throws Exception {
+        scanner = ScannerStandIn.start(0);
+        Api supervisor = api("t.vane", "merrow-supervisor");
+        device = supervisor
+                .post(
+                        "/api/channels",
+                        Map.of(
+                                "name",
+                                "scanner " + scanner.address(),
+                                "settings",
+                                Map.of("kind", "scanner", "address", scanner.address())))
+                .get("id")
+                .asLong();
+    }
+
+    @AfterEach
+    void unplug() {
+        scanner.close();
+    }
+
+    @Test
+    void aDuplexStackArrivesSheetBySheetAndTheSettingsAreRemembered() throws Exception {
+        scanner.load("dues-letters", 3, 7, false);
+        int sheets = scanner.sheets();
+        JsonNode can = deviceSeen();
+        assertThat(can.get("model").asString()).contains("Merrow");
+        assertThat(can.get("dpi").toString()).isEqualTo("[150,200,300]");
+        String no = start(Map.of("stream", "dues-letters"), true);
+        JsonNode state = until(no, "empty");
+        assertThat(state.get("sheets").asInt()).isEqualTo(sheets);
+        assertThat(state.get("pages").asInt()).isEqualTo(2 * sheets);
+        operator.post("/api/batches/" + no + "/arrived", Map.of());
+        leftIntake(no);
+        JsonNode batch = operator.get("/api/batches/" + no);
+        assertThat(batch.get("pages").get(1).get("sheet").asInt()).isEqualTo(1);
+        assertThat(batch.get("pages").get(1).get("side").asString()).isEqualTo("back");
+        assertThat(batch.get("ledger").get("blank").asInt()).as("empty backs").isEqualTo(sheets);
+        assertThat(batch.get("documents")).hasSize(3);
+        JsonNode last = deviceSeen().get("last");
+        assertThat(last.get("duplex").asBoolean()).isTrue();
+        assertThat(last.get("dpi").asInt()).isEqualTo(150);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "JAM,false,has jammed",
+        "JAM,true,has jammed",
+        "DOUBLE_FEED,false,more than one sheet",
+        "COVER_OPEN,false,cover is open",
+        "CUT_SHORT,false,cut short",
+        "CUT_SHORT,true,cut short",
+        "GONE,true,does not answer"
+    })
+    void afterAFaultGoingOnNeitherLosesNorDoublesASheet(ScannerStandIn.Fault fault, boolean duplex, String said)
+            throws Exception {
+        scanner.load("dues-letters", 3, 9, false);
+        int sheets = scanner.sheets();
+        scanner.fail(fault, 1);
+        String no = start(Map.of("stream", "dues-letters"), duplex);
+        JsonNode state = until(no, "fault");
+        assertThat(state.get("message").asString()).contains(said, "Sheet 1 is here", "Put sheet 2");
+        assertThat(state.get("sheets").asInt()).isEqualTo(1);
+        scanner.attend();
+        operator.post("/api/scans/" + no + "/continue", Map.of());
+        state = until(no, "empty");
+        assertThat(state.get("sheets").asInt()).isEqualTo(sheets);
+        operator.post("/api/batches/" + no + "/arrived", Map.of());
+        leftIntake(no);
+        JsonNode batch = operator.get("/api/batches/" + no);
+        assertThat(batch.get("documents")).hasSize(3);
+        int kept = 0;
+        for (JsonNode page : batch.get("pages")) {
+            kept += page.get("role").asString().equals("setAside") ? 0 : 1;
+        }
+        assertThat(kept).isEqualTo(duplex ? 2 * sheets : sheets);
+    }
+
+    @Test
+    void aPageScannedAgainTakesTheOldOnesPlaceAndMoreSheetsGoWhereTheyBelong() throws Exception {
+        scanner.load("dues-letters", 2, 13, false);
+        String no = start(Map.of("stream", "dues-letters"), false);
+        until(no, "empty");
+        operator.post("/api/batches/" + no + "/arrived", Map.of());
+        leftIntake(no);
+        int pages = operator.get("/api/batches/" + no).get("pages").size();
+        int documents = operator.get("/api/batches/" + no).get("documents").size();
+
+        scanner.load("dues-letters", 1, 13, false);
+        start(Map.of("batch", no, "replaces", 1), false);
+        until(no, "empty");
+        await().atMost(Duration.ofSeconds(60))
+                .until(() -> operator.get("/api/batches/" + no).get("pages").size() > pages);
+        JsonNode batch = operator.get("/api/batches/" + no);
+        assertThat(batch.get("pages").get(0).get("no").asInt()).isEqualTo(1);
+        assertThat(batch.get("pages").get(0).get("role").asString()).isEqualTo("setAside");
+        assertThat(batch.get("pages").get(1).get("no").asInt()).isGreaterThan(pages);
+        assertThat(batch.get("documents").size()).isGreaterThanOrEqualTo(documents);
+        assertThat(batch.get("documents").get(0).get("pages").get(0).asInt()).isGreaterThan(pages);
+    }
+
+    @Test
+    void aDeviceThatIsGoneOrTalksNonsenseIsToldWithWhatToDo() throws Exception {
+        scanner.fail(ScannerStandIn.Fault.NONSENSE, 0);
+        assertThat(deviceSeen().get("problem").asString()).contains("not a scanner", "Check the address");
+        scanner.fail(ScannerStandIn.Fault.GONE, 0);
+        assertThat(deviceSeen().get("problem").asString()).contains("switched on");
+        String no = start(Map.of("stream", "dues-letters"), false);
+        assertThat(until(no, "fault").get("message").asString()).contains("No sheet of this stack is here");
+        scanner.attend();
+        scanner.load("dues-letters", 4, 9, false);
+        scanner.fail(ScannerStandIn.Fault.ENDLESS, 0);
+        operator.post("/api/scans/" + no + "/continue", Map.of());
+        await().until(() -> operator.get("/api/scans/" + no).get("pages").asInt() > 2);
+        operator.post("/api/scans/" + no + "/stop", Map.of());
+        assertThat(until(no, "stopped").get("message").asString()).contains("Stopped after sheet");
+    }
+
+    @Test
+    void whatTheStreamFixesIsNotForTheOperatorToChoose() throws Exception {
+        assertThatThrownBy(() -> start(Map.of(), false)).hasMessageContaining("which stream");
+        scanner.load("berth-applications", 1, 3, false);
+        String no = start(Map.of("stream", "berth-applications"), false);
+        JsonNode state = until(no, "empty");
+        assertThat(state.get("settings").get("colour").asString()).isEqualTo("bitonal");
+        assertThat(state.get("settings").get("dpi").asInt()).isEqualTo(300);
+    }
+
+    private JsonNode deviceSeen() throws Exception {
+        for (JsonNode d : operator.get("/api/scanners")) {
+            if (d.get("id").asLong() == device) {
+                return d;
+            }
+        }
+        throw new AssertionError("the scanner is not listed");
+    }
+
+    private String start(Map<String, Object> what, boolean duplex) throws Exception {
+        Map<String, Object> wanted = new LinkedHashMap<>(what);
+        wanted.put("scanner", device);
+        wanted.put(
+                "settings", Map.of("source", "feeder", "dpi", 150, "colour", "grey", "duplex", duplex, "size", "A4"));
+        return operator.post("/api/scans", wanted).get("no").asString();
+    }
+
+    private JsonNode until(String no, String standing) {
+        return await().atMost(Duration.ofSeconds(60))
+                .until(
+                        () -> operator.get("/api/scans/" + no),
+                        s -> List.of(standing).contains(s.get("standing").asString()));
+    }
+}
