@@ -135,7 +135,7 @@ class MailLook {
             Message mail = mails[i];
             String origin = "mail:" + channel.id() + ":" + ((UIDFolder) inbox).getUIDValidity() + ":"
                     + ((UIDFolder) inbox).getUID(mail);
-            List<String> reasons = receiving.takenBefore(origin) ? List.of() : batch(channel, mail, origin);
+            List<String> reasons = receiving.takenBefore(origin) ? List.of() : fetched(channel, mail, origin);
             if (reasons.isEmpty()) {
                 move(inbox, mail, done);
                 taken++;
