@@ -44,6 +44,7 @@ window.addEventListener('keydown', (e) => {
     <nav>
       <template v-if="!reader">
         <RouterLink :to="{ name: 'board' }">{{ t('nav.board') }}</RouterLink>
+        <RouterLink v-if="session.me.role === 'supervisor'" :to="{ name: 'day' }">{{ t('nav.day') }}</RouterLink>
         <RouterLink :to="{ name: 'intake' }">{{ t('nav.intake') }}</RouterLink>
       </template>
       <RouterLink :to="{ name: 'archive' }">{{ t('nav.archive') }}</RouterLink>

@@ -7,6 +7,7 @@ export const router = createRouter({
     { path: '/', redirect: '/desk/board' },
     { path: '/desk/sign-in', name: 'signIn', component: () => import('./views/SignIn.vue'), meta: { open: true } },
     { path: '/desk/board', name: 'board', component: () => import('./views/DayBoard.vue') },
+    { path: '/desk/day', name: 'day', component: () => import('./views/DayView.vue') },
     { path: '/desk/intake', name: 'intake', component: () => import('./views/Intake.vue') },
     { path: '/desk/batches/:no/pages', name: 'pages', component: () => import('./views/PageDesk.vue'), props: true },
     { path: '/desk/batches/:no/index', name: 'index', component: () => import('./views/IndexDesk.vue'), props: true },

@@ -12,6 +12,9 @@ export type Decision =
   | { act: 'movePages'; pages: number[]; before: number }
   | { act: 'setAside' | 'putBack'; pages: number[] }
   | { act: 'turn'; page: number; rotation: number }
+  | { act: 'openGap'; page: number; note: string }
+  | { act: 'closeGap'; page: number; waivedBecause: string | null }
+  | { act: 'acceptCounts'; because: string }
   | { act: 'nameType'; page: number; type: string }
   | { act: 'settle'; page: number; field: string; value: string | null; valuePage: number; box: Box | null }
 

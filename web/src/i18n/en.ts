@@ -1,7 +1,7 @@
 /** All words of the interface. */
 export default {
   app: { name: 'Jalon', noServer: 'The server does not answer. Try again in a moment.', signOut: 'Sign out', help: 'Keys', close: 'Close', loading: 'Loading', keysHere: 'Keys on this screen', noKeys: 'This screen has no keys of its own.' },
-  nav: { board: 'Day board', intake: 'Intake', archive: 'Archive', streams: 'Streams' },
+  nav: { board: 'Day board', day: 'The day', intake: 'Intake', archive: 'Archive', streams: 'Streams' },
   signIn: { title: 'Sign in', name: 'Name', password: 'Password', go: 'Sign in', lead: 'Where one document ends and the next begins.' },
   stages: { intake: 'Intake', pages: 'Pages', index: 'Index', filing: 'Filing', done: 'Done' },
   board: {
@@ -9,20 +9,36 @@ export default {
     batch: 'Batch', stream: 'Stream', pages: 'Pages', stage: 'Stage', doubts: 'Doubts', waiting: 'In stage', due: 'Due', with: 'With',
     late: 'Late by {time}', dueIn: 'in {time}', doneAt: 'done', nobody: 'nobody', read: '{read} of {pages} read',
     empty: 'No batches yet. Bring one in on the Intake screen.', doubtsIn: '{n} doubt in {stage} | {n} doubts in {stage}', noDoubts: 'no doubts, ready to file', count: '{n} batches', all: 'All streams',
-    up: 'Row above', down: 'Row below', open: 'Open the batch at its stage',
+    up: 'Row above', down: 'Row below', open: 'Open the batch at its stage', about: 'About the batch', onHold: 'on hold: {why}', withdrawn: 'withdrawn', noneSuch: 'No batch is like this. Take a filter off.', only: { mine: 'With me', free: 'With nobody', late: 'Late or nearly', held: 'On hold' },
   },
   intake: {
-    title: 'Bring in paper', stream: 'Stream', drop: 'Drop files here, or', choose: 'choose files', kinds: 'TIFF, JPEG, PNG or PDF. They make one batch.',
-    sending: 'Sending', sent: '{pages} pages', rejected: 'Not read', folders: 'Watched folders', noFolders: 'No folder is watched. They are set where the server is started.',
-    looked: 'Looked at {time}', taken: '{n} files taken', refused: '{n} not readable, moved to its folder "rejected"', open: 'Batch {no}: {pages} pages, being read', go: 'To the Day board', again: 'Bring in another', cancel: 'Stop sending',
-    failed: 'Not sent: {why}', never: 'Not looked at yet',
+    title: 'Bring in paper', scan: 'Scan paper', files: 'Bring files', stream: 'Stream', drop: 'Drop files or folders here, or', choose: 'choose files', chooseFolder: 'choose a folder', kinds: 'TIFF, JPEG, PNG or PDF. They make one batch.',
+    sent: '{pages} page | {pages} pages', rejected: 'Not read', looked: 'looked at {time}', taken: '{n} taken | {n} taken', open: 'Batch {no}: {pages} page, being read | Batch {no}: {pages} pages, being read', go: 'To the Day board', again: 'Bring in another', cancel: 'Stop sending', stopped: 'stopped', goOn: 'Go on sending', enough: 'That is all: make it a batch', all: '{done} of {n} files',
+    failed: 'Not sent: {why}', never: 'not looked at yet', last: 'Batch {no} is being read.',
   },
+  scan: {
+    none: 'No scanner is set up. A supervisor adds one under Channels.', device: 'Scanner', source: 'Paper in', feeder: 'feeder', flatbed: 'flatbed', dpi: 'Resolution', colour: 'Colours', bitonal: 'black and white', grey: 'grey', size: 'Page size', sides: 'Sides', front: 'front only', both: 'front and back', show: 'Show', everyPage: 'every page', everyNth: 'every {n}th page',
+    start: 'Scan', goOn: 'Go on scanning', stop: 'Stop', finish: 'That is all', count: '{no}: {sheets} sheets, {pages} pages', expected: 'Pages expected', lead: 'Put paper in and press S. Pages show here as they arrive.', waiting: 'Waiting for the first page', fault: 'Scanning stopped', again: 'Look again', sheetFront: 'sheet {n} front', sheetBack: 'sheet {n} back', unreadable: 'not readable',
+  },
+  channels: {
+    line: 'Waiting line', waiting: '{n} page waits to be read, about {minutes} min | {n} pages wait to be read, about {minutes} min', noneWaiting: 'No page waits to be read.', title: 'Channels', add: 'Add a channel', none: 'No channel yet.', folder: 'folder', mailbox: 'mailbox', scanner: 'scanner', well: 'well', paused: 'paused', problem: 'needs you', byFolder: 'stream by sub-folder', next: 'next in {time}', since: 'Since {time}:', rejected: '{n} not usable, set aside | {n} not usable, set aside', run: 'Look now', pause: 'Pause', resume: 'Go on', change: 'Change',
+    name: 'Name', kind: 'Kind', byStream: 'one sub-folder for each stream, named like it', privacy: 'Privacy', save: 'Save', keep: 'as it is', remove: 'Remove', removeNow: 'Remove it now',
+    f: { folder: 'Folder on the server', everySeconds: 'Every … seconds', cron: 'or by schedule', gatherSeconds: 'Gather until quiet (s)', settleSeconds: 'Complete after (s)', host: 'Host', port: 'Port', user: 'User', password: 'Password', certificate: 'Only certificate', inbox: 'Folder', done: 'Done folder', aside: 'Aside folder', replyFrom: 'Tell senders from', address: 'Address' },
+  },
+  tokens: { title: 'Programs', make: 'Make a token', name: 'Name of the program', none: 'No program may send yet.', once: 'Give this to the program now; it is not shown again.', revoke: 'Revoke', revoked: 'revoked {time}', used: 'last used {time}', unused: 'never used' },
+  header: { title: 'Batch header sheet', pages: 'Pages', documents: 'Documents', print: 'Print the sheet' },
+  card: {
+    source: 'Came from', pages: 'Holds', counts: '{pages} pages, {documents} documents, {doubts} doubts', onHold: 'On hold', take: 'Take it', takeOver: 'Take it over', handBack: 'Hand back', handOn: 'Hand on to', give: 'Hand on', priority: 'Priority', p: { normal: 'normal', high: 'high', urgent: 'urgent' }, setDue: 'Set', sendBack: 'Send back to {stage}', hold: 'Put on hold', release: 'Release', withdraw: 'Withdraw', why: { hold: 'Why nobody is to work on it', withdraw: 'Why it is taken out for good' }, withdrawNote: 'Its pages stay and its ledger says what became of them.', log: 'What happened', withOther: '{who} has this batch.',
+  },
+  gap: { open: 'Something is missing here', what: 'What is still to come after this page?', why: 'Why will it not come?', after: 'Gap after page {page}', show: 'Show', fill: 'Fill from a file', waive: 'It will not come' },
+  counts: { differ: 'Counts differ', pages: '{expected} pages expected, {n} arrived', documents: '{expected} documents expected, {n} found', accept: 'Leave it so', why: 'Why is the difference right?', accepted: 'left so by {by}: {why}' },
+  day: { title: 'The day', before: 'Day before', after: 'Day after', received: '{n} page came in, by hour | {n} pages came in, by hour', filed: '{n} page filed, by hour | {n} pages filed, by hour', nothingIn: 'Nothing came in.', nothingOut: 'Nothing was filed.', in: 'Pages in', out: 'Pages filed', open: 'Pages open now', batches: 'Batches open', untouched: 'Filed untouched', doubts: 'Doubts per 100 fields', of: 'of {n}', note: 'Untouched: documents filed without a person changing cut, type or a value. Doubts: when a batch was first read.' },
   line: { summary: '{pages} pages, {documents} documents, {doubts} doubts, {aside} taken out', segment: 'Document {no}, {pages} pages, {doubts} doubts' },
   pageDesk: {
     why: 'Why a document begins here', page: 'Page {no}', of: 'page {i} of {n} in document {no}', separator: 'separator sheet', blank: 'blank, set aside', setAside: 'set aside by {by}', doubt: 'Is this a first page?',
     byHand: 'by hand, {by}', plant: 'Plant stake', lift: 'Lift stake', confirm: 'It is', aside: 'Set aside', back: 'Put back', turn: 'Turn', type: 'Type', pick: 'Take one of the types shown', next: 'Next doubt', undo: 'Undo', redo: 'Do again', on: 'On to indexing',
     move: 'Move', size: 'Size', small: 'Small thumbnails', medium: 'Medium thumbnails', large: 'Large thumbnails', empty: 'No page of this batch could be read.', rejected: 'Could not be read', noDoubt: 'No doubts left in the cut.', lean: 'leans {deg}°', from: '{file}, page {p}', certainty: 'certain to {n} %',
-    left: 'Page before', right: 'Page after', rowUp: 'Row above', rowDown: 'Row below', moveLeft: 'Move the chosen pages one to the left', moveRight: 'Move the chosen pages one to the right', nextDoc: 'Next document', prevDoc: 'Document before', marks: 'Marks', none: 'none', chosen: '{n} pages chosen', filed: 'Filed; nothing can be changed any more.',
+    insert: 'Add pages after this', replace: 'Put a better page in its place', left: 'Page before', right: 'Page after', rowUp: 'Row above', rowDown: 'Row below', moveLeft: 'Move the chosen pages one to the left', moveRight: 'Move the chosen pages one to the right', nextDoc: 'Next document', prevDoc: 'Document before', marks: 'Marks', none: 'none', chosen: '{n} pages chosen', filed: 'Filed; nothing can be changed any more.',
   },
   indexDesk: {
     document: 'document {no} of {n}', sure: 'sure', doubtful: 'doubtful', wrong: 'not right', empty: 'empty', settled: 'settled', settledBy: 'settled by {by}', notThere: 'not on the document', required: 'required', settle: 'Settle', next: 'Next doubt',

@@ -2,7 +2,7 @@ import type { Schema } from '../api/client'
 
 /** Made-up batches for component tests. */
 export function page(no: number, document: number | null, role = 'content'): Schema['DeskPage'] {
-  return { no, document: document as number, role, by: '', file: 'x.tif', filePage: no, widthMm: 210, heightMm: 297, lean: 0, rotation: 0, dpi: 300, marks: [] }
+  return { no, document: document as number, role, by: '', file: 'x.tif', filePage: no, widthMm: 210, heightMm: 297, lean: 0, rotation: 0, dpi: 300, marks: [], sheet: 0, side: '' }
 }
 
 export function value(state: Schema['FieldValue']['state'], text: string | undefined, reasons: string[] = []): Schema['FieldValue'] {
@@ -21,6 +21,6 @@ export function batch(pages: Schema['DeskPage'][], documents: Schema['DocumentVi
   return {
     no: 'B-0412', stream: 'letters', streamTitle: 'Letters', stage: 'pages', filed: false, source: 'upload', madeBy: 'm', dueAt: '', canUndo: false, canRedo: false,
     types: [{ type: 'letter', title: 'Letter', fields: [{ field: 'vessel', title: 'Vessel', kind: 'text', required: true }] }],
-    pages, documents, ledger: { received: pages.length, filed: 0, blank: 0, separator: 0, setAside: 0, open: pages.length }, cutDoubts: 0, fieldDoubts: 0, rejected: [],
+    pages, documents, ledger: { received: pages.length, filed: 0, blank: 0, separator: 0, setAside: 0, open: pages.length }, cutDoubts: 0, fieldDoubts: 0, rejected: [], gaps: [], counts: { expectedPages: 0, pages: 0, expectedDocuments: 0, documents: 0, acceptedBy: '', because: '' }, priority: 'normal', with: '', free: true, onHold: '', withdrawn: '', sender: '', subject: '',
   }
 }

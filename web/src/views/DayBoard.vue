@@ -6,13 +6,18 @@ import { useRoute, useRouter } from 'vue-router'
 import { api, tell, type Schema } from '../api/client'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
+import BatchCard from '../parts/BatchCard.vue'
+import { dueAt, lateness, workable } from '../parts/late'
 import { stretch } from '../parts/times'
 import StageRail from '../parts/StageRail.vue'
+import { useSession } from '../session'
 
 const { t } = useI18n()
 const router = useRouter()
 const route = useRoute()
+const session = useSession()
 const rows = ref<Schema['Row'][]>([])
+const card = ref(false)
 const now = ref(Date.now())
 const loaded = ref(false)
 const at = ref(0)
@@ -36,22 +41,33 @@ void load()
 const streams = computed(() => [...new Map(rows.value.map((r) => [r.stream, r.title])).entries()])
 const stream = computed(() => String(route.query.stream ?? ''))
 const stage = computed(() => String(route.query.stage ?? ''))
-function filter(name: 'stream' | 'stage', value: string) {
+const only = computed(() => String(route.query.only ?? ''))
+function filter(name: 'stream' | 'stage' | 'only', value: string) {
   void router.replace({ query: { ...route.query, [name]: value || undefined } })
 }
-const shown = computed(() => rows.value.filter((r) => (!stream.value || r.stream === stream.value) && (!stage.value || r.stage === stage.value)))
-watch(shown, (s) => (at.value = Math.min(at.value, Math.max(0, s.length - 1))))
-const next = computed(() => rows.value.find((r) => ['pages', 'index', 'filing'].includes(r.stage) && !r.filing) ?? null)
-
-function open(r: Schema['Row'] | null | undefined) {
-  if (!r) return
-  const name = r.stage === 'intake' ? null : r.stage === 'done' ? 'filing' : r.stage
-  if (name) void router.push({ name, params: { no: r.no } })
+/** Words in the address that narrow the board. */
+const ONLY: Record<string, (r: Schema['Row']) => boolean> = {
+  mine: (r) => r.mine,
+  free: (r) => workable(r) && !r.with,
+  late: (r) => lateness(r, now.value) !== 'well',
+  held: (r) => !!r.onHold,
 }
-const isLate = (r: Schema['Row']) => r.stage !== 'done' && new Date(r.dueAt).getTime() < now.value
+const shown = computed(() => rows.value.filter((r) => (!stream.value || r.stream === stream.value) && (!stage.value || r.stage === stage.value) && (ONLY[only.value]?.(r) ?? true)))
+watch(shown, (s) => (at.value = Math.min(at.value, Math.max(0, s.length - 1))))
+const next = computed(() => rows.value.find((r) => workable(r) && r.mine) ?? rows.value.find((r) => workable(r) && !r.with) ?? rows.value.find(workable) ?? null)
+
+async function open(r: Schema['Row'] | null | undefined) {
+  if (!r || r.withdrawn) return
+  const name = r.stage === 'intake' ? null : r.stage === 'done' ? 'filing' : r.stage
+  if (!name) return
+  // Whoever opens a batch to work on it has it from then on.
+  if (workable(r) && !r.mine) await api.POST('/api/batches/{no}/take', { params: { path: { no: r.no } }, body: { over: false } })
+  void router.push({ name, params: { no: r.no } })
+}
 function due(r: Schema['Row']) {
+  if (r.withdrawn) return t('board.withdrawn')
   if (r.stage === 'done') return t('board.doneAt')
-  const left = new Date(r.dueAt).getTime() - now.value
+  const left = dueAt(r) - now.value
   return left < 0 ? t('board.late', { time: stretch(-left) }) : t('board.dueIn', { time: stretch(left) })
 }
 /** How much of its stage is done, as far as it is known: pages read, or that no doubt is left. */
@@ -69,7 +85,9 @@ let moved = false
 useKeys([
   { key: '↑', on: ['ArrowUp'], label: t('board.up'), run: () => { moved = true; step(-1) } },
   { key: '↓', on: ['ArrowDown'], label: t('board.down'), run: () => { step(moved ? 1 : 0); moved = true } },
-  { key: 'Enter', on: ['Enter'], label: t('board.open'), run: () => open(moved ? shown.value[at.value] : next.value) },
+  { key: 'Enter', on: ['Enter'], label: t('board.open'), run: () => void open(moved ? shown.value[at.value] : next.value) },
+  { key: 'I', on: ['i', 'I'], label: t('board.about'), run: () => { moved = true; card.value = !card.value } },
+  { key: 'Esc', on: ['Escape'], label: t('app.close'), run: () => (card.value = false) },
 ])
 </script>
 
@@ -83,17 +101,19 @@ useKeys([
         <span class="soft">{{ next.pages }} {{ t('board.pages').toLowerCase() }}</span>
         <span v-if="next.doubts">{{ t('board.doubtsIn', { n: next.doubts, stage: t(`stages.${next.stage}`) }, next.doubts) }}</span>
         <span v-else>{{ t('board.noDoubts') }}</span>
-        <span :class="{ late: isLate(next) }">{{ due(next) }}</span>
+        <span :class="lateness(next, now)">{{ due(next) }}</span>
         <span class="stretch" />
         <button class="act main" @click="open(next)">{{ t('board.start') }}<kbd>Enter</kbd></button>
       </template>
       <span v-else-if="loaded" class="soft">{{ t('board.nothing') }}</span>
     </section>
 
+    <div class="below">
     <section class="list panel">
       <div class="filters row">
         <button class="act" :aria-pressed="!stream" @click="filter('stream', '')">{{ t('board.all') }}</button>
         <button v-for="[name, title] in streams" :key="name" class="act" :aria-pressed="stream === name" @click="filter('stream', stream === name ? '' : name)">{{ title }}</button>
+        <button v-for="o in ['mine', 'free', 'late', 'held']" :key="o" class="act" :aria-pressed="only === o" @click="filter('only', only === o ? '' : o)">{{ t(`board.only.${o}`) }} <b>{{ rows.filter(ONLY[o]).length }}</b></button>
         <span class="stretch" />
         <button v-for="s in ['intake', 'pages', 'index', 'filing', 'done']" :key="s" class="act" :aria-pressed="stage === s" @click="filter('stage', stage === s ? '' : s)">
           {{ t(`stages.${s}`) }} <b>{{ rows.filter((r) => r.stage === s).length }}</b>
@@ -108,29 +128,34 @@ useKeys([
           <div
             v-for="v in virtual.getVirtualItems()" :key="shown[v.index].no" class="grid line" :class="{ at: v.index === at }" role="option" :aria-selected="v.index === at"
             :style="{ position: 'absolute', top: 0, left: 0, right: 0, height: v.size + 'px', transform: `translateY(${v.start}px)` }" @click="at = v.index; open(shown[v.index])">
-            <span class="mono no">{{ shown[v.index].no }}</span>
+            <span class="mono no"><span v-if="shown[v.index].priority !== 'normal'" class="urgent" :title="t(`card.p.${shown[v.index].priority}`)">{{ shown[v.index].priority === 'urgent' ? '!!' : '!' }}</span>{{ shown[v.index].no }}</span>
             <span class="cut">{{ shown[v.index].title }}</span>
             <span class="num">{{ shown[v.index].pages }}</span>
             <StageRail :stage="shown[v.index].stage" :share="share(shown[v.index])" />
             <span class="num">{{ shown[v.index].stage === 'done' ? '' : shown[v.index].doubts || '–' }}</span>
             <span class="soft">{{ shown[v.index].stage === 'intake' ? t('board.read', { read: shown[v.index].read, pages: shown[v.index].pages }) : stretch(now - new Date(shown[v.index].since).getTime()) }}</span>
-            <span :class="{ late: isLate(shown[v.index]) }">{{ due(shown[v.index]) }}</span>
-            <span class="cut">{{ shown[v.index].with ?? '–' }}</span>
+            <span :class="lateness(shown[v.index], now)">{{ due(shown[v.index]) }}</span>
+            <span class="cut" :class="{ mine: shown[v.index].mine }">{{ shown[v.index].onHold ? t('board.onHold', { why: shown[v.index].onHold }) : (shown[v.index].with ?? '–') }}</span>
+            <button class="about" :aria-label="t('board.about') + ' ' + shown[v.index].no" :title="t('board.about')" @click.stop="at = v.index; card = true">⋯</button>
           </div>
         </div>
         <p v-if="loaded && !rows.length" class="empty soft">{{ t('board.empty') }}</p>
+        <p v-else-if="loaded && !shown.length" class="empty soft">{{ t('board.noneSuch') }}</p>
       </div>
     </section>
+    <BatchCard v-if="card && shown[at]" :key="shown[at].no" :row="shown[at]" :supervisor="session.me?.role === 'supervisor'" @changed="load" @close="card = false" />
+    </div>
   </div>
 </template>
 
 <style scoped>
 .board { display: flex; flex-direction: column; gap: 12px; height: 100%; padding: 14px 16px; max-width: 1500px; margin: 0 auto; }
 .next { display: flex; align-items: center; gap: 18px; padding: 12px 16px; min-height: 58px; }
-.list { flex: 1; min-height: 0; display: flex; flex-direction: column; background: var(--paper); }
+.below { flex: 1; min-height: 0; display: flex; gap: 12px; }
+.list { flex: 1; min-width: 0; min-height: 0; display: flex; flex-direction: column; background: var(--paper); }
 .filters { padding: 8px 12px; background: var(--panel); border-bottom: 1px solid var(--line); }
 .filters .act[aria-pressed='true'] { background: var(--petrol-pale); border-color: var(--petrol); }
-.grid { display: grid; grid-template-columns: 84px minmax(130px, 1.2fr) 64px 256px 70px 128px 128px minmax(80px, 0.8fr); gap: 12px; align-items: center; padding: 0 14px; }
+.grid { display: grid; grid-template-columns: 84px minmax(130px, 1.2fr) 52px 240px 56px 112px 118px minmax(80px, 0.8fr) 28px; gap: 12px; align-items: center; padding: 0 14px; }
 .head { padding: 8px 14px; font-size: 13px; color: var(--ink-soft); border-bottom: 1px solid var(--line); }
 .num { text-align: right; font-variant-numeric: tabular-nums; }
 .body { flex: 1; min-height: 0; overflow: auto; }
@@ -141,5 +166,11 @@ useKeys([
 .cut { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .late { font-weight: 650; color: var(--wrong); }
 .late::before { content: '⚑ '; }
+.near { font-weight: 600; }
+.near::before { content: '◔ '; }
+.urgent { font-weight: 700; color: var(--wrong); margin-right: 3px; }
+.mine { font-weight: 650; }
+.about { border: 0; background: none; font: inherit; cursor: pointer; padding: 0 4px; }
+.filters { flex-wrap: wrap; row-gap: 6px; }
 .empty { padding: 40px; text-align: center; }
 </style>

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { pictureOf, type Schema } from '../api/client'
+import { api, csrf, pictureOf, tell, type Schema } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { useKeys } from '../composables/useKeys'
 import BatchLine from '../parts/BatchLine.vue'
@@ -12,7 +12,7 @@ import PageViewer, { type Shape } from '../parts/PageViewer.vue'
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
 const router = useRouter()
-const { batch, loading, pages, documents, decide, undo, redo, moveTo } = useBatch(props.no, false)
+const { batch, loading, pages, documents, load, decide, undo, redo, moveTo } = useBatch(props.no, false)
 
 const current = ref(0)
 const anchor = ref(0)
@@ -60,7 +60,52 @@ function stepDocument(by: number) {
 }
 const goTo = (no: number) => select(documents.value[no - 1]?.pages[0] ?? current.value)
 
-const locked = computed(() => !batch.value || batch.value.filed)
+const locked = computed(() => !batch.value || batch.value.filed || !batch.value.free)
+const gap = computed(() => batch.value?.gaps.find((g) => g.page === current.value) ?? null)
+const openGaps = computed(() => batch.value?.gaps.filter((g) => g.open) ?? [])
+const countsDiffer = computed(() => {
+  const c = batch.value?.counts
+  return !!c && ((c.expectedPages != null && c.expectedPages !== c.pages) || (c.expectedDocuments != null && c.expectedDocuments !== c.documents))
+})
+function toggleGap() {
+  if (locked.value || !page.value || gap.value?.open) return
+  const note = window.prompt(t('gap.what'))
+  if (note !== null) void decide({ act: 'openGap', page: current.value, note })
+}
+function waive(at: number) {
+  const why = window.prompt(t('gap.why'))
+  if (why) void decide({ act: 'closeGap', page: at, waivedBecause: why })
+}
+function acceptCounts() {
+  const why = window.prompt(t('counts.why'))
+  if (why) void decide({ act: 'acceptCounts', because: why })
+}
+async function takeIt() {
+  const { error } = await api.POST('/api/batches/{no}/take', { params: { path: { no: props.no } }, body: { over: true } })
+  if (error) tell(error)
+  await load()
+}
+
+/** Pages from a file: after the current one, in its place, or into its gap. */
+const file = ref<HTMLInputElement>()
+const placing = ref<'after' | 'replaces' | 'gap'>('after')
+function fetchPages(where: 'after' | 'replaces' | 'gap') {
+  if (locked.value || !page.value) return
+  placing.value = where
+  file.value?.click()
+}
+async function insert() {
+  const sent = file.value?.files?.[0]
+  if (!sent) return
+  const query: Record<string, string> = placing.value === 'replaces' ? { replaces: String(current.value) } : { after: String(current.value), fillsGap: String(placing.value === 'gap') }
+  const form = new FormData()
+  form.append('file', sent)
+  const answer = await fetch(`/api/batches/${props.no}/insert?${new URLSearchParams(query)}`, { method: 'POST', headers: { 'X-XSRF-TOKEN': await csrf() }, body: form })
+  const told = (await answer.json().catch(() => ({}))) as { rejected?: string; detail?: string }
+  if (!answer.ok || told.rejected) tell({ detail: told.detail ?? told.rejected })
+  file.value!.value = ''
+  await load()
+}
 function toggleStake() {
   if (locked.value || !page.value || page.value.role !== 'content') return
   void decide({ act: isFirst.value ? 'liftStake' : 'plantStake', page: current.value })
@@ -136,6 +181,9 @@ useKeys([
   { key: '1–9', on: ['1', '2', '3', '4', '5', '6', '7', '8', '9'], label: t('pageDesk.pick'), run: (e) => pick(Number(e.key)) },
   { key: ',', on: [','], label: t('pageDesk.moveLeft'), run: () => nudge(-1) },
   { key: '.', on: ['.'], label: t('pageDesk.moveRight'), run: () => nudge(1) },
+  { key: 'G', on: ['g', 'G'], label: t('gap.open'), run: toggleGap },
+  { key: 'F', on: ['f', 'F'], label: t('pageDesk.insert'), run: () => fetchPages(gap.value?.open ? 'gap' : 'after') },
+  { key: 'S', on: ['s', 'S'], label: t('pageDesk.replace'), run: () => fetchPages('replaces') },
   { key: 'N', on: ['n', 'N'], label: t('pageDesk.next'), run: nextDoubt },
   { key: '[', on: ['['], label: t('pageDesk.prevDoc'), run: () => stepDocument(-1) },
   { key: ']', on: [']'], label: t('pageDesk.nextDoc'), run: () => stepDocument(1) },
@@ -164,6 +212,18 @@ useKeys([
       <button class="act" :disabled="!doubts.length" @click="nextDoubt">{{ t('pageDesk.next') }}<kbd>N</kbd></button>
       <button class="act main" @click="on">{{ t('pageDesk.on') }}<kbd>Enter</kbd></button>
     </div>
+    <div v-if="batch && (countsDiffer || openGaps.length || !batch.free)" class="notes">
+      <p v-if="!batch.free && !batch.filed">{{ batch.withdrawn ? t('board.withdrawn') + ': ' + batch.withdrawn : batch.onHold ? t('board.onHold', { why: batch.onHold }) : t('card.withOther', { who: batch.with ?? '' }) }} <button v-if="!batch.onHold && !batch.withdrawn" class="act" @click="takeIt">{{ t('card.takeOver') }}</button></p>
+      <p v-if="countsDiffer && batch.counts">
+        <span v-if="!batch.counts.acceptedBy" class="state doubtful">{{ t('counts.differ') }}</span>
+        <template v-if="batch.counts.expectedPages != null">{{ t('counts.pages', { expected: batch.counts.expectedPages, n: batch.counts.pages }) }}. </template>
+        <template v-if="batch.counts.expectedDocuments != null">{{ t('counts.documents', { expected: batch.counts.expectedDocuments, n: batch.counts.documents }) }}. </template>
+        <span v-if="batch.counts.acceptedBy" class="soft">{{ t('counts.accepted', { by: batch.counts.acceptedBy, why: batch.counts.because ?? '' }) }}</span>
+        <button v-else class="act" :disabled="locked" @click="acceptCounts">{{ t('counts.accept') }}</button>
+      </p>
+      <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); fetchPages('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="waive(g.page)">{{ t('gap.waive') }}</button></p>
+    </div>
+    <input ref="file" class="insert" type="file" hidden accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf" @change="insert" />
     <div v-if="batch" class="halves">
       <div class="left" :style="{ width: split + '%' }">
         <PageStrip ref="strip" :batch="batch" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />
@@ -191,7 +251,12 @@ useKeys([
           </template>
           <div v-else-if="document">{{ t('pageDesk.of', { i: document.pages.indexOf(page.no) + 1, n: document.pages.length, no: document.no }) }}</div>
           <div v-else>{{ page.role === 'separator' ? t('pageDesk.separator') : page.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: page.by ?? '' }) }}</div>
-          <div class="soft">{{ t('pageDesk.from', { file: page.file, p: page.filePage }) }} · {{ Math.round(page.dpi) }} dpi · {{ t('pageDesk.lean', { deg: page.lean }) }}</div>
+          <div class="row acts">
+            <button class="act" :disabled="locked" @click="fetchPages(gap?.open ? 'gap' : 'after')">{{ t('pageDesk.insert') }}<kbd>F</kbd></button>
+            <button class="act" :disabled="locked" @click="fetchPages('replaces')">{{ t('pageDesk.replace') }}<kbd>S</kbd></button>
+            <button class="act" :disabled="locked || gap?.open" @click="toggleGap">{{ t('gap.open') }}<kbd>G</kbd></button>
+          </div>
+          <div class="soft"><template v-if="page.sheet">{{ t(page.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: page.sheet }) }} · </template>{{ t('pageDesk.from', { file: page.file, p: page.filePage }) }} · {{ Math.round(page.dpi) }} dpi · {{ t('pageDesk.lean', { deg: page.lean }) }}</div>
         </div>
       </div>
     </div>
@@ -215,4 +280,7 @@ useKeys([
 .naming { display: flex; gap: 6px; flex-wrap: wrap; }
 .rejected { margin: 0; padding: 8px 14px; list-style: none; background: var(--wrong-pale); color: var(--wrong); max-height: 120px; overflow: auto; }
 .note { padding: 24px; }
+.notes { background: var(--doubt-pale); border-bottom: 1px solid var(--line); padding: 4px 14px; }
+.notes p { margin: 3px 0; }
+.acts { gap: 6px; }
 </style>

@@ -8,7 +8,7 @@ import java.util.Optional;
  * (0.08 inch), 0.08 inch apart. Exactly two are wide, so every such row of bars is one of the six; 2 and T, and 3 and 4, are
  * each other read from the other end.
  */
-final class PatchTable {
+public final class PatchTable {
     private static final Map<String, String> CODES = Map.of(
             "WNNW", "1",
             "WNWN", "2",
@@ -21,6 +21,15 @@ final class PatchTable {
 
     static Optional<String> code(String bars) {
         return Optional.ofNullable(CODES.get(bars));
+    }
+
+    /** The bars of a code, from the leading edge. */
+    public static String bars(String code) {
+        return CODES.entrySet().stream()
+                .filter(e -> e.getValue().equals(code))
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("there is no patch code " + code));
     }
 
     static String reversed(String bars) {

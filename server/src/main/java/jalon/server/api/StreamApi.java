@@ -1,15 +1,22 @@
 package jalon.server.api;
 
 import jalon.core.index.Register;
+import jalon.core.run.HeaderSheet;
+import jalon.core.split.BatchHeader;
+import jalon.server.NotPossible;
 import jalon.server.stream.StreamLibrary;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.security.Principal;
 import java.util.List;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Stream definitions and registers, in and out. */
@@ -57,5 +64,22 @@ class StreamApi {
     @PostMapping("/registers/{name}")
     List<String> saveRegister(@PathVariable String name, @RequestBody RegisterText text, Principal who) {
         return library.saveRegister(name, text.csv(), who.getName());
+    }
+
+    /** A sheet to print and lay on a stack: @param pages images that follow, @param documents documents among them. */
+    @GetMapping(value = "/streams/{name}/header-sheet", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> headerSheet(
+            @PathVariable String name,
+            @RequestParam(required = false) Integer pages,
+            @RequestParam(required = false) Integer documents)
+            throws IOException {
+        String title = library.definition(name, library.newest(name)).title();
+        if (pages != null && (pages < 1 || pages > 999_999)
+                || documents != null && (documents < 1 || documents > 999_999)) {
+            throw NotPossible.input("A count on a header sheet is between 1 and 999999.");
+        }
+        var pdf = new ByteArrayOutputStream();
+        HeaderSheet.write(new BatchHeader(name, pages, documents), title, pdf);
+        return ResponseEntity.ok(pdf.toByteArray());
     }
 }

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.index.Register;
 import jalon.core.run.Filing;
+import jalon.core.stream.IntakeRules;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import jalon.server.NotPossible;
@@ -33,12 +34,19 @@ public class StreamLibrary {
         this.log = log;
     }
 
-    /** @param version the one in force */
-    public record Listed(String name, int version, String title, String savedBy, Instant savedAt) {}
+    /** @param version the one in force, @param scan what the operator cannot choose when scanning */
+    public record Listed(
+            String name, int version, String title, String savedBy, Instant savedAt, IntakeRules.ScanRules scan) {}
 
     public List<Listed> current() {
         return rows.current().stream()
-                .map(s -> new Listed(s.name(), s.version(), s.title(), s.savedBy(), s.savedAt()))
+                .map(s -> new Listed(
+                        s.name(),
+                        s.version(),
+                        s.title(),
+                        s.savedBy(),
+                        s.savedAt(),
+                        definition(s.name(), s.version()).intake().scan()))
                 .toList();
     }
 
@@ -84,7 +92,13 @@ public class StreamLibrary {
         Instant now = Instant.now().truncatedTo(ChronoUnit.MICROS);
         rows.add(new StreamRows.Saved(definition.stream(), version, definition.title(), json, by, now));
         log.add(now, by, null, "saved stream", definition.stream() + " version " + version);
-        return new Listed(definition.stream(), version, definition.title(), by, now);
+        return new Listed(
+                definition.stream(),
+                version,
+                definition.title(),
+                by,
+                now,
+                definition.intake().scan());
     }
 
     /** @return what is wrong with single lines; the good ones are kept */

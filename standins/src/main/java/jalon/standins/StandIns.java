@@ -1,0 +1,157 @@
+package jalon.standins;
+
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpServer;
+import jalon.demo.Harbour;
+import jalon.demo.Paper;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
+
+/**
+ * The harbour's simulated scanner and mail server, with a small page on which paper is put into the scanner, faults are made
+ * and mended, and mails are sent. Writes the channels that Jalon needs for them to a file.
+ */
+public final class StandIns {
+    private static final String STREAM = "dues-letters";
+
+    private final ScannerStandIn scanner;
+    private final MailStandIn mail;
+    private long seed = 100;
+
+    private StandIns(ScannerStandIn scanner, MailStandIn mail) {
+        this.scanner = scanner;
+        this.mail = mail;
+    }
+
+    /** Arguments: port of the page, scanner's port, IMAPS port, SMTP port, file for the channels, folder for scans. */
+    public static void main(String[] args) throws Exception {
+        System.setProperty("java.awt.headless", "true");
+        var scanner = ScannerStandIn.start(Integer.parseInt(args[1]));
+        scanner.pace(700);
+        var mail = MailStandIn.start(Integer.parseInt(args[2]), Integer.parseInt(args[3]));
+        mail.person("t.vane@merrow.example");
+        var all = new StandIns(scanner, mail);
+        Path state = Files.createDirectories(Path.of(args[5]));
+        Files.createDirectories(state.resolve("copier"));
+        Files.createDirectories(state.resolve("camera"));
+        Files.writeString(Path.of(args[4]), all.channels(state));
+        HttpServer page = HttpServer.create(
+                new InetSocketAddress(InetAddress.getLoopbackAddress(), Integer.parseInt(args[0])), 0);
+        page.createContext("/", all::page);
+        page.setExecutor(Executors.newSingleThreadExecutor());
+        page.start();
+        scanner.load(STREAM, 4, 17, false);
+        new CountDownLatch(1).await();
+    }
+
+    private String channels(Path state) throws Exception {
+        return """
+                [
+                 {"name":"copier","stream":"dues-letters","settings":{"kind":"folder","folder":"%s","everySeconds":2}},
+                 {"name":"camera","stream":"dues-letters","settings":{"kind":"folder","folder":"%s","everySeconds":5,"gatherSeconds":10}},
+                 {"name":"scans@merrow.example","stream":"dues-letters","settings":{"kind":"mailbox","host":"127.0.0.1","port":%d,
+                  "certificate":"%s","user":"%s","password":"%s","replyFrom":"%s","everySeconds":5}},
+                 {"name":"front office","settings":{"kind":"scanner","address":"%s"}}
+                ]
+                """.formatted(
+                        state.resolve("copier").toAbsolutePath(),
+                        state.resolve("camera").toAbsolutePath(),
+                        mail.imapsPort(),
+                        mail.fingerprint(),
+                        MailStandIn.ADDRESS,
+                        MailStandIn.PASSWORD,
+                        MailStandIn.ADDRESS,
+                        scanner.address());
+    }
+
+    private void page(HttpExchange x) throws IOException {
+        try (x) {
+            if (x.getRequestMethod().equals("POST")) {
+                act(form(new String(x.getRequestBody().readAllBytes(), StandardCharsets.UTF_8)));
+                x.getResponseHeaders().set("Location", "/");
+                x.sendResponseHeaders(303, -1);
+                return;
+            }
+            byte[] html = html().getBytes(StandardCharsets.UTF_8);
+            x.getResponseHeaders().set("Content-Type", "text/html; charset=utf-8");
+            x.sendResponseHeaders(200, html.length);
+            x.getResponseBody().write(html);
+        }
+    }
+
+    private void act(Map<String, String> wish) throws IOException {
+        switch (wish.getOrDefault("do", "")) {
+            case "load" -> scanner.load(wish.get("stream"), 5, seed++, Boolean.parseBoolean(wish.get("both")));
+            case "clear" -> scanner.clear();
+            case "fault" -> scanner.fail(ScannerStandIn.Fault.valueOf(wish.get("kind")), 1);
+            case "attend" -> scanner.attend();
+            case "mail" -> letter("Dues for the quarter", true);
+            case "empty-mail" -> letter("A question", false);
+            default -> {}
+        }
+    }
+
+    private void letter(String subject, boolean attached) throws IOException {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        if (attached) {
+            Path folder = Files.createTempDirectory("letter");
+            for (Path file :
+                    Paper.duesLetters(folder, Harbour.portMerrow(), 1, seed++).files()) {
+                files.put(file.getFileName().toString(), Files.readAllBytes(file));
+                Files.delete(file);
+            }
+            Files.delete(folder);
+        }
+        mail.person("agent@quay.example");
+        mail.deliver("agent@quay.example", subject, files);
+    }
+
+    private static Map<String, String> form(String body) {
+        Map<String, String> values = new LinkedHashMap<>();
+        for (String pair : body.split("&")) {
+            String[] parts = pair.split("=", 2);
+            values.put(parts[0], parts.length < 2 ? "" : URLDecoder.decode(parts[1], StandardCharsets.UTF_8));
+        }
+        return values;
+    }
+
+    private String html() {
+        StringBuilder page = new StringBuilder("<!doctype html><meta charset=utf-8><title>Port Merrow stand-ins</title>"
+                + "<style>body{font:17px sans-serif;margin:2em;max-width:44em}form{display:inline}button{font:inherit;margin:3px}</style>"
+                + "<h1>Port Merrow stand-ins</h1><h2>Scanner: " + scanner.sheets() + " sheets in the feeder</h2>");
+        for (String stream : new String[] {"dues-letters", "berth-applications", "licence-renewals"}) {
+            page.append(button("Put in 5 " + stream, "load", "stream", stream));
+        }
+        page.append(button("Take all out", "clear", "", "")).append("<p>After one more sheet: ");
+        for (var fault : ScannerStandIn.Fault.values()) {
+            if (fault != ScannerStandIn.Fault.NONE) {
+                page.append(button(
+                        fault.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '),
+                        "fault",
+                        "kind",
+                        fault.name()));
+            }
+        }
+        return page.append("<p>")
+                .append(button("Clear the jam, close the cover, plug it in", "attend", "", ""))
+                .append("<h2>Mail to " + MailStandIn.ADDRESS + "</h2>")
+                .append(button("Send a letter", "mail", "", ""))
+                .append(button("Send a mail without attachment", "empty-mail", "", ""))
+                .toString();
+    }
+
+    private static String button(String label, String act, String name, String value) {
+        return "<form method=post><input type=hidden name=do value=" + act + ">"
+                + (name.isEmpty() ? "" : "<input type=hidden name=" + name + " value='" + value + "'>") + "<button>"
+                + label + "</button></form>";
+    }
+}
