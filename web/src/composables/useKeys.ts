@@ -17,6 +17,8 @@ export const currentKeys = acts
 
 const typingIn = (e: KeyboardEvent) => {
   const t = e.target as HTMLElement | null
+  // A radio button or check box takes no letters; the keys go on working while one has the focus.
+  if (t?.tagName === 'INPUT' && ['radio', 'checkbox', 'button'].includes((t as HTMLInputElement).type)) return false
   return !!t && (t.tagName === 'INPUT' || t.tagName === 'TEXTAREA' || t.isContentEditable)
 }
 

@@ -14,11 +14,11 @@ export default {
   intake: {
     title: 'Bring in paper', scan: 'Scan paper', files: 'Bring files', stream: 'Stream', drop: 'Drop files or folders here, or', choose: 'choose files', chooseFolder: 'choose a folder', kinds: 'TIFF, JPEG, PNG or PDF. They make one batch.',
     sent: '{pages} page | {pages} pages', rejected: 'Not read', looked: 'looked at {time}', taken: '{n} taken | {n} taken', open: 'Batch {no}: {pages} page, being read | Batch {no}: {pages} pages, being read', go: 'To the Day board', again: 'Bring in another', cancel: 'Stop sending', stopped: 'stopped', goOn: 'Go on sending', enough: 'That is all: make it a batch', all: '{done} of {n} files',
-    failed: 'Not sent: {why}', never: 'not looked at yet', last: 'Batch {no} is being read.',
+    failed: 'Not sent: {why}', never: 'not looked at yet', last: 'Batch {no} is being read.', begun: '{no} ({title}) is not complete: {pages} page so far. | {no} ({title}) is not complete: {pages} pages so far.',
   },
   scan: {
     none: 'No scanner is set up. A supervisor adds one under Channels.', device: 'Scanner', source: 'Paper in', feeder: 'feeder', flatbed: 'flatbed', dpi: 'Resolution', colour: 'Colours', bitonal: 'black and white', grey: 'grey', size: 'Page size', sides: 'Sides', front: 'front only', both: 'front and back', show: 'Show', everyPage: 'every page', everyNth: 'every {n}th page',
-    start: 'Scan', goOn: 'Go on scanning', stop: 'Stop', finish: 'That is all', count: '{no}: {sheets} sheets, {pages} pages', expected: 'Pages expected', lead: 'Put paper in and press S. Pages show here as they arrive.', waiting: 'Waiting for the first page', fault: 'Scanning stopped', again: 'Look again', sheetFront: 'sheet {n} front', sheetBack: 'sheet {n} back', unreadable: 'not readable',
+    start: 'Scan', goOn: 'Go on scanning', stop: 'Stop', finish: 'That is all', count: '{no}: sheets {sheets}, pages {pages}', expected: 'Pages expected', lead: 'Put paper in and press S. Pages show here as they arrive.', waiting: 'Waiting for the first page', fault: 'Scanning stopped', again: 'Look again', sheetFront: 'sheet {n} front', sheetBack: 'sheet {n} back', unreadable: 'not readable',
   },
   channels: {
     line: 'Waiting line', waiting: '{n} page waits to be read, about {minutes} min | {n} pages wait to be read, about {minutes} min', noneWaiting: 'No page waits to be read.', title: 'Channels', add: 'Add a channel', none: 'No channel yet.', folder: 'folder', mailbox: 'mailbox', scanner: 'scanner', well: 'well', paused: 'paused', problem: 'needs you', byFolder: 'stream by sub-folder', next: 'next in {time}', since: 'Since {time}:', rejected: '{n} not usable, set aside | {n} not usable, set aside', run: 'Look now', pause: 'Pause', resume: 'Go on', change: 'Change',

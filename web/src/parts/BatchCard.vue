@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
-import { moment } from './times'
+import { clock } from './times'
 
 /** What can be done about a batch as a whole: who has it, how urgent it is, whether it waits or is taken out. */
 const props = defineProps<{ row: Schema['Row']; supervisor: boolean }>()
@@ -41,7 +41,7 @@ const before = computed(() => ({ index: 'pages', filing: 'index' })[props.row.st
   <aside class="card panel" :aria-label="row.no">
     <div class="row"><h2 class="mono">{{ row.no }}</h2><b>{{ row.title }}</b><span class="stretch" /><button class="act" @click="emit('close')">{{ t('app.close') }}<kbd>Esc</kbd></button></div>
     <dl>
-      <dt>{{ t('card.source') }}</dt><dd>{{ row.source }}, {{ moment(row.madeAt) }}</dd>
+      <dt>{{ t('card.source') }}</dt><dd>{{ row.source }}, {{ clock(row.madeAt) }}</dd>
       <dt>{{ t('card.pages') }}</dt><dd>{{ t('card.counts', { pages: row.pages, documents: row.documents, doubts: row.doubts }) }}</dd>
       <dt>{{ t('board.with') }}</dt><dd>{{ row.with ?? t('board.nobody') }}</dd>
       <template v-if="row.onHold"><dt>{{ t('card.onHold') }}</dt><dd>{{ row.onHold }}</dd></template>
@@ -70,12 +70,12 @@ const before = computed(() => ({ index: 'pages', filing: 'index' })[props.row.st
       <p v-if="asking === 'withdraw'" class="soft">{{ t('card.withdrawNote') }}</p>
     </template>
     <h3>{{ t('card.log') }}</h3>
-    <ul><li v-for="(e, i) in log" :key="i"><span class="soft">{{ moment(e.at) }}</span> {{ e.who }}: {{ e.act }} <span class="soft cut">{{ e.detail }}</span></li></ul>
+    <ul><li v-for="(e, i) in log" :key="i"><span class="soft">{{ clock(e.at) }}</span> {{ e.who }}: {{ e.act }} <span class="soft cut">{{ e.detail }}</span></li></ul>
   </aside>
 </template>
 
 <style scoped>
-.card { width: 392px; flex: none; padding: 12px 14px; overflow: auto; display: flex; flex-direction: column; gap: 9px; }
+.card { width: 360px; flex: none; padding: 12px 14px; overflow: auto; display: flex; flex-direction: column; gap: 9px; }
 h2, h3 { margin: 0; }
 h3 { font-size: 14px; border-top: 1px solid var(--line); padding-top: 8px; }
 dl { display: grid; grid-template-columns: 92px 1fr; gap: 3px 8px; margin: 0; }

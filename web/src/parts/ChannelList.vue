@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import ChannelForm from './ChannelForm.vue'
-import { moment, stretch } from './times'
+import { clock, stretch } from './times'
 
 /** The waiting line, and every channel with how it is, when it was looked at and what to do where it fails. */
 const props = defineProps<{ streams: Schema['Listed'][]; supervisor: boolean }>()
@@ -51,11 +51,11 @@ async function saved() {
     <ChannelForm v-if="editing" :channel="editing === 'new' ? null : editing" :streams="streams" @saved="saved" @close="editing = null" />
     <p v-if="!channels.length" class="soft">{{ t('channels.none') }}</p>
     <article v-for="c in channels" :key="c.id" :class="state(c)">
-      <div class="row"><b>{{ c.name }}</b><span class="soft">{{ t(`channels.${kind(c)}`) }}</span><span class="stretch" /><span class="state" :class="state(c)">{{ t(`channels.${state(c)}`) }}</span></div>
+      <div class="row"><b>{{ c.name }}</b><span class="soft">{{ t(`channels.${kind(c)}`) }}</span><span class="stretch" /><span class="how" :class="state(c)">{{ t(`channels.${state(c)}`) }}</span></div>
       <div class="mono path">{{ where(c) }}</div>
-      <div v-if="kind(c) !== 'scanner'" class="soft small">{{ c.stream ? title(c.stream) : t('channels.byFolder') }} · {{ c.lookedAt ? t('intake.looked', { time: moment(c.lookedAt) }) : t('intake.never') }}<template v-if="c.nextAt && !c.paused"> · {{ t('channels.next', { time: stretch(Math.max(0, new Date(c.nextAt).getTime() - now)) }) }}</template></div>
+      <div v-if="kind(c) !== 'scanner'" class="soft small">{{ c.stream ? title(c.stream) : t('channels.byFolder') }} · {{ c.lookedAt ? t('intake.looked', { time: clock(c.lookedAt) }) : t('intake.never') }}<template v-if="c.nextAt && !c.paused && new Date(c.nextAt).getTime() - now > 60_000"> · {{ t('channels.next', { time: stretch(Math.max(0, new Date(c.nextAt).getTime() - now)) }) }}</template></div>
       <div v-if="kind(c) !== 'scanner'" class="small">{{ t('intake.taken', { n: c.taken }, c.taken) }}<template v-if="c.rejected">, {{ t('channels.rejected', { n: c.rejected }, c.rejected) }}</template></div>
-      <p v-if="c.problem" class="trouble" role="alert"><span class="soft small">{{ c.problemAt ? t('channels.since', { time: moment(c.problemAt) }) : '' }}</span> {{ c.problem }}</p>
+      <p v-if="c.problem" class="trouble" role="alert"><span class="soft small">{{ c.problemAt ? t('channels.since', { time: clock(c.problemAt) }) : '' }}</span> {{ c.problem }}</p>
       <div v-if="supervisor" class="row">
         <template v-if="kind(c) !== 'scanner'">
           <button class="act" :disabled="c.paused" @click="act(c, 'run')">{{ t('channels.run') }}</button>
@@ -73,10 +73,10 @@ p { margin: 2px 0 8px; }
 article { padding: 8px 0 10px; border-top: 1px solid var(--line); display: flex; flex-direction: column; gap: 3px; }
 .path { overflow-wrap: anywhere; font-size: 13px; }
 .small { font-size: 13.5px; }
-.state { font-weight: 600; font-size: 13.5px; }
-.state.well::before { content: '● '; color: var(--petrol); }
-.state.paused::before { content: '‖ '; }
-.state.problem { color: var(--wrong); }
-.state.problem::before { content: '▲ '; }
+.how { font-weight: 600; font-size: 13.5px; }
+.how.well::before { content: '● '; color: var(--petrol); }
+.how.paused::before { content: '‖ '; }
+.how.problem { color: var(--wrong); }
+.how.problem::before { content: '▲ '; }
 .trouble { color: var(--wrong); background: var(--wrong-pale); padding: 5px 8px; margin: 2px 0; }
 </style>

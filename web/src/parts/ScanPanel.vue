@@ -63,12 +63,19 @@ onBeforeUnmount(() => window.clearTimeout(timer))
 async function start() {
   if (device.value === null || scanning.value) return
   if (state.value) return goOn()
+  await begin({ stream: props.stream })
+}
+async function begin(what: { stream: string } | { batch: string }) {
   const { data, error } = await api.POST('/api/scans', {
-    body: { scanner: device.value, stream: props.stream, fillsGap: false, settings: settings.value } as never,
+    body: { scanner: device.value, ...what, fillsGap: false, settings: settings.value } as never,
   })
   if (!data) return tell(error)
   state.value = data
   soon()
+}
+/** Goes on with a batch that was begun before, perhaps yesterday. */
+async function adopt(batch: string) {
+  if (device.value !== null && !state.value) await begin({ batch })
 }
 async function goOn() {
   const { data, error } = await api.POST('/api/scans/{no}/continue', { params: { path: { no: state.value!.no } } })
@@ -95,7 +102,7 @@ async function finish() {
   expected.value = ''
   emit('finished', no)
 }
-defineExpose({ start, stop, finish, busy: scanning, begun: computed(() => !!state.value) })
+defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() => !!state.value) })
 </script>
 
 <template>
@@ -145,6 +152,7 @@ figure img { width: 100%; height: 140px; object-fit: contain; background: #fff; 
 figure.unread img { opacity: 0.75; }
 figcaption { font-size: 12.5px; padding: 2px 0; }
 .wait { margin: auto; }
+.pile:has(.wait) { align-content: center; }
 .fault { background: var(--wrong-pale); color: var(--wrong); border-left: 4px solid var(--wrong); padding: 8px 12px; margin: 0; }
 .problem { color: var(--wrong); margin: 0; }
 .expected { display: flex; align-items: center; gap: 6px; font-size: 14px; }

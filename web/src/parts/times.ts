@@ -9,3 +9,10 @@ export function stretch(ms: number): string {
 
 export const moment = (iso: string) =>
   new Date(iso).toLocaleString(undefined, { year: 'numeric', month: 'short', day: 'numeric', hour: '2-digit', minute: '2-digit' })
+
+/** The time alone when it was today, else day and time. */
+export function clock(instant: string): string {
+  const at = new Date(instant)
+  if (at.toDateString() !== new Date().toDateString()) return moment(instant)
+  return at.toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit', second: '2-digit' })
+}

@@ -173,4 +173,9 @@ useKeys([
 .about { border: 0; background: none; font: inherit; cursor: pointer; padding: 0 4px; }
 .filters { flex-wrap: wrap; row-gap: 6px; }
 .empty { padding: 40px; text-align: center; }
+.list { container-type: inline-size; }
+@container (max-width: 960px) {
+  .grid { grid-template-columns: 84px minmax(110px, 1.2fr) 44px 232px 52px 110px minmax(60px, 0.8fr) 24px; }
+  .grid > :nth-child(6) { display: none; }
+}
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, tell, type Schema } from '../api/client'
@@ -30,6 +30,26 @@ onMounted(async () => {
   const before = localStorage.getItem('jalon.stream')
   stream.value = data.find((x) => x.name === before)?.name ?? data[0]?.name ?? ''
 })
+/** Batches begun by hand whose paper is not all here. */
+const begun = ref<Schema['Row'][]>([])
+async function lookForBegun() {
+  const { data } = await api.GET('/api/board')
+  begun.value = (data?.batches ?? []).filter((b) => b.stage === 'intake' && !b.arrived && ['upload', 'scanner'].includes(b.channel))
+}
+void lookForBegun()
+async function goOnWith(b: Schema['Row']) {
+  stream.value = b.stream
+  way.value = 'scan'
+  await nextTick()
+  await scan.value?.adopt(b.no)
+  await lookForBegun()
+}
+async function complete(b: Schema['Row']) {
+  const { error } = await api.POST('/api/batches/{no}/arrived', { params: { path: { no: b.no } } })
+  if (error) tell(error)
+  else last.value = b.no
+  await lookForBegun()
+}
 const chosen = computed(() => streams.value.find((s) => s.name === stream.value) ?? null)
 function go(to: string) {
   if (busy.value) return
@@ -62,7 +82,10 @@ useKeys([
         </label>
       </fieldset>
       <p v-if="last" class="done" role="status">{{ t('intake.last', { no: last }) }} <button class="act" @click="router.push({ name: 'board' })">{{ t('intake.go') }}<kbd>B</kbd></button></p>
-      <ScanPanel v-if="way === 'scan'" ref="scan" :stream="stream" :stream-rules="chosen?.scan ?? null" @finished="last = $event" />
+      <template v-if="!busy">
+        <p v-for="b in begun" :key="b.no" class="begun">{{ t('intake.begun', { no: b.no, title: b.title, pages: b.pages }, b.pages) }} <button class="act" @click="goOnWith(b)">{{ t('scan.goOn') }}</button> <button class="act" :disabled="!b.pages" @click="complete(b)">{{ t('scan.finish') }}</button></p>
+      </template>
+      <ScanPanel v-if="way === 'scan'" ref="scan" :stream="stream" :stream-rules="chosen?.scan ?? null" @finished="last = $event; lookForBegun()" />
       <UploadPanel v-else ref="upload" :stream="stream" @finished="last = ''">
         <button class="act main" @click="router.push({ name: 'board' })">{{ t('intake.go') }}<kbd>B</kbd></button>
       </UploadPanel>
@@ -86,5 +109,6 @@ legend { padding: 0 0 4px; font-size: 13px; color: var(--ink-soft); }
 .choice { padding: 5px 12px; border: 1px solid var(--line); border-radius: 3px; background: #fff; cursor: pointer; display: flex; gap: 7px; align-items: center; }
 .choice.on { border-color: var(--petrol); background: var(--petrol-pale); }
 .choice input { accent-color: var(--petrol); }
+.begun { margin: 0; padding: 4px 10px; background: var(--doubt-pale); border-left: 4px solid var(--doubt); }
 .done { margin: 0; padding: 6px 10px; background: var(--petrol-pale); border-left: 4px solid var(--petrol); }
 </style>

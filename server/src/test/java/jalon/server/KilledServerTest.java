@@ -6,8 +6,6 @@ import static org.awaitility.Awaitility.await;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
-import java.io.IOException;
-import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -28,9 +26,9 @@ class KilledServerTest {
     void aBatchIsFinishedAfterTheServerWasKilledWhileReadingAndWhileFiling() throws Exception {
         var stack =
                 Paper.licenceRenewals(Files.createDirectories(folder.resolve("scans")), Harbour.portMerrow(), 3, 51);
-        int port = freePort();
-        Process server = start(port);
-        Api api = signedIn(port, server);
+        int port = ServerProcess.freePort();
+        ServerProcess server = ServerProcess.start(folder, database, port);
+        Api api = server.signedIn("m.tarrow", "merrow-operator");
         String no = api.post("/api/batches", Map.of("stream", "licence-renewals"))
                 .get("no")
                 .asString();
@@ -39,10 +37,10 @@ class KilledServerTest {
         String path = "/api/batches/" + no;
         await().atMost(Duration.ofSeconds(60))
                 .until(() -> api.get(path).get("pages").size() >= 2);
-        server.destroyForcibly().waitFor();
+        server.kill();
 
-        Process second = start(port);
-        Api again = signedIn(port, second);
+        ServerProcess second = ServerProcess.start(folder, database, port);
+        Api again = second.signedIn("m.tarrow", "merrow-operator");
         await().atMost(Duration.ofSeconds(120))
                 .until(() -> !again.get(path).get("stage").asString().equals("intake"));
         JsonNode batch = again.get(path + "?fields=true");
@@ -67,11 +65,11 @@ class KilledServerTest {
             }
         }
         again.post(path + "/filing", Map.of());
-        second.destroyForcibly().waitFor();
+        second.kill();
 
-        Process third = start(port);
+        ServerProcess third = ServerProcess.start(folder, database, port);
         try {
-            Api last = signedIn(port, third);
+            Api last = third.signedIn("m.tarrow", "merrow-operator");
             await().atMost(Duration.ofSeconds(120))
                     .until(() -> last.get(path).get("stage").asString().equals("done"));
             assertThat(last.get("/api/archive").get("archived").asInt()).isEqualTo(3);
@@ -90,45 +88,7 @@ class KilledServerTest {
             assertThat(ledger.get("received").asInt()).isEqualTo(stack.pages());
             assertThat(ledger.get("open").asInt()).isZero();
         } finally {
-            third.destroyForcibly().waitFor();
-        }
-    }
-
-    private Process start(int port) throws IOException {
-        var builder = new ProcessBuilder(
-                System.getProperty("java.home") + "/bin/java",
-                "-XX:TieredStopAtLevel=1",
-                "-XX:+UseSerialGC",
-                "-cp",
-                System.getProperty("java.class.path"),
-                JalonServer.class.getName(),
-                "--server.port=" + port,
-                "--spring.datasource.url=" + database,
-                "--jalon.data=" + folder.resolve("data"),
-                "--jalon.setup=../demo");
-        builder.environment().put("OMP_THREAD_LIMIT", "1");
-        return builder.redirectErrorStream(true)
-                .redirectOutput(folder.resolve("server.log").toFile())
-                .start();
-    }
-
-    private Api signedIn(int port, Process server) {
-        Api api = new Api("http://127.0.0.1:" + port);
-        await().atMost(Duration.ofSeconds(60))
-                .ignoreExceptionsMatching(e -> e instanceof IOException)
-                .until(() -> {
-                    if (!server.isAlive()) {
-                        throw new IllegalStateException(Files.readString(folder.resolve("server.log")));
-                    }
-                    api.signIn("m.tarrow", "merrow-operator");
-                    return true;
-                });
-        return api;
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket free = new ServerSocket(0)) {
-            return free.getLocalPort();
+            third.kill();
         }
     }
 }

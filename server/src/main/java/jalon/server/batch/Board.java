@@ -31,6 +31,7 @@ public class Board {
      * @param with who has it, by name, or null
      * @param mine whether it is with the one who asks
      * @param onHold why nobody is to work on it, or null
+     * @param arrived whether all its files are here
      * @param withdrawn whether it was taken out of the work
      */
     public record Row(
@@ -54,7 +55,8 @@ public class Board {
             boolean mine,
             boolean free,
             String onHold,
-            boolean withdrawn) {}
+            boolean withdrawn,
+            boolean arrived) {}
 
     /** @param who asks */
     public List<Row> rows(String who) {
@@ -88,7 +90,8 @@ public class Board {
                             who.equals(b.withPerson()),
                             Holding.isFree(b, who),
                             b.onHold(),
-                            b.withdrawn());
+                            b.withdrawn(),
+                            b.arrived());
                 })
                 .toList();
     }

@@ -31,7 +31,9 @@ import org.springframework.stereotype.Component;
 public class ChannelClock implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(ChannelClock.class);
     private static final Duration TICK = Duration.ofMillis(250);
-    private static final Duration CLAIM = Duration.ofMinutes(10);
+    /** Kept up while a channel is looked at; a worker that died loses it this soon. */
+    private static final Duration CLAIM = Duration.ofSeconds(20);
+
     private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
     private static final Duration LONGEST_PAUSE = Duration.ofMinutes(10);
     private static final int LOOKING_AT_ONCE = 4;
@@ -70,6 +72,8 @@ public class ChannelClock implements SmartLifecycle {
 
     private void tick() {
         try {
+            Instant renewed = Batches.now().plus(CLAIM);
+            underWay.forEach(id -> rows.keepClaim(id, renewed));
             for (ChannelRows.Row row : rows.due(Batches.now())) {
                 if (underWay.size() < LOOKING_AT_ONCE && underWay.add(row.id())) {
                     lookers.execute(() -> {

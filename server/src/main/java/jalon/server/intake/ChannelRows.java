@@ -67,6 +67,9 @@ interface ChannelRows {
             + " and (claimed_until is null or claimed_until < #{now})")
     int claim(long id, Instant now, Instant until);
 
+    @Update("update channel set claimed_until = #{until} where id = #{id} and claimed_until is not null")
+    void keepClaim(long id, Instant until);
+
     @Update("update channel set claimed_until = null, looked_at = #{now}, next_at = #{next}, failures = #{failures},"
             + " problem = left(#{problem}, 1000),"
             + " problem_at = case when #{problem} is null then null when problem = left(#{problem}, 1000) then problem_at"

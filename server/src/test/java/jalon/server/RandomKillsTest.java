@@ -1,0 +1,220 @@
+package jalon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import jalon.demo.Api;
+import jalon.standins.MailStandIn;
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.sql.DriverManager;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * The server is killed at random instants while a folder, a mailbox and a program feed it. Afterwards every file that was
+ * sent is in the store once and in the ledger once. {@code -Djalon.kills=50} for the long run.
+ */
+class RandomKillsTest {
+    private static final int KILLS = Integer.getInteger("jalon.kills", 3);
+
+    @TempDir
+    Path folder;
+
+    private final String database = TestDatabase.fresh();
+    private final Random random = new Random(11);
+    private final Set<String> sent = ConcurrentHashMap.newKeySet();
+    private final AtomicInteger made = new AtomicInteger();
+    private final CountDownLatch over = new CountDownLatch(1);
+    private final HttpClient http =
+            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(2)).build();
+
+    @Test
+    void everyFileSentIsThereOnce() throws Exception {
+        Path copier = Files.createDirectories(folder.resolve("copier"));
+        int port = ServerProcess.freePort();
+        try (var mail = MailStandIn.start(0, 0)) {
+            ServerProcess server = ServerProcess.start(folder, database, port);
+            Api supervisor = server.signedIn("t.vane", "merrow-supervisor");
+            String secret = supervisor
+                    .post("/api/tokens", Map.of("name", "gate", "streams", List.of("dues-letters")))
+                    .get("secret")
+                    .asString();
+            channel(
+                    supervisor,
+                    "copier",
+                    Map.of(
+                            "kind",
+                            "folder",
+                            "folder",
+                            copier.toString(),
+                            "everySeconds",
+                            1,
+                            "settleSeconds",
+                            0,
+                            "gatherSeconds",
+                            1));
+            channel(
+                    supervisor,
+                    "post",
+                    Map.of(
+                            "kind",
+                            "mailbox",
+                            "host",
+                            "127.0.0.1",
+                            "port",
+                            mail.imapsPort(),
+                            "certificate",
+                            mail.fingerprint(),
+                            "user",
+                            MailStandIn.ADDRESS,
+                            "password",
+                            MailStandIn.PASSWORD,
+                            "everySeconds",
+                            1));
+            List<Thread> senders = List.of(
+                    sender(150, () -> drop(copier)),
+                    sender(400, () -> mail.deliver("ewa@merrow.example", "dues", Map.of("dues.png", page()))),
+                    sender(300, () -> post(port, secret)));
+            for (int i = 0; i < KILLS; i++) {
+                over.await(200 + random.nextInt(2500), TimeUnit.MILLISECONDS);
+                server.kill();
+                server = ServerProcess.start(folder, database, port);
+                if (random.nextInt(4) > 0) {
+                    server.signedIn("t.vane", "merrow-supervisor");
+                }
+            }
+            server.signedIn("t.vane", "merrow-supervisor");
+            over.countDown();
+            for (Thread s : senders) {
+                s.join();
+            }
+            await().atMost(Duration.ofSeconds(120)).until(() -> mail.in("INBOX") == 0 && isEmpty(copier));
+            server.kill();
+        }
+        assertThat(sent).hasSizeGreaterThan(3 * KILLS);
+        Map<String, Integer> recorded = new HashMap<>();
+        int pages = 0;
+        try (var connection = DriverManager.getConnection(database + "?user=root");
+                var rows = connection
+                        .createStatement()
+                        .executeQuery("select f.sha256, (select count(*) from page p where p.file_id = f.id) from"
+                                + " received_file f")) {
+            while (rows.next()) {
+                recorded.merge(rows.getString(1), 1, Integer::sum);
+                pages += rows.getInt(2);
+            }
+        }
+        assertThat(recorded.keySet()).containsExactlyInAnyOrderElementsOf(sent);
+        assertThat(recorded.values()).as("each once").containsOnly(1);
+        assertThat(pages).as("pages in the ledger").isEqualTo(sent.size());
+        for (String hash : sent) {
+            Path kept = folder.resolve("data/received/" + hash.substring(0, 2) + "/" + hash.substring(2));
+            assertThat(hash(Files.readAllBytes(kept))).isEqualTo(hash);
+        }
+        System.out.println(KILLS + " kills, " + sent.size() + " files, each once");
+    }
+
+    private static void channel(Api supervisor, String name, Map<String, ?> settings) throws Exception {
+        supervisor.post("/api/channels", Map.of("name", name, "stream", "dues-letters", "settings", settings));
+    }
+
+    private interface Sending {
+        void once() throws Exception;
+    }
+
+    private Thread sender(int everyMillis, Sending sending) {
+        Thread t = new Thread(() -> {
+            try {
+                while (!over.await(everyMillis, TimeUnit.MILLISECONDS)) {
+                    sending.once();
+                }
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        t.start();
+        return t;
+    }
+
+    private void drop(Path copier) throws IOException {
+        int no = made.incrementAndGet();
+        Path part = copier.resolve("scan-" + no + ".png.part");
+        Files.write(part, page());
+        Files.move(part, copier.resolve("scan-" + no + ".png"));
+    }
+
+    /** Sends until it is answered, as a program should. */
+    private void post(int port, String secret) throws Exception {
+        byte[] page = page();
+        String head = "--b\r\nContent-Disposition: form-data; name=\"files\"; filename=\"p.png\"\r\n\r\n";
+        var body = new ByteArrayOutputStream();
+        body.writeBytes(head.getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(page);
+        body.writeBytes("\r\n--b--\r\n".getBytes(StandardCharsets.UTF_8));
+        var request = HttpRequest.newBuilder(
+                        URI.create("http://127.0.0.1:" + port + "/in/streams/dues-letters/batches"))
+                .header("Authorization", "Bearer " + secret)
+                .header("Idempotency-Key", "p" + made.incrementAndGet())
+                .header("Content-Type", "multipart/form-data; boundary=b")
+                .timeout(Duration.ofSeconds(20))
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()))
+                .build();
+        await().atMost(Duration.ofSeconds(90))
+                .ignoreExceptionsMatching(e -> e instanceof IOException)
+                .until(() -> http.send(request, HttpResponse.BodyHandlers.discarding())
+                                .statusCode()
+                        < 300);
+    }
+
+    /** A small page that is like no other. */
+    private byte[] page() throws IOException {
+        var image = new BufferedImage(160, 120, BufferedImage.TYPE_BYTE_GRAY);
+        var g = image.createGraphics();
+        g.setColor(Color.WHITE);
+        g.fillRect(0, 0, 160, 120);
+        g.setColor(Color.BLACK);
+        g.drawString("no " + made.incrementAndGet(), 20, 60);
+        g.dispose();
+        var out = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", out);
+        sent.add(hash(out.toByteArray()));
+        return out.toByteArray();
+    }
+
+    private static String hash(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (java.security.NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static boolean isEmpty(Path folder) throws IOException {
+        try (var all = Files.list(folder)) {
+            return all.findAny().isEmpty();
+        }
+    }
+}

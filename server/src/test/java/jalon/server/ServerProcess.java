@@ -1,0 +1,76 @@
+package jalon.server;
+
+import static org.awaitility.Awaitility.await;
+
+import jalon.demo.Api;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A server in a process of its own, which can be killed. */
+final class ServerProcess {
+    private final Process process;
+    private final int port;
+    private final Path log;
+
+    private ServerProcess(Process process, int port, Path log) {
+        this.process = process;
+        this.port = port;
+        this.log = log;
+    }
+
+    static ServerProcess start(Path folder, String database, int port, String... settings) throws IOException {
+        List<String> command = new ArrayList<>(List.of(
+                System.getProperty("java.home") + "/bin/java",
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
+                "-cp",
+                System.getProperty("java.class.path"),
+                JalonServer.class.getName(),
+                "--server.port=" + port,
+                "--spring.datasource.url=" + database,
+                "--jalon.data=" + folder.resolve("data"),
+                "--jalon.setup=../demo"));
+        command.addAll(List.of(settings));
+        Path log = folder.resolve("server.log");
+        var builder = new ProcessBuilder(command);
+        builder.environment().put("OMP_THREAD_LIMIT", "1");
+        Process process =
+                builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
+        return new ServerProcess(process, port, log);
+    }
+
+    static int freePort() throws IOException {
+        try (ServerSocket free = new ServerSocket(0)) {
+            return free.getLocalPort();
+        }
+    }
+
+    String address() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    /** Waits until the server answers. */
+    Api signedIn(String name, String password) {
+        Api api = new Api(address());
+        await().atMost(Duration.ofSeconds(60))
+                .ignoreExceptionsMatching(e -> e instanceof IOException)
+                .until(() -> {
+                    if (!process.isAlive()) {
+                        throw new IllegalStateException(Files.readString(log));
+                    }
+                    api.signIn(name, password);
+                    return true;
+                });
+        return api;
+    }
+
+    /** As a power cut does it (SIGKILL). */
+    void kill() throws InterruptedException {
+        process.destroyForcibly().waitFor();
+    }
+}
