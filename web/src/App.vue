@@ -21,7 +21,8 @@ function search() {
   void router.push({ name: 'archive', query: { q: words.value } })
 }
 window.addEventListener('keydown', (e) => {
-  const typing = ['INPUT', 'TEXTAREA'].includes((e.target as HTMLElement)?.tagName)
+  const target = e.target as HTMLInputElement
+  const typing = ['INPUT', 'TEXTAREA'].includes(target?.tagName) && !['radio', 'checkbox'].includes(target.type)
   if (typing || e.ctrlKey || e.metaKey || !session.me) return
   if (e.key === '?') help.value = !help.value
   else if (e.key === 'Escape') help.value = false

@@ -42,6 +42,15 @@ test('while typing only the keys meant for it act', () => {
   expect([undo.mock.calls.length, settle.mock.calls.length, take.mock.calls.length]).toEqual([0, 1, 1])
 })
 
+test('a radio button that has the focus takes no keys away', () => {
+  const radio = document.createElement('input')
+  radio.type = 'radio'
+  document.body.append(radio)
+  press('z', radio)
+  expect(undo).toHaveBeenCalledTimes(1)
+  radio.remove()
+})
+
 test('a view takes its keys along when it goes', () => {
   expect(currentKeys.list).toHaveLength(4)
   desk.unmount()

@@ -5,12 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
+import jalon.standins.ScannerStandIn;
 import java.nio.file.Files;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -74,6 +77,35 @@ class DesksTest extends InTheBrowser {
         assertThat(current.locator(".foot .mono")).hasText(Integer.toString(stack.pages()));
         assertThat(current).isInViewport();
         assertThat(problems).isEmpty();
+    }
+
+    @Test
+    void aStackIsScannedByKeyThroughAJamToABatch() throws Exception {
+        try (var scanner = ScannerStandIn.start(0)) {
+            Api supervisor = new Api(address());
+            supervisor.signIn("t.vane", "merrow-supervisor");
+            supervisor.post(
+                    "/api/channels",
+                    Map.of("name", "office", "settings", Map.of("kind", "scanner", "address", scanner.address())));
+            scanner.load("dues-letters", 3, 7, false);
+            int sheets = scanner.sheets();
+            scanner.fail(ScannerStandIn.Fault.JAM, 1);
+            Page page = signedIn("m.tarrow", "merrow-operator");
+            page.navigate(address() + "/desk/intake");
+            page.getByLabel("Dues letters").check();
+            assertThat(page.locator("select").first()).containsText("Merrow simulated scanner");
+            page.keyboard().press("s");
+            assertThat(page.locator(".fault")).containsText("jammed. Sheet 1 is here. Put sheet 2");
+            scanner.attend();
+            page.keyboard().press("s");
+            assertThat(page.locator("figure"))
+                    .hasCount(sheets, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+            assertThat(page.locator("figure").last()).containsText("sheet " + sheets + " front");
+            assertThat(page.getByText("Go on scanning")).isVisible();
+            page.keyboard().press("Enter");
+            assertThat(page.locator(".done")).containsText("is being read");
+            assertThat(problems).isEmpty();
+        }
     }
 
     @Test

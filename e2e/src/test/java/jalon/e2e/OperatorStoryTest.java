@@ -31,10 +31,11 @@ class OperatorStoryTest extends InTheBrowser {
         assertThat(page.getByText("No batches yet")).isVisible();
 
         page.getByText("Intake").first().click();
+        page.keyboard().press("2");
         page.getByLabel("Dues letters").check();
         List<Path> files = new ArrayList<>(stack.files());
         files.add(rotten);
-        page.locator("input[type=file]").setInputFiles(files.toArray(Path[]::new));
+        page.locator(".files-input").setInputFiles(files.toArray(Path[]::new));
         assertThat(page.locator("li.rejected")).containsText("damaged");
         assertThat(page.getByText("being read")).isVisible(WHILE_READING);
         page.keyboard().press("b");

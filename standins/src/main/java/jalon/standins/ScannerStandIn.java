@@ -55,11 +55,13 @@ public final class ScannerStandIn implements AutoCloseable {
         private final int dpi;
         private final boolean duplex;
         private final boolean feeder;
+        private final String format;
         private boolean back;
         private int sheets;
         private boolean over;
 
-        Job(Scanner.Mode mode, int dpi, boolean duplex, boolean feeder) {
+        Job(Scanner.Mode mode, int dpi, boolean duplex, boolean feeder, String format) {
+            this.format = format;
             this.mode = mode;
             this.dpi = dpi;
             this.duplex = duplex;
@@ -219,7 +221,11 @@ public final class ScannerStandIn implements AutoCloseable {
                         mode,
                         Integer.parseInt(value(settings, "XResolution", "200")),
                         Boolean.parseBoolean(value(settings, "Duplex", "false")),
-                        feeder));
+                        feeder,
+                        value(settings, "DocumentFormatExt", value(settings, "DocumentFormat", "image/jpeg"))
+                                        .equals("image/png")
+                                ? "image/png"
+                                : "image/jpeg"));
         x.getResponseHeaders().set("Location", address() + "/ScanJobs/" + id);
         send(x, 201, "text/plain", new byte[0]);
     }
@@ -252,7 +258,7 @@ public final class ScannerStandIn implements AutoCloseable {
             }
             byte[] page = picture(job, job.back ? leaf.back() : leaf.front());
             advance(job);
-            send(x, 200, job.mode == Scanner.Mode.BITONAL ? "image/png" : "image/jpeg", page);
+            send(x, 200, job.format, page);
         }
     }
 
@@ -312,15 +318,24 @@ public final class ScannerStandIn implements AutoCloseable {
                 side == null ? jalon.demo.Sheet.BLANK : side, Scanner.Setting.feeder(job.mode, job.dpi, r), r);
         Path file = Files.createTempFile("standin", ".page");
         try {
-            if (job.mode == Scanner.Mode.BITONAL) {
+            if (job.format.equals("image/png")) {
                 ScanFiles.png(file, image, job.dpi);
             } else {
-                ScanFiles.jpeg(file, image, job.dpi);
+                ScanFiles.jpeg(file, job.mode == Scanner.Mode.BITONAL ? grey(image) : image, job.dpi);
             }
             return Files.readAllBytes(file);
         } finally {
             Files.deleteIfExists(file);
         }
+    }
+
+    /** JPEG has no pages of one bit a pixel. */
+    private static BufferedImage grey(BufferedImage bitonal) {
+        var grey = new BufferedImage(bitonal.getWidth(), bitonal.getHeight(), BufferedImage.TYPE_BYTE_GRAY);
+        var g = grey.createGraphics();
+        g.drawImage(bitonal, 0, 0, null);
+        g.dispose();
+        return grey;
     }
 
     @Override
