@@ -31,7 +31,7 @@ class OperatorStoryTest extends InTheBrowser {
         assertThat(page.getByText("No batches yet")).isVisible();
 
         page.getByText("Intake").first().click();
-        page.keyboard().press("2");
+        page.getByText("Bring files").click();
         page.getByLabel("Dues letters").check();
         List<Path> files = new ArrayList<>(stack.files());
         files.add(rotten);
