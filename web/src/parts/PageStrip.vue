@@ -34,6 +34,8 @@ const label = (p: Schema['DeskPage']) => {
 }
 const short = (p: Schema['DeskPage']) => (p.role === 'separator' ? t('pageDesk.separator').split(' ')[0] : p.role === 'blank' ? 'blank' : p.role === 'setAside' ? t('pageDesk.aside').toLowerCase() : '')
 
+/** Pages after which something is still to come. */
+const gaps = computed(() => new Set(props.batch.gaps.filter((g) => g.open).map((g) => g.page)))
 const dragged = ref(0)
 const over = ref(0)
 function dropOn(no: number) {
@@ -59,6 +61,7 @@ defineExpose({ columns, show })
           <div class="sheet" :style="{ width: thumb + 'px', height: thumb * 1.414 + 'px' }">
             <img :src="pictureOf(batch.no, p, 200)" loading="lazy" draggable="false" alt="" />
           </div>
+          <div v-if="gaps.has(p.no)" class="gap" :style="{ height: thumb * 1.414 + 'px' }"><span>{{ t('gap.mark') }}</span></div>
           <div class="foot">
             <span class="mono">{{ p.no }}</span>
             <span v-if="first.get(p.no)" class="tag" :class="{ doubt: first.get(p.no)!.stake.doubtful }" :title="first.get(p.no)!.stake.evidence[0]?.text">{{ title(first.get(p.no)!.type.type) }}<br />{{ first.get(p.no)!.stake.doubtful ? t('pageDesk.doubt') : reason(first.get(p.no)!) }}</span>
@@ -78,6 +81,8 @@ defineExpose({ columns, show })
 .sheet img { max-width: 100%; max-height: 100%; display: block; }
 .stake { position: absolute; left: 5px; top: -4px; width: 6px; background: repeating-linear-gradient(var(--stake) 0 14px, #fff 14px 28px); outline: 1.5px solid var(--stake); z-index: 2; }
 .stake.broken { background: repeating-linear-gradient(var(--stake) 0 9px, transparent 9px 14px, #fff 14px 23px, transparent 23px 28px); outline-style: dashed; outline-width: 1px; }
+.gap { position: absolute; right: -3px; top: 0; width: 15px; border: 1.5px dashed var(--doubt); background: var(--doubt-pale); color: var(--doubt); font-size: 12px; display: grid; place-items: center; z-index: 1; }
+.gap span { writing-mode: vertical-rl; }
 .foot { display: flex; gap: 6px; font-size: 12.5px; line-height: 1.25; margin: 3px 0 0 -15px; padding: 4px 4px 0 15px; height: 40px; overflow: hidden; border-top: 2px solid #8895a0; }
 .foot .mono { color: var(--ink-soft); }
 .tag { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, csrf, pictureOf, tell, type Schema } from '../api/client'
@@ -67,18 +67,23 @@ const countsDiffer = computed(() => {
   const c = batch.value?.counts
   return !!c && ((c.expectedPages != null && c.expectedPages !== c.pages) || (c.expectedDocuments != null && c.expectedDocuments !== c.documents))
 })
-function toggleGap() {
-  if (locked.value || !page.value || gap.value?.open) return
-  const note = window.prompt(t('gap.what'))
-  if (note !== null) void decide({ act: 'openGap', page: current.value, note })
+/** A reason is being typed: what is missing, why it will not come, or why the counts are right. */
+const asking = ref<{ what: 'gap' | 'waive' | 'counts'; page: number } | null>(null)
+const reasonTyped = ref('')
+function ask(what: 'gap' | 'waive' | 'counts', at: number) {
+  if (locked.value || (what === 'gap' && gap.value?.open)) return
+  asking.value = { what, page: at }
+  reasonTyped.value = ''
+  void nextTick(() => window.document.querySelector<HTMLInputElement>('.asking input')?.focus())
 }
-function waive(at: number) {
-  const why = window.prompt(t('gap.why'))
-  if (why) void decide({ act: 'closeGap', page: at, waivedBecause: why })
-}
-function acceptCounts() {
-  const why = window.prompt(t('counts.why'))
-  if (why) void decide({ act: 'acceptCounts', because: why })
+function answer() {
+  const a = asking.value
+  const text = reasonTyped.value.trim()
+  if (!a || !text) return
+  asking.value = null
+  if (a.what === 'gap') void decide({ act: 'openGap', page: a.page, note: text })
+  else if (a.what === 'waive') void decide({ act: 'closeGap', page: a.page, waivedBecause: text })
+  else void decide({ act: 'acceptCounts', because: text })
 }
 async function takeIt() {
   const { error } = await api.POST('/api/batches/{no}/take', { params: { path: { no: props.no } }, body: { over: true } })
@@ -181,7 +186,7 @@ useKeys([
   { key: '1–9', on: ['1', '2', '3', '4', '5', '6', '7', '8', '9'], label: t('pageDesk.pick'), run: (e) => pick(Number(e.key)) },
   { key: ',', on: [','], label: t('pageDesk.moveLeft'), run: () => nudge(-1) },
   { key: '.', on: ['.'], label: t('pageDesk.moveRight'), run: () => nudge(1) },
-  { key: 'G', on: ['g', 'G'], label: t('gap.open'), run: toggleGap },
+  { key: 'G', on: ['g', 'G'], label: t('gap.open'), run: () => ask('gap', current.value) },
   { key: 'F', on: ['f', 'F'], label: t('pageDesk.insert'), run: () => fetchPages(gap.value?.open ? 'gap' : 'after') },
   { key: 'S', on: ['s', 'S'], label: t('pageDesk.replace'), run: () => fetchPages('replaces') },
   { key: 'N', on: ['n', 'N'], label: t('pageDesk.next'), run: nextDoubt },
@@ -212,6 +217,10 @@ useKeys([
       <button class="act" :disabled="!doubts.length" @click="nextDoubt">{{ t('pageDesk.next') }}<kbd>N</kbd></button>
       <button class="act main" @click="on">{{ t('pageDesk.on') }}<kbd>Enter</kbd></button>
     </div>
+    <form v-if="asking" class="notes asking row" @submit.prevent="answer" @keydown.esc="asking = null">
+      <label for="reason-typed">{{ asking.what === 'gap' ? t('gap.what') : asking.what === 'waive' ? t('gap.why') : t('counts.why') }}</label>
+      <input id="reason-typed" v-model="reasonTyped" maxlength="400" required /><button class="act main">{{ t('gap.say') }}<kbd>Enter</kbd></button><button class="act" type="button" @click="asking = null">{{ t('app.close') }}</button>
+    </form>
     <div v-if="batch && (countsDiffer || openGaps.length || !batch.free)" class="notes">
       <p v-if="!batch.free && !batch.filed">{{ batch.withdrawn ? t('board.withdrawn') + ': ' + batch.withdrawn : batch.onHold ? t('board.onHold', { why: batch.onHold }) : t('card.withOther', { who: batch.with ?? '' }) }} <button v-if="!batch.onHold && !batch.withdrawn" class="act" @click="takeIt">{{ t('card.takeOver') }}</button></p>
       <p v-if="countsDiffer && batch.counts">
@@ -219,9 +228,9 @@ useKeys([
         <template v-if="batch.counts.expectedPages != null">{{ t('counts.pages', { expected: batch.counts.expectedPages, n: batch.counts.pages }) }}. </template>
         <template v-if="batch.counts.expectedDocuments != null">{{ t('counts.documents', { expected: batch.counts.expectedDocuments, n: batch.counts.documents }) }}. </template>
         <span v-if="batch.counts.acceptedBy" class="soft">{{ t('counts.accepted', { by: batch.counts.acceptedBy, why: batch.counts.because ?? '' }) }}</span>
-        <button v-else class="act" :disabled="locked" @click="acceptCounts">{{ t('counts.accept') }}</button>
+        <button v-else class="act" :disabled="locked" @click="ask('counts', 0)">{{ t('counts.accept') }}</button>
       </p>
-      <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); fetchPages('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="waive(g.page)">{{ t('gap.waive') }}</button></p>
+      <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); fetchPages('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</button></p>
     </div>
     <input ref="file" class="insert" type="file" hidden accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf" @change="insert" />
     <div v-if="batch" class="halves">
@@ -254,7 +263,7 @@ useKeys([
           <div class="row acts">
             <button class="act" :disabled="locked" @click="fetchPages(gap?.open ? 'gap' : 'after')">{{ t('pageDesk.insert') }}<kbd>F</kbd></button>
             <button class="act" :disabled="locked" @click="fetchPages('replaces')">{{ t('pageDesk.replace') }}<kbd>S</kbd></button>
-            <button class="act" :disabled="locked || gap?.open" @click="toggleGap">{{ t('gap.open') }}<kbd>G</kbd></button>
+            <button class="act" :disabled="locked || gap?.open" @click="ask('gap', current)">{{ t('gap.open') }}<kbd>G</kbd></button>
           </div>
           <div class="soft"><template v-if="page.sheet">{{ t(page.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: page.sheet }) }} · </template>{{ t('pageDesk.from', { file: page.file, p: page.filePage }) }} · {{ Math.round(page.dpi) }} dpi · {{ t('pageDesk.lean', { deg: page.lean }) }}</div>
         </div>
@@ -282,5 +291,8 @@ useKeys([
 .note { padding: 24px; }
 .notes { background: var(--doubt-pale); border-bottom: 1px solid var(--line); padding: 4px 14px; }
 .notes p { margin: 3px 0; }
-.acts { gap: 6px; }
+.notes .state { margin-right: 8px; }
+.asking { gap: 8px; padding: 6px 14px; }
+.asking input { flex: 1; font: inherit; padding: 4px 8px; border: 1px solid var(--line); border-radius: 3px; }
+.acts { gap: 6px; flex-wrap: wrap; }
 </style>
