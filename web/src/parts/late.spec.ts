@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Schema } from '../api/client'
-import { dueAt, lateness, workable } from './late'
+import { byUrgency, dueAt, lateness, workable } from './late'
 
 const now = Date.parse('2026-11-23T12:00:00Z')
 const row = (over: Partial<Schema['Row']>) => ({ stage: 'pages', filing: false, free: true, dueAt: '2026-11-23T14:00:00Z', stageDueAt: undefined, ...over }) as unknown as Schema['Row']
@@ -25,4 +25,14 @@ describe('workable', () => {
     expect(workable(row({ stage: 'filing', filing: true }))).toBe(false)
     expect(workable(row({ free: false }))).toBe(false)
   })
+})
+
+it('puts the urgent first, then what is due first, and what is done last', () => {
+  const rows = [
+    row({ no: 'B-1', priority: 'normal', stage: 'done' }),
+    row({ no: 'B-2', priority: 'normal' }),
+    row({ no: 'B-3', priority: 'normal', stageDueAt: '2026-11-23T12:30:00Z' }),
+    row({ no: 'B-4', priority: 'urgent', dueAt: '2026-11-23T18:00:00Z' }),
+  ]
+  expect(rows.sort(byUrgency).map((r) => r.no)).toEqual(['B-4', 'B-3', 'B-2', 'B-1'])
 })

@@ -7,7 +7,7 @@ import { api, tell, type Schema } from '../api/client'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
 import BatchCard from '../parts/BatchCard.vue'
-import { dueAt, lateness, workable } from '../parts/late'
+import { byUrgency, dueAt, lateness, workable } from '../parts/late'
 import { stretch } from '../parts/times'
 import StageRail from '../parts/StageRail.vue'
 import { useSession } from '../session'
@@ -25,7 +25,7 @@ const at = ref(0)
 async function load() {
   const { data, error } = await api.GET('/api/board')
   if (data) {
-    rows.value = data.batches
+    rows.value = data.batches.sort(byUrgency)
     now.value = new Date(data.now).getTime()
   } else tell(error)
   loaded.value = true

@@ -26,7 +26,11 @@ alter table batch
   add index (channel_id, arrived);
 
 -- A scanned sheet has a front and may have a back; files have neither.
-alter table page add column sheet int, add column side varchar(5);
+alter table page
+  add column sheet int,
+  add column side varchar(5),
+  -- the waiting line is counted at every look
+  add index (facts_version);
 
 create table channel (
   id bigint auto_increment primary key,
