@@ -141,8 +141,10 @@ public class Batches {
      */
     public BatchView view(Batch batch, boolean fields) {
         if (batch.filedAt() != null) {
-            return filed.get(
-                    batch.id(), id -> FactsCodec.read(rows.filedView(id).body(), BatchView.class));
+            BatchView then = filed.get(batch.id(), this::filedView);
+            if (then != null) {
+                return then;
+            }
         }
         List<PageFacts> pages = List.copyOf(facts(batch).values());
         var run = new BatchRun(
@@ -154,6 +156,12 @@ public class Batches {
                 (key, work) -> indexed.get(key, k -> work.get()));
         List<Decided> decisions = decisions(batch);
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
+    }
+
+    /** Null for a batch filed by a version that did not keep it; such a one is worked out as before. */
+    private BatchView filedView(long id) {
+        BatchRows.FiledView kept = rows.filedView(id);
+        return kept == null ? null : FactsCodec.read(kept.body(), BatchView.class);
     }
 
     private About about(Batch batch) {
