@@ -141,6 +141,19 @@ class ScanningTest extends ServerCase {
     }
 
     @Test
+    void theFlatbedGivesOnePageAtATimeAndGoesOn() throws Exception {
+        scanner.load("dues-letters", 2, 13, false);
+        Map<String, Object> wanted = Map.of(
+                "scanner", device, "stream", "dues-letters", "settings", Map.of("source", "flatbed", "dpi", 150));
+        String no = operator.post("/api/scans", wanted).get("no").asString();
+        assertThat(until(no, "empty").get("sheets").asInt()).isEqualTo(1);
+        operator.post("/api/scans/" + no + "/continue", Map.of());
+        await().atMost(Duration.ofSeconds(30))
+                .until(() -> operator.get("/api/scans/" + no).get("sheets").asInt() == 2);
+        assertThat(operator.get("/api/batches/" + no + "/arriving")).hasSize(2);
+    }
+
+    @Test
     void whatTheStreamFixesIsNotForTheOperatorToChoose() throws Exception {
         assertThatThrownBy(() -> start(Map.of(), false)).hasMessageContaining("which stream");
         scanner.load("berth-applications", 1, 3, false);

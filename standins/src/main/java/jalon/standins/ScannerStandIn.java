@@ -256,7 +256,8 @@ public final class ScannerStandIn implements AutoCloseable {
                 trip(x, job, leaf);
                 return;
             }
-            byte[] page = picture(job, job.back ? leaf.back() : leaf.front());
+            jalon.demo.Sheet side = leaf == null ? null : job.back ? leaf.back() : leaf.front();
+            byte[] page = picture(job, side);
             advance(job);
             send(x, 200, job.format, page);
         }
