@@ -21,6 +21,6 @@ export function batch(pages: Schema['DeskPage'][], documents: Schema['DocumentVi
   return {
     no: 'B-0412', stream: 'letters', streamTitle: 'Letters', stage: 'pages', filed: false, source: 'upload', madeBy: 'm', dueAt: '', canUndo: false, canRedo: false,
     types: [{ type: 'letter', title: 'Letter', fields: [{ field: 'vessel', title: 'Vessel', kind: 'text', required: true }] }],
-    pages, documents, ledger: { received: pages.length, filed: 0, blank: 0, separator: 0, setAside: 0, open: pages.length }, cutDoubts: 0, fieldDoubts: 0, rejected: [], gaps: [], counts: { expectedPages: 0, pages: 0, expectedDocuments: 0, documents: 0, acceptedBy: '', because: '' }, priority: 'normal', with: '', free: true, onHold: '', withdrawn: '', sender: '', subject: '',
+    pages, documents, ledger: { received: pages.length, filed: 0, blank: 0, separator: 0, setAside: 0, open: pages.length }, cutDoubts: 0, fieldDoubts: 0, rejected: [], gaps: [], counts: { expectedPages: 0, pages: 0, expectedDocuments: 0, documents: 0, acceptedBy: '', because: '', differ: false }, priority: 'normal', with: '', free: true, onHold: '', withdrawn: '', sender: '', subject: '',
   }
 }

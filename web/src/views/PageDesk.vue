@@ -63,10 +63,7 @@ const goTo = (no: number) => select(documents.value[no - 1]?.pages[0] ?? current
 const locked = computed(() => !batch.value || batch.value.filed || !batch.value.free)
 const gap = computed(() => batch.value?.gaps.find((g) => g.page === current.value) ?? null)
 const openGaps = computed(() => batch.value?.gaps.filter((g) => g.open) ?? [])
-const countsDiffer = computed(() => {
-  const c = batch.value?.counts
-  return !!c && ((c.expectedPages != null && c.expectedPages !== c.pages) || (c.expectedDocuments != null && c.expectedDocuments !== c.documents))
-})
+const countsDiffer = computed(() => !!batch.value?.counts.differ)
 /** A reason is being typed: what is missing, why it will not come, or why the counts are right. */
 const asking = ref<{ what: 'gap' | 'waive' | 'counts'; page: number } | null>(null)
 const reasonTyped = ref('')

@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -52,6 +53,26 @@ public final class Api {
 
     public JsonNode delete(String path) throws IOException, InterruptedException {
         return send("DELETE", path, "application/json", HttpRequest.BodyPublishers.noBody());
+    }
+
+    /** Brings files in as one batch; they are read from then on. @return its number */
+    public String bring(String stream, List<Path> files) throws IOException, InterruptedException {
+        String no = open(stream, files);
+        post("/api/batches/" + no + "/arrived", Map.of());
+        return no;
+    }
+
+    /** Opens a batch with files in it, to which more may come. @return its number */
+    public String open(String stream, List<Path> files) throws IOException, InterruptedException {
+        String no = post("/api/batches", Map.of("stream", stream)).get("no").asString();
+        for (Path file : files) {
+            upload("/api/batches/" + no + "/files", file);
+        }
+        return no;
+    }
+
+    public String stage(String no) throws IOException, InterruptedException {
+        return get("/api/batches/" + no).get("stage").asString();
     }
 
     public JsonNode upload(String path, Path file) throws IOException, InterruptedException {

@@ -60,12 +60,8 @@ final class Fill {
     }
 
     private String bring(String stream, List<Path> files, boolean complete) throws IOException, InterruptedException {
-        String no = api.post("/api/batches", Map.of("stream", stream)).get("no").asString();
-        for (Path file : files) {
-            api.upload("/api/batches/" + no + "/files", file);
-        }
+        String no = complete ? api.bring(stream, files) : api.open(stream, files);
         if (complete) {
-            api.post("/api/batches/" + no + "/arrived", Map.of());
             await(no, "intake");
         }
         System.out.println("  " + no + " " + stream);
@@ -75,7 +71,7 @@ final class Fill {
     /** Waits until a batch has left a stage. */
     private void await(String no, String stage) throws IOException, InterruptedException {
         for (int i = 0; i < MOST_WAITS; i++) {
-            if (!api.get("/api/batches/" + no).get("stage").asString().equals(stage)) {
+            if (!api.stage(no).equals(stage)) {
                 return;
             }
             Thread.sleep(250);

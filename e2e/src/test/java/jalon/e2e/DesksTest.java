@@ -24,8 +24,7 @@ class DesksTest extends InTheBrowser {
         var stack = Paper.duesLetters(folder("moved"), Harbour.portMerrow(), 3, 83);
         Api api = api();
         String no = bring(api, stack.stream(), stack.files());
-        Page page = signedIn("m.tarrow", "merrow-operator");
-        page.navigate(address() + "/desk/batches/" + no + "/pages");
+        Page page = desk(no, "pages");
         Locator cells = page.locator(".strip .cell");
         assertThat(cells).hasCount(stack.pages());
         cells.nth(2).dragTo(cells.nth(0));
@@ -42,8 +41,7 @@ class DesksTest extends InTheBrowser {
         var stack = Paper.duesLetters(folder("read"), Harbour.portMerrow(), 3, 61);
         Api api = api();
         String no = bring(api, stack.stream(), stack.files());
-        Page page = signedIn("m.tarrow", "merrow-operator");
-        page.navigate(address() + "/desk/batches/" + no + "/index");
+        Page page = desk(no, "index");
         Locator value = page.locator(".field.current input.value");
         assertThat(value).isFocused();
         value.fill("");
@@ -65,8 +63,7 @@ class DesksTest extends InTheBrowser {
         var stack = Paper.duesLetters(folder("long"), Harbour.portMerrow(), 10, 85);
         Api api = api();
         String no = bring(api, stack.stream(), stack.files());
-        Page page = signedIn("m.tarrow", "merrow-operator");
-        page.navigate(address() + "/desk/batches/" + no + "/pages");
+        Page page = desk(no, "pages");
         Locator cells = page.locator(".strip .cell");
         assertThat(cells.first()).isVisible();
         assertThat(cells.count()).as("cells in the document").isLessThanOrEqualTo(stack.pages());
@@ -115,6 +112,12 @@ class DesksTest extends InTheBrowser {
         assertThat(page.locator("nav")).not().containsText("Intake");
         page.navigate(address() + "/desk/intake");
         assertThat(page.locator("input[type=file]")).hasCount(0);
+    }
+
+    private Page desk(String no, String desk) {
+        Page page = signedIn("m.tarrow", "merrow-operator");
+        page.navigate(address() + "/desk/batches/" + no + "/" + desk);
+        return page;
     }
 
     private static java.nio.file.Path folder(String name) throws Exception {

@@ -101,15 +101,10 @@ abstract class InTheBrowser {
 
     /** Brings a batch in through the API and waits until it was read. */
     static String bring(Api api, String stream, List<Path> files) throws IOException, InterruptedException {
-        String no = api.post("/api/batches", Map.of("stream", stream)).get("no").asString();
-        for (Path file : files) {
-            api.upload("/api/batches/" + no + "/files", file);
-        }
-        api.post("/api/batches/" + no + "/arrived", Map.of());
+        String no = api.bring(stream, files);
         Awaitility.await()
                 .atMost(java.time.Duration.ofSeconds(120))
-                .until(() ->
-                        !api.get("/api/batches/" + no).get("stage").asString().equals("intake"));
+                .until(() -> !api.stage(no).equals("intake"));
         return no;
     }
 }

@@ -82,31 +82,17 @@ abstract class ServerCase {
     }
 
     String bring(String stream, List<Path> files) throws Exception {
-        String no = operator.post("/api/batches", Map.of("stream", stream))
-                .get("no")
-                .asString();
-        for (Path file : files) {
-            operator.upload("/api/batches/" + no + "/files", file);
-        }
-        operator.post("/api/batches/" + no + "/arrived", Map.of());
+        String no = operator.bring(stream, files);
         leftIntake(no);
         return no;
     }
 
     void leftIntake(String no) {
-        await().atMost(Duration.ofSeconds(90))
-                .until(() -> !operator.get("/api/batches/" + no)
-                        .get("stage")
-                        .asString()
-                        .equals("intake"));
+        await().atMost(Duration.ofSeconds(90)).until(() -> !operator.stage(no).equals("intake"));
     }
 
     void awaitStage(String no, String stage) {
-        await().atMost(Duration.ofSeconds(60))
-                .until(() -> operator.get("/api/batches/" + no)
-                        .get("stage")
-                        .asString()
-                        .equals(stage));
+        await().atMost(Duration.ofSeconds(60)).until(() -> operator.stage(no).equals(stage));
     }
 
     void settle(String no, JsonNode document, String field, String value) throws Exception {

@@ -42,6 +42,7 @@ public record BatchView(
             int documents,
             String acceptedBy,
             String because) {
+        @JsonProperty("differ")
         public boolean differ() {
             return expectedPages != null && expectedPages != pages
                     || expectedDocuments != null && expectedDocuments != documents;

@@ -1,8 +1,11 @@
 package jalon.core.stream;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * How batches of a stream come in and how long they may take.
@@ -31,6 +34,26 @@ public record IntakeRules(
         priority = priority == null ? Priority.NORMAL : priority;
         tell = tell == null ? List.of() : List.copyOf(tell);
         scan = scan == null ? new ScanRules(null, null, null, null) : scan;
+    }
+
+    /**
+     * When a batch should have left its stage.
+     *
+     * @param since when it came into it
+     */
+    public Optional<Instant> stageDueAt(String stage, Instant since) {
+        return Optional.ofNullable(stageMinutes.get(stage)).map(minutes -> since.plus(Duration.ofMinutes(minutes)));
+    }
+
+    /** Whether a batch is late as a whole or in its stage. */
+    public boolean isLate(Instant now, Instant dueAt, String stage, Instant since) {
+        return now.isAfter(dueAt)
+                || stageDueAt(stage, since).filter(now::isAfter).isPresent();
+    }
+
+    /** Whether its priority is to rise by now. */
+    public boolean raises(Instant now, Instant dueAt) {
+        return raiseMinutesBefore != null && now.isAfter(dueAt.minus(Duration.ofMinutes(raiseMinutesBefore)));
     }
 
     /** Which batch comes first; among equals the one that is due first. */

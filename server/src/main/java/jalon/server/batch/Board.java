@@ -67,8 +67,6 @@ public class Board {
                 .map(b -> {
                     BatchRows.BoardRow p = pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0));
                     var stream = streams.definition(b.stream(), b.streamVersion());
-                    Integer minutes =
-                            stream.intake().stageMinutes().get(b.stage().name());
                     return new Row(
                             b.no(),
                             b.stream(),
@@ -81,7 +79,9 @@ public class Board {
                             b.doubts(),
                             b.stageSince(),
                             b.dueAt(),
-                            minutes == null ? null : b.stageSince().plus(Duration.ofMinutes(minutes)),
+                            stream.intake()
+                                    .stageDueAt(b.stage().name(), b.stageSince())
+                                    .orElse(null),
                             b.madeAt(),
                             b.source(),
                             b.channel(),

@@ -50,13 +50,13 @@ class DueClock implements SmartLifecycle {
 
     void look(Instant now) {
         for (Batch batch : rows.notRaised()) {
-            Integer before = batches.stream(batch).intake().raiseMinutesBefore();
-            if (before != null && now.isAfter(batch.dueAt().minus(Duration.ofMinutes(before)))) {
+            if (batches.stream(batch).intake().raises(now, batch.dueAt())) {
                 transaction.executeWithoutResult(t -> raise(batch.id(), now));
             }
         }
         for (Batch batch : rows.notToldLate()) {
-            if (isLate(batch, now)) {
+            IntakeRules rules = batches.stream(batch).intake();
+            if (rules.isLate(now, batch.dueAt(), batch.stage().name(), batch.stageSince())) {
                 tell(batch, now);
             }
         }
@@ -68,13 +68,6 @@ class DueClock implements SmartLifecycle {
         rows.raise(id, raised);
         log.add(now, "Jalon", id, "priority", batch.priority() + " to " + raised + ", nearly due");
         events.changed(batch.no());
-    }
-
-    private boolean isLate(Batch batch, Instant now) {
-        Integer minutes =
-                batches.stream(batch).intake().stageMinutes().get(batch.stage().name());
-        return now.isAfter(batch.dueAt())
-                || minutes != null && now.isAfter(batch.stageSince().plus(Duration.ofMinutes(minutes)));
     }
 
     private void tell(Batch batch, Instant now) {

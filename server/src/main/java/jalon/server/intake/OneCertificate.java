@@ -1,7 +1,6 @@
 package jalon.server.intake;
 
 import java.security.GeneralSecurityException;
-import java.security.KeyStore;
 import java.security.MessageDigest;
 import java.security.cert.CertificateException;
 import java.security.cert.X509Certificate;
@@ -26,7 +25,7 @@ final class OneCertificate implements X509TrustManager {
             context.init(null, new TrustManager[] {new OneCertificate(fingerprint)}, null);
             return context.getSocketFactory();
         } catch (GeneralSecurityException e) {
-            throw new IllegalStateException("every Java has TLS, and " + KeyStore.getDefaultType(), e);
+            throw new IllegalStateException("every Java has TLS", e);
         }
     }
 

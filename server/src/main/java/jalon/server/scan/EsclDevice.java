@@ -115,10 +115,8 @@ final class EsclDevice {
         close(answer);
         String job = answer.headers().firstValue("Location").orElse(null);
         if (answer.statusCode() != 201 || job == null) {
-            throw new ScanFault(
-                    ScanFault.Kind.DEVICE,
-                    "The scanner did not take the job (it answered " + answer.statusCode()
-                            + "). Check that it is free and can do these settings.");
+            throw new ScanFault("The scanner did not take the job (it answered " + answer.statusCode()
+                    + "). Check that it is free and can do these settings.");
         }
         return URI.create(address + "/").resolve(job);
     }
@@ -143,12 +141,12 @@ final class EsclDevice {
             for (int n = in.read(buffer); n >= 0; n = in.read(buffer)) {
                 bytes += n;
                 if (bytes > LARGEST_PAGE) {
-                    throw new ScanFault(ScanFault.Kind.DEVICE, "The scanner sends a page that does not end.");
+                    throw new ScanFault("The scanner sends a page that does not end.");
                 }
                 out.write(buffer, 0, n);
             }
         } catch (IOException e) {
-            throw new ScanFault(ScanFault.Kind.CUT_SHORT, "the page arrived cut short");
+            throw new ScanFault("the page arrived cut short");
         }
         return 200;
     }
@@ -168,7 +166,6 @@ final class EsclDevice {
         if (answer.statusCode() != 200) {
             close(answer);
             throw new ScanFault(
-                    ScanFault.Kind.DEVICE,
                     "The scanner at " + address + " answered " + answer.statusCode() + ". Check its address.");
         }
         return answer.body();
@@ -179,11 +176,10 @@ final class EsclDevice {
             return http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream());
         } catch (IOException e) {
             throw new ScanFault(
-                    ScanFault.Kind.GONE,
                     "The scanner at " + address + " does not answer. Check that it is switched on and on the network.");
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new ScanFault(ScanFault.Kind.STOPPED, "Stopped.");
+            throw new ScanFault("Stopped.");
         }
     }
 
@@ -213,9 +209,7 @@ final class EsclDevice {
         } catch (ParserConfigurationException e) {
             throw new IllegalStateException("every Java reads XML", e);
         }
-        throw new ScanFault(
-                ScanFault.Kind.DEVICE,
-                "What answers at " + address + " is not a scanner that speaks eSCL. Check the address.");
+        throw new ScanFault("What answers at " + address + " is not a scanner that speaks eSCL. Check the address.");
     }
 
     private static String text(Element root, String space, String name) {

@@ -102,9 +102,7 @@ public final class Scan {
         try {
             job = device.start(settings);
             fetchAll(job);
-        } catch (ScanFault e) {
-            fault(e.getMessage());
-        } catch (NotPossible e) {
+        } catch (ScanFault | NotPossible e) {
             fault(e.getMessage());
         } catch (IOException | RuntimeException e) {
             LOG.error("scan for {}", no, e);
@@ -131,7 +129,7 @@ public final class Scan {
                 int answer = device.next(job, page);
                 if (answer == 200) {
                     if (++fetched > MOST_PAGES) {
-                        throw new ScanFault(ScanFault.Kind.DEVICE, "The scanner does not stop sending pages.");
+                        throw new ScanFault("The scanner does not stop sending pages.");
                     }
                     store(page, sides);
                     quietSince = Instant.now();
@@ -145,7 +143,7 @@ public final class Scan {
                 return;
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
-                throw new ScanFault(ScanFault.Kind.STOPPED, "Stopped.");
+                throw new ScanFault("Stopped.");
             } finally {
                 Files.deleteIfExists(page);
             }
@@ -154,7 +152,7 @@ public final class Scan {
 
     private void store(Path page, int sides) throws IOException, ScanFault {
         if (cutShort(page)) {
-            throw new ScanFault(ScanFault.Kind.CUT_SHORT, "the page arrived cut short");
+            throw new ScanFault("the page arrived cut short");
         }
         String side = half == null ? "front" : "back";
         int sheet = half == null ? receiving.nextSheet(no) : half;
@@ -167,7 +165,7 @@ public final class Scan {
                     : receiving.insert(no, name, in, placeNow(), where, who);
         }
         if (received.rejected() != null) {
-            throw new ScanFault(ScanFault.Kind.CUT_SHORT, "the page could not be read (" + received.rejected() + ")");
+            throw new ScanFault("the page could not be read (" + received.rejected() + ")");
         }
         replaced = true;
         pages++;
@@ -210,13 +208,13 @@ public final class Scan {
     private void ended(int answer, int fetched) throws ScanFault {
         String trouble = trouble(device.status().feeder());
         if (!trouble.isEmpty()) {
-            throw new ScanFault(ScanFault.Kind.DEVICE, trouble);
+            throw new ScanFault(trouble);
         }
         if (answer != 404 && answer != 410) {
-            throw new ScanFault(ScanFault.Kind.DEVICE, "The scanner stopped answering (" + answer + ")");
+            throw new ScanFault("The scanner stopped answering (" + answer + ")");
         }
         if (half != null) {
-            throw new ScanFault(ScanFault.Kind.DEVICE, "The scanner sent only the front of the last sheet");
+            throw new ScanFault("The scanner sent only the front of the last sheet");
         }
         standing = Standing.empty;
         message = fetched == 0 ? "The feeder is empty. Put paper in and go on." : "";

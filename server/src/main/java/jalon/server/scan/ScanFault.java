@@ -4,21 +4,7 @@ package jalon.server.scan;
 final class ScanFault extends Exception {
     private static final long serialVersionUID = 1L;
 
-    enum Kind {
-        GONE,
-        DEVICE,
-        CUT_SHORT,
-        STOPPED
-    }
-
-    private final Kind kind;
-
-    ScanFault(Kind kind, String message) {
+    ScanFault(String message) {
         super(message);
-        this.kind = kind;
-    }
-
-    Kind kind() {
-        return kind;
     }
 }
