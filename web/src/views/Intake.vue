@@ -30,11 +30,11 @@ onMounted(async () => {
   const before = localStorage.getItem('jalon.stream')
   stream.value = data.find((x) => x.name === before)?.name ?? data[0]?.name ?? ''
 })
-/** Batches begun by hand whose paper is not all here. */
+/** Batches that this person began by hand and whose paper is not all here; a colleague may be at his own. */
 const begun = ref<Schema['Row'][]>([])
 async function lookForBegun() {
   const { data } = await api.GET('/api/board')
-  begun.value = (data?.batches ?? []).filter((b) => b.stage === 'intake' && !b.arrived && ['upload', 'scanner'].includes(b.channel))
+  begun.value = (data?.batches ?? []).filter((b) => b.stage === 'intake' && !b.arrived && b.madeByMe && ['upload', 'scanner'].includes(b.channel))
 }
 void lookForBegun()
 async function goOnWith(b: Schema['Row']) {

@@ -25,10 +25,6 @@ import java.util.regex.Pattern;
  * flatbed, duplex, and faults on request. A fault lasts until {@link #attend}, as a jam lasts until somebody clears it.
  */
 public final class ScannerStandIn implements AutoCloseable {
-    private static final String NAMES = " xmlns:scan=\"http://schemas.hp.com/imaging/escl/2011/05/03\""
-            + " xmlns:pwg=\"http://www.pwg.org/schemas/2010/12/sm\"";
-    private static final String HEAD = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>";
-
     /** What can go wrong. */
     public enum Fault {
         NONE,
@@ -49,25 +45,6 @@ public final class ScannerStandIn implements AutoCloseable {
     private volatile int faultAfter;
     private volatile long pageMillis;
     private volatile boolean tripped;
-
-    private static final class Job {
-        private final Scanner.Mode mode;
-        private final int dpi;
-        private final boolean duplex;
-        private final boolean feeder;
-        private final String format;
-        private boolean back;
-        private int sheets;
-        private boolean over;
-
-        Job(Scanner.Mode mode, int dpi, boolean duplex, boolean feeder, String format) {
-            this.format = format;
-            this.mode = mode;
-            this.dpi = dpi;
-            this.duplex = duplex;
-            this.feeder = feeder;
-        }
-    }
 
     private ScannerStandIn(HttpServer server) {
         this.server = server;
@@ -124,7 +101,7 @@ public final class ScannerStandIn implements AutoCloseable {
             if (fault == Fault.NONSENSE && faultAfter <= 0) {
                 send(x, 200, "text/html", "<html>hello".getBytes(StandardCharsets.UTF_8));
             } else if (path.equals("/ScannerCapabilities")) {
-                send(x, 200, "text/xml", capabilities().getBytes(StandardCharsets.UTF_8));
+                send(x, 200, "text/xml", EsclXml.capabilities().getBytes(StandardCharsets.UTF_8));
             } else if (path.equals("/ScannerStatus")) {
                 send(x, 200, "text/xml", status().getBytes(StandardCharsets.UTF_8));
             } else if (path.equals("/ScanJobs") && x.getRequestMethod().equals("POST")) {
@@ -148,35 +125,6 @@ public final class ScannerStandIn implements AutoCloseable {
         }
     }
 
-    private static String capabilities() {
-        String profile = "<scan:SettingProfiles><scan:SettingProfile><scan:ColorModes>"
-                + "<scan:ColorMode>BlackAndWhite1</scan:ColorMode><scan:ColorMode>Grayscale8</scan:ColorMode>"
-                + "<scan:ColorMode>RGB24</scan:ColorMode></scan:ColorModes><scan:DocumentFormats>"
-                + "<pwg:DocumentFormat>image/jpeg</pwg:DocumentFormat><pwg:DocumentFormat>image/png</pwg:DocumentFormat>"
-                + "<scan:DocumentFormatExt>image/jpeg</scan:DocumentFormatExt>"
-                + "<scan:DocumentFormatExt>image/png</scan:DocumentFormatExt></scan:DocumentFormats>"
-                + "<scan:SupportedResolutions><scan:DiscreteResolutions>" + resolution(150) + resolution(200)
-                + resolution(300) + "</scan:DiscreteResolutions></scan:SupportedResolutions>"
-                + "</scan:SettingProfile></scan:SettingProfiles>";
-        String caps = "<scan:MinWidth>16</scan:MinWidth><scan:MaxWidth>2550</scan:MaxWidth>"
-                + "<scan:MinHeight>16</scan:MinHeight><scan:MaxHeight>3508</scan:MaxHeight>"
-                + "<scan:MaxScanRegions>1</scan:MaxScanRegions>" + profile
-                + "<scan:SupportedIntents><scan:Intent>Document</scan:Intent></scan:SupportedIntents>";
-        return HEAD + "<scan:ScannerCapabilities" + NAMES + "><pwg:Version>2.63</pwg:Version>"
-                + "<pwg:MakeAndModel>Merrow simulated scanner</pwg:MakeAndModel>"
-                + "<pwg:SerialNumber>MS-0001</pwg:SerialNumber><scan:UUID>6f5d1f4e-2b6f-4c11-9e9e-000000000001</scan:UUID>"
-                + "<scan:Platen><scan:PlatenInputCaps>" + caps + "</scan:PlatenInputCaps></scan:Platen><scan:Adf>"
-                + "<scan:AdfSimplexInputCaps>" + caps + "</scan:AdfSimplexInputCaps><scan:AdfDuplexInputCaps>" + caps
-                + "</scan:AdfDuplexInputCaps><scan:FeederCapacity>100</scan:FeederCapacity><scan:AdfOptions>"
-                + "<scan:AdfOption>DetectPaperLoaded</scan:AdfOption><scan:AdfOption>Duplex</scan:AdfOption>"
-                + "</scan:AdfOptions></scan:Adf></scan:ScannerCapabilities>";
-    }
-
-    private static String resolution(int dpi) {
-        return "<scan:DiscreteResolution><scan:XResolution>" + dpi + "</scan:XResolution><scan:YResolution>" + dpi
-                + "</scan:YResolution></scan:DiscreteResolution>";
-    }
-
     private String status() {
         String feeder = switch (tripped ? fault : Fault.NONE) {
             case JAM -> "ScannerAdfJam";
@@ -195,7 +143,7 @@ public final class ScannerStandIn implements AutoCloseable {
                 .append(job.over ? "Completed" : "Processing")
                 .append("</pwg:JobState></scan:JobInfo>"));
         boolean busy = jobs.values().stream().anyMatch(j -> !j.over);
-        return HEAD + "<scan:ScannerStatus" + NAMES + "><pwg:Version>2.63</pwg:Version><pwg:State>"
+        return EsclXml.HEAD + "<scan:ScannerStatus" + EsclXml.NAMES + "><pwg:Version>2.63</pwg:Version><pwg:State>"
                 + (busy ? "Processing" : "Idle") + "</pwg:State><scan:AdfState>" + feeder
                 + "</scan:AdfState><scan:Jobs>"
                 + list + "</scan:Jobs></scan:ScannerStatus>";

@@ -9,7 +9,9 @@ import jalon.core.run.Report;
 import jalon.server.NotPossible;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.batch.Deciding;
 import jalon.server.batch.Holding;
+import jalon.server.batch.Inserting;
 import jalon.server.batch.PageRenditions;
 import jalon.server.batch.PageZones;
 import jalon.server.batch.Receiving;
@@ -40,7 +42,9 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/api/batches")
 class BatchApi {
     private final Batches batches;
+    private final Deciding deciding;
     private final Receiving receiving;
+    private final Inserting inserting;
     private final PageRenditions renditions;
     private final PageZones zones;
     private final FilingDesk filing;
@@ -48,13 +52,17 @@ class BatchApi {
 
     BatchApi(
             Batches batches,
+            Deciding deciding,
             Receiving receiving,
+            Inserting inserting,
             PageRenditions renditions,
             PageZones zones,
             FilingDesk filing,
             ActivityLog log) {
         this.batches = batches;
+        this.deciding = deciding;
         this.receiving = receiving;
+        this.inserting = inserting;
         this.renditions = renditions;
         this.zones = zones;
         this.filing = filing;
@@ -100,11 +108,11 @@ class BatchApi {
             Principal who)
             throws IOException {
         String name = file.getOriginalFilename() == null ? "unnamed" : file.getOriginalFilename();
-        Receiving.Place place = replaces != null
-                ? receiving.insteadOf(no, replaces)
-                : receiving.after(no, after == null ? 0 : after, fillsGap);
+        Inserting.Place place = replaces != null
+                ? inserting.insteadOf(no, replaces)
+                : inserting.after(no, after == null ? 0 : after, fillsGap);
         try (var in = file.getInputStream()) {
-            return receiving.insert(no, name, in, place, null, who.getName());
+            return inserting.insert(no, name, in, place, null, who.getName());
         }
     }
 
@@ -156,19 +164,19 @@ class BatchApi {
             @RequestParam(defaultValue = "false") boolean fields,
             @RequestBody Decision decision,
             Principal who) {
-        batches.decide(no, decision, who.getName());
+        deciding.decide(no, decision, who.getName());
         return get(no, fields, who);
     }
 
     @PostMapping("/{no}/undo")
     BatchDetail undo(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
-        batches.step(no, true, who.getName());
+        deciding.step(no, true, who.getName());
         return get(no, fields, who);
     }
 
     @PostMapping("/{no}/redo")
     BatchDetail redo(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
-        batches.step(no, false, who.getName());
+        deciding.step(no, false, who.getName());
         return get(no, fields, who);
     }
 
@@ -176,7 +184,7 @@ class BatchApi {
 
     @PostMapping("/{no}/stage")
     BatchDetail move(@PathVariable String no, @RequestBody Move move, Principal who) {
-        batches.moveTo(no, move.to(), who.getName());
+        deciding.moveTo(no, move.to(), who.getName());
         return get(no, true, who);
     }
 

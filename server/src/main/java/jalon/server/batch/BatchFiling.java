@@ -9,16 +9,16 @@ import org.springframework.stereotype.Component;
 @Component
 public class BatchFiling {
     private final BatchRows rows;
-    private final Batches batches;
+    private final Deciding deciding;
 
-    BatchFiling(BatchRows rows, Batches batches) {
-        this.batches = batches;
+    BatchFiling(BatchRows rows, Deciding deciding) {
+        this.deciding = deciding;
         this.rows = rows;
     }
 
     /** Locks a batch that this person may change now. */
     public Batch changeable(String no, String who) {
-        return batches.changeable(no, who);
+        return deciding.changeable(no, who);
     }
 
     /** For as long as the transaction lasts nobody else changes this batch. */

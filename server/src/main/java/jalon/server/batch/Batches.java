@@ -32,7 +32,7 @@ import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Batches as they stand, and what people decide about them. */
+/** Batches as they stand. */
 @Service
 public class Batches {
     private static final int FETCHED_AT_ONCE = 100;
@@ -40,7 +40,6 @@ public class Batches {
     private final BatchRows rows;
     private final StreamLibrary streams;
     private final PageZones zones;
-    private final WorkQueue work;
     private final ActivityLog log;
     private final People people;
     private final Events events;
@@ -60,18 +59,10 @@ public class Batches {
             .expireAfterWrite(Duration.ofMinutes(1))
             .build();
 
-    Batches(
-            BatchRows rows,
-            StreamLibrary streams,
-            PageZones zones,
-            WorkQueue work,
-            ActivityLog log,
-            People people,
-            Events events) {
+    Batches(BatchRows rows, StreamLibrary streams, PageZones zones, ActivityLog log, People people, Events events) {
         this.rows = rows;
         this.streams = streams;
         this.zones = zones;
-        this.work = work;
         this.log = log;
         this.people = people;
         this.events = events;
@@ -184,28 +175,6 @@ public class Batches {
         return new About(inherited, batch.expectedPages(), batch.expectedDocuments());
     }
 
-    /** Writes down a decision. */
-    @Transactional
-    public void decide(String no, Decision decision, String who) {
-        Batch batch = changeable(no, who);
-        check(batch, decision);
-        write(batch, List.of(decision), who);
-    }
-
-    /** Writes down decisions about a batch that the caller has locked. */
-    void write(Batch batch, List<Decision> decisions, String who) {
-        rows.dropUndone(batch.id());
-        rows.takenBy(batch.id(), who, now());
-        for (Decision decision : decisions) {
-            rows.decide(batch.id(), FactsCodec.write(decision), who, now());
-            log.add(now(), who, batch.id(), name(decision), FactsCodec.write(decision));
-            if (decision instanceof Decision.Turn turn) {
-                turned(batch, turn.page());
-            }
-        }
-        events.changed(batch.no());
-    }
-
     /** Numbers of the pages in the order they stand in now. */
     List<Integer> order(Batch batch) {
         return view(batch, false).pages().stream().map(BatchView.PageView::no).toList();
@@ -239,60 +208,8 @@ public class Batches {
         return sheets;
     }
 
-    private static String name(Decision decision) {
-        return decision.getClass().getSimpleName();
-    }
-
-    private void check(Batch batch, Decision decision) {
-        if (decision.named().isEmpty() && !(decision instanceof Decision.AcceptCounts)) {
-            throw NotPossible.input("Say which pages are meant.");
-        }
-        for (Integer page : decision.named()) {
-            if (page == null || rows.page(batch.id(), page).isEmpty()) {
-                throw NotPossible.input("Batch " + batch.no() + " has no page " + page + ".");
-            }
-        }
-        if (decision instanceof Decision.NameType t
-                && stream(batch).type(t.type()).isEmpty()) {
-            throw NotPossible.input("This stream has no document type \"" + t.type() + "\".");
-        }
-        if (decision instanceof Decision.Turn t && t.rotation() % 90 != 0) {
-            throw NotPossible.input("A page can be turned by quarters only.");
-        }
-    }
-
-    /** Takes the last decision back, or does the last one taken back again. */
-    @Transactional
-    public void step(String no, boolean back, String who) {
-        Batch batch = changeable(no, who);
-        List<BatchRows.DecisionRow> all = rows.decisions(batch.id());
-        BatchRows.DecisionRow chosen = null;
-        for (BatchRows.DecisionRow row : all) {
-            if (back && row.state().equals("active")) {
-                chosen = row;
-            } else if (!back && row.state().equals("undone") && chosen == null) {
-                chosen = row;
-            }
-        }
-        if (chosen == null) {
-            throw NotPossible.now(back ? "There is nothing to undo." : "There is nothing to do again.");
-        }
-        rows.mark(chosen.id(), back ? "undone" : "active");
-        Decision decision = FactsCodec.decision(chosen.body());
-        log.add(now(), who, batch.id(), back ? "undo" : "redo", chosen.body());
-        if (decision instanceof Decision.Turn turn) {
-            turned(batch, turn.page());
-        }
-        events.changed(batch.no());
-    }
-
     public boolean canStep(Batch batch, boolean back) {
         return rows.decisions(batch.id()).stream().anyMatch(d -> d.state().equals(back ? "active" : "undone"));
-    }
-
-    /** The page is read again the way it is turned now. */
-    private void turned(Batch batch, int page) {
-        rows.page(batch.id(), page).ifPresent(row -> work.readAgain(row.fileId(), row.filePage()));
     }
 
     /** How people turned a page, or null when nobody did. */
@@ -306,44 +223,6 @@ public class Batches {
             }
         }
         return rotation;
-    }
-
-    /** Locks a batch that this person may change now. */
-    Batch changeable(String no, String who) {
-        Batch batch = rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
-        changeableBy(batch, who);
-        return batch;
-    }
-
-    void changeableBy(Batch batch, String who) {
-        String no = batch.no();
-        if (batch.withdrawn()) {
-            throw NotPossible.now("Batch " + no + " was withdrawn by " + nameOf(batch.withdrawnBy()) + ".");
-        }
-        if (batch.filedAt() != null) {
-            throw NotPossible.now("Batch " + no + " is filed; it cannot be changed any more.");
-        }
-        if (batch.onHold() != null) {
-            throw NotPossible.now("Batch " + no + " is on hold: " + batch.onHold() + ". Release it first.");
-        }
-        Holding.refuseIfWithAnother(batch, who, this);
-        if (batch.stage() == Stage.intake) {
-            throw NotPossible.now("Batch " + no + " is still being read; wait a moment.");
-        }
-    }
-
-    /** Moves a batch to another stage by hand. */
-    @Transactional
-    public void moveTo(String no, Stage to, String who) {
-        Batch batch = changeable(no, who);
-        if (to == Stage.intake || to == Stage.done) {
-            throw NotPossible.input("A batch cannot be sent to " + to + " by hand.");
-        }
-        rows.moveTo(batch.id(), to, now());
-        rows.takenBy(batch.id(), who, now());
-        log.add(now(), who, batch.id(), "stage", batch.stage() + " to " + to);
-        counted(batch, view(batch, true));
-        events.changed(batch.no());
     }
 
     /** When all pages are read: to the first stage that needs a person, and if none does, to filing. */

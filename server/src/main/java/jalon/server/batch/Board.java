@@ -29,7 +29,7 @@ public class Board {
      * @param since when it came into its stage
      * @param stageDueAt when it should have left its stage, or null
      * @param with who has it, by name, or null
-     * @param mine whether it is with the one who asks
+     * @param mine whether it is with the one who asks, @param madeByMe whether that one brought it in
      * @param onHold why nobody is to work on it, or null
      * @param arrived whether all its files are here
      * @param withdrawn whether it was taken out of the work
@@ -53,6 +53,7 @@ public class Board {
             String priority,
             String with,
             boolean mine,
+            boolean madeByMe,
             boolean free,
             String onHold,
             boolean withdrawn,
@@ -88,6 +89,7 @@ public class Board {
                             b.priority().name().toLowerCase(Locale.ROOT),
                             b.withPerson() == null ? null : batches.nameOf(b.withPerson()),
                             who.equals(b.withPerson()),
+                            who.equals(b.madeBy()),
                             Holding.isFree(b, who),
                             b.onHold(),
                             b.withdrawn(),

@@ -2,7 +2,6 @@ package jalon.server.batch;
 
 import jalon.core.page.PageFile;
 import jalon.core.page.UnreadableFile;
-import jalon.core.run.Decision;
 import jalon.core.stream.IntakeRules;
 import jalon.server.NewId;
 import jalon.server.NotPossible;
@@ -29,7 +28,6 @@ public class Receiving {
     private final FileStore store;
     private final StreamLibrary streams;
     private final WorkQueue work;
-    private final Batches batches;
     private final ActivityLog log;
     private final Events events;
     private final TransactionTemplate transaction;
@@ -39,7 +37,6 @@ public class Receiving {
             FileStore store,
             StreamLibrary streams,
             WorkQueue work,
-            Batches batches,
             ActivityLog log,
             Events events,
             TransactionTemplate transaction) {
@@ -47,7 +44,6 @@ public class Receiving {
         this.store = store;
         this.streams = streams;
         this.work = work;
-        this.batches = batches;
         this.log = log;
         this.events = events;
         this.transaction = transaction;
@@ -99,13 +95,14 @@ public class Receiving {
         });
     }
 
-    private Batch lock(String no) {
+    Batch lock(String no) {
         return rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
     }
 
-    private record Kept(FileStore.Stored stored, int pages, String rejected) {}
+    record Kept(FileStore.Stored stored, int pages, String rejected) {}
 
-    private Kept keep(String name, InputStream in) {
+    /** Stores a file and looks at how many pages it has. */
+    Kept keep(String name, InputStream in) {
         FileStore.Stored stored;
         try {
             stored = store.keep(in);
@@ -122,9 +119,11 @@ public class Receiving {
         }
     }
 
-    private record Recorded(Received received, List<Integer> pages) {}
+    /** @param pages numbers of the pages it added */
+    record Recorded(Received received, List<Integer> pages) {}
 
-    private Recorded record(Batch batch, String name, Kept kept, String origin, Sheet sheet) {
+    /** Writes down a stored file of a batch that the caller has locked, and puts its pages to work. */
+    Recorded record(Batch batch, String name, Kept kept, String origin, Sheet sheet) {
         String shown = printable(name);
         if (origin != null) {
             var before = rows.byOrigin(batch.id(), origin);
@@ -162,72 +161,9 @@ public class Receiving {
         return new Recorded(new Received(shown, kept.pages(), kept.rejected()), added);
     }
 
-    /** Sets aside the sides of a sheet whose other side did not arrive: the sheet is scanned again. */
-    public void setHalfAside(String no, int sheet) {
-        transaction.executeWithoutResult(t -> {
-            Batch batch = lock(no);
-            List<Integer> sides = rows.pages(batch.id()).stream()
-                    .filter(p -> p.sheet() != null && p.sheet() == sheet)
-                    .map(BatchRows.PageRow::no)
-                    .toList();
-            rows.forgetSheet(batch.id(), sheet);
-            batches.write(batch, List.of(new Decision.SetAside(sides)), "Jalon");
-            rows.takenBy(batch.id(), batch.withPerson(), batch.heldSince());
-        });
-    }
-
     /** The number the next scanned sheet of a batch gets. */
     public int nextSheet(String no) {
         return rows.lastSheet(Batch.id(no)) + 1;
-    }
-
-    /**
-     * Where pages that come later are to stand.
-     *
-     * @param before the page they come to stand before, or 0 for the end of the batch
-     * @param replaces the page they take the place of, which is set aside; or null
-     * @param fills the page after which the gap is that they fill, or null
-     */
-    public record Place(int before, Integer replaces, Integer fills) {}
-
-    /** The place after a page (0: at the front), as the pages stand now. */
-    public Place after(String no, int page, boolean fillsGap) {
-        List<Integer> order = batches.order(batches.get(no));
-        if (page == 0) {
-            return new Place(order.isEmpty() ? 0 : order.get(0), null, null);
-        }
-        int at = order.indexOf(page) + 1;
-        if (at == 0) {
-            throw NotPossible.input("Batch " + no + " has no page " + page + ".");
-        }
-        return new Place(at < order.size() ? order.get(at) : 0, null, fillsGap ? page : null);
-    }
-
-    /** The place of a page that is scanned again. */
-    public Place insteadOf(String no, int page) {
-        return new Place(after(no, page, false).before(), page, null);
-    }
-
-    /** More pages for a batch that was complete: a rescan, a forgotten sheet, what fills a gap. */
-    public Received insert(String no, String name, InputStream in, Place place, Sheet sheet, String who) {
-        Kept kept = keep(name, in);
-        return transaction.execute(t -> {
-            Batch batch = lock(no);
-            batches.changeableBy(batch, who);
-            Recorded recorded = record(batch, name, kept, null, sheet);
-            if (!recorded.pages().isEmpty()) {
-                List<Decision> acts = new ArrayList<>();
-                acts.add(new Decision.MovePages(recorded.pages(), place.before()));
-                if (place.replaces() != null) {
-                    acts.add(new Decision.SetAside(List.of(place.replaces())));
-                }
-                if (place.fills() != null) {
-                    acts.add(new Decision.CloseGap(place.fills(), null));
-                }
-                batches.write(batch, acts, who);
-            }
-            return recorded.received();
-        });
     }
 
     /** A sender's file name, fit to be shown: the last part of a path, without what cannot be seen. */
@@ -240,7 +176,7 @@ public class Receiving {
     /** All files are here. */
     @Transactional
     public void complete(String no, String who) {
-        Batch batch = rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        Batch batch = lock(no);
         if (!batch.arrived()) {
             rows.arrived(batch.id());
             log.add(Batches.now(), who, batch.id(), "arrived", rows.lastPageNo(batch.id()) + " pages");

@@ -1,6 +1,7 @@
 package jalon.server.scan;
 
 import jalon.server.NotPossible;
+import jalon.server.batch.Inserting;
 import jalon.server.batch.Receiving;
 import java.io.IOException;
 import java.io.InputStream;
@@ -27,8 +28,9 @@ public final class Scan {
     private final String scanner;
     private final EsclDevice device;
     private final ScanSettings settings;
-    private final Receiving.Place place;
+    private final Inserting.Place place;
     private final Receiving receiving;
+    private final Inserting inserting;
     private final String who;
     private volatile Standing standing = Standing.scanning;
     private volatile String message = "";
@@ -43,8 +45,9 @@ public final class Scan {
             String scanner,
             EsclDevice device,
             ScanSettings settings,
-            Receiving.Place place,
+            Inserting.Place place,
             Receiving receiving,
+            Inserting inserting,
             String who) {
         this.no = no;
         this.scanner = scanner;
@@ -52,6 +55,7 @@ public final class Scan {
         this.settings = settings;
         this.place = place;
         this.receiving = receiving;
+        this.inserting = inserting;
         this.who = who;
     }
 
@@ -162,7 +166,7 @@ public final class Scan {
         try (InputStream in = Files.newInputStream(page)) {
             received = place == null
                     ? receiving.add(no, name, in, null, where)
-                    : receiving.insert(no, name, in, placeNow(), where, who);
+                    : inserting.insert(no, name, in, placeNow(), where, who);
         }
         if (received.rejected() != null) {
             throw new ScanFault("the page could not be read (" + received.rejected() + ")");
@@ -176,8 +180,8 @@ public final class Scan {
     }
 
     /** Only the first page takes a place or fills a gap; what follows stands behind it. */
-    private Receiving.Place placeNow() {
-        return replaced ? new Receiving.Place(place.before(), null, null) : place;
+    private Inserting.Place placeNow() {
+        return replaced ? new Inserting.Place(place.before(), null, null) : place;
     }
 
     /** A JPEG ends with its end mark (ITU-T T.81); a connection that broke leaves one without. */
@@ -222,7 +226,7 @@ public final class Scan {
 
     private void fault(String what) {
         if (half != null) {
-            receiving.setHalfAside(no, half);
+            inserting.setHalfAside(no, half);
             pages--;
             half = null;
         }

@@ -3,6 +3,7 @@ package jalon.server.scan;
 import jalon.server.NotPossible;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.batch.Inserting;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
 import jalon.server.batch.Stage;
@@ -26,6 +27,7 @@ public class ScanDesk implements DisposableBean {
 
     private final Channels channels;
     private final Receiving receiving;
+    private final Inserting inserting;
     private final Batches batches;
     private final StreamLibrary streams;
     private final Preferences preferences;
@@ -36,9 +38,16 @@ public class ScanDesk implements DisposableBean {
         return t;
     });
 
-    ScanDesk(Channels channels, Receiving receiving, Batches batches, StreamLibrary streams, Preferences preferences) {
+    ScanDesk(
+            Channels channels,
+            Receiving receiving,
+            Inserting inserting,
+            Batches batches,
+            StreamLibrary streams,
+            Preferences preferences) {
         this.channels = channels;
         this.receiving = receiving;
+        this.inserting = inserting;
         this.batches = batches;
         this.streams = streams;
         this.preferences = preferences;
@@ -113,7 +122,7 @@ public class ScanDesk implements DisposableBean {
                 wanted.settings() == null ? new ScanSettings(null, null, null, false, null, null) : wanted.settings();
         preferences.keep(who, "scan:" + channel.id(), JSON.writeValueAsString(chosen));
         String no = wanted.batch();
-        Receiving.Place place = null;
+        Inserting.Place place = null;
         String stream = wanted.stream();
         if (no == null) {
             if (stream == null) {
@@ -131,22 +140,22 @@ public class ScanDesk implements DisposableBean {
             no = receiving.open(NewBatch.of(stream, "scanner " + channel.name(), "scanner", who));
         }
         var device = new EsclDevice(((ChannelSettings.Scanner) channel.settings()).address());
-        Scan scan = new Scan(no, channel.name(), device, settings, place, receiving, who);
+        Scan scan = new Scan(no, channel.name(), device, settings, place, receiving, inserting, who);
         scans.put(no, scan);
         threads.execute(scan::run);
         return scan.state();
     }
 
-    private Receiving.Place place(Batch batch, Wanted wanted) {
+    private Inserting.Place place(Batch batch, Wanted wanted) {
         if (batch.stage() == Stage.intake) {
             throw NotPossible.now("Batch " + batch.no() + " is still being read; wait a moment.");
         }
         if (wanted.replaces() != null) {
-            return receiving.insteadOf(batch.no(), wanted.replaces());
+            return inserting.insteadOf(batch.no(), wanted.replaces());
         }
         return wanted.after() == null
-                ? new Receiving.Place(0, null, null)
-                : receiving.after(batch.no(), wanted.after(), wanted.fillsGap());
+                ? new Inserting.Place(0, null, null)
+                : inserting.after(batch.no(), wanted.after(), wanted.fillsGap());
     }
 
     private void refuseIfScanning(String no) {

@@ -1,0 +1,139 @@
+package jalon.server.batch;
+
+import jalon.core.run.Decision;
+import jalon.server.NotPossible;
+import jalon.server.people.ActivityLog;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What people decide about batches: written down in order, undone and done again, never deleted. */
+@Service
+public class Deciding {
+    private final BatchRows rows;
+    private final Batches batches;
+    private final WorkQueue work;
+    private final ActivityLog log;
+    private final Events events;
+
+    Deciding(BatchRows rows, Batches batches, WorkQueue work, ActivityLog log, Events events) {
+        this.rows = rows;
+        this.batches = batches;
+        this.work = work;
+        this.log = log;
+        this.events = events;
+    }
+
+    /** Writes down a decision. */
+    @Transactional
+    public void decide(String no, Decision decision, String who) {
+        Batch batch = changeable(no, who);
+        check(batch, decision);
+        write(batch, List.of(decision), who);
+    }
+
+    /** Writes down decisions about a batch that the caller has locked. */
+    void write(Batch batch, List<Decision> decisions, String who) {
+        rows.dropUndone(batch.id());
+        rows.takenBy(batch.id(), who, Batches.now());
+        for (Decision decision : decisions) {
+            rows.decide(batch.id(), FactsCodec.write(decision), who, Batches.now());
+            log.add(Batches.now(), who, batch.id(), name(decision), FactsCodec.write(decision));
+            if (decision instanceof Decision.Turn turn) {
+                turned(batch, turn.page());
+            }
+        }
+        events.changed(batch.no());
+    }
+
+    private static String name(Decision decision) {
+        return decision.getClass().getSimpleName();
+    }
+
+    private void check(Batch batch, Decision decision) {
+        if (decision.named().isEmpty() && !(decision instanceof Decision.AcceptCounts)) {
+            throw NotPossible.input("Say which pages are meant.");
+        }
+        for (Integer page : decision.named()) {
+            if (page == null || rows.page(batch.id(), page).isEmpty()) {
+                throw NotPossible.input("Batch " + batch.no() + " has no page " + page + ".");
+            }
+        }
+        if (decision instanceof Decision.NameType t
+                && batches.stream(batch).type(t.type()).isEmpty()) {
+            throw NotPossible.input("This stream has no document type \"" + t.type() + "\".");
+        }
+        if (decision instanceof Decision.Turn t && t.rotation() % 90 != 0) {
+            throw NotPossible.input("A page can be turned by quarters only.");
+        }
+    }
+
+    /** Takes the last decision back, or does the last one taken back again. */
+    @Transactional
+    public void step(String no, boolean back, String who) {
+        Batch batch = changeable(no, who);
+        List<BatchRows.DecisionRow> all = rows.decisions(batch.id());
+        BatchRows.DecisionRow chosen = null;
+        for (BatchRows.DecisionRow row : all) {
+            if (back && row.state().equals("active")) {
+                chosen = row;
+            } else if (!back && row.state().equals("undone") && chosen == null) {
+                chosen = row;
+            }
+        }
+        if (chosen == null) {
+            throw NotPossible.now(back ? "There is nothing to undo." : "There is nothing to do again.");
+        }
+        rows.mark(chosen.id(), back ? "undone" : "active");
+        Decision decision = FactsCodec.decision(chosen.body());
+        log.add(Batches.now(), who, batch.id(), back ? "undo" : "redo", chosen.body());
+        if (decision instanceof Decision.Turn turn) {
+            turned(batch, turn.page());
+        }
+        events.changed(batch.no());
+    }
+
+    /** The page is read again the way it is turned now. */
+    private void turned(Batch batch, int page) {
+        rows.page(batch.id(), page).ifPresent(row -> work.readAgain(row.fileId(), row.filePage()));
+    }
+
+    /** Locks a batch that this person may change now. */
+    Batch changeable(String no, String who) {
+        Batch batch = rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        refuseUnchangeable(batch, who);
+        return batch;
+    }
+
+    /** Refuses what this person may not change now; the caller has locked it. */
+    void refuseUnchangeable(Batch batch, String who) {
+        String no = batch.no();
+        if (batch.withdrawn()) {
+            throw NotPossible.now("Batch " + no + " was withdrawn by " + batches.nameOf(batch.withdrawnBy()) + ".");
+        }
+        if (batch.filedAt() != null) {
+            throw NotPossible.now("Batch " + no + " is filed; it cannot be changed any more.");
+        }
+        if (batch.onHold() != null) {
+            throw NotPossible.now("Batch " + no + " is on hold: " + batch.onHold() + ". Release it first.");
+        }
+        Holding.refuseIfWithAnother(batch, who, batches);
+        if (batch.stage() == Stage.intake) {
+            throw NotPossible.now("Batch " + no + " is still being read; wait a moment.");
+        }
+    }
+
+    /** Moves a batch to another stage by hand. */
+    @Transactional
+    public void moveTo(String no, Stage to, String who) {
+        Batch batch = changeable(no, who);
+        if (to == Stage.intake || to == Stage.done) {
+            throw NotPossible.input("A batch cannot be sent to " + to + " by hand.");
+        }
+        rows.moveTo(batch.id(), to, Batches.now());
+        rows.takenBy(batch.id(), who, Batches.now());
+        log.add(Batches.now(), who, batch.id(), "stage", batch.stage() + " to " + to);
+        batches.counted(batch, batches.view(batch, true));
+        events.changed(batch.no());
+    }
+}
