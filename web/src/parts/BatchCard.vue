@@ -42,7 +42,7 @@ const before = computed(() => ({ index: 'pages', filing: 'index' })[props.row.st
     <div class="row"><h2 class="mono">{{ row.no }}</h2><b>{{ row.title }}</b><span class="stretch" /><button class="act" @click="emit('close')">{{ t('app.close') }}<kbd>Esc</kbd></button></div>
     <dl>
       <dt>{{ t('card.source') }}</dt><dd>{{ row.source }}, {{ clock(row.madeAt) }}</dd>
-      <dt>{{ t('card.pages') }}</dt><dd>{{ t('card.counts', { pages: row.pages, documents: row.documents, doubts: row.doubts }) }}</dd>
+      <dt>{{ t('card.pages') }}</dt><dd>{{ t(row.sheets ? 'card.onSheets' : 'card.counts', { sheets: row.sheets, pages: row.pages, documents: row.documents, doubts: row.doubts }) }}</dd>
       <dt>{{ t('board.with') }}</dt><dd>{{ row.with ?? t('board.nobody') }}</dd>
       <template v-if="row.onHold"><dt>{{ t('card.onHold') }}</dt><dd>{{ row.onHold }}</dd></template>
     </dl>

@@ -36,6 +36,7 @@ const segments = computed(() => {
 })
 const first = (s: Segment, i: number) => s.kind === 'document' && segments.value.findIndex((o) => o.no === s.no) === i
 const aside = computed(() => props.batch.pages.filter((p) => p.document == null).length)
+const sheets = computed(() => new Set(props.batch.pages.map((p) => p.sheet).filter(Boolean)).size)
 const doubts = computed(() => props.batch.cutDoubts + props.batch.fieldDoubts)
 </script>
 
@@ -52,7 +53,7 @@ const doubts = computed(() => props.batch.cutDoubts + props.batch.fieldDoubts)
         <i v-for="d in Math.min(s.doubts, 6)" :key="d" class="tick" :style="{ left: 6 + d * 5 + 'px' }" />
       </button>
     </div>
-    <span class="summary">{{ t('line.summary', { pages: batch.pages.length, documents: batch.documents.length, doubts, aside }) }}</span>
+    <span class="summary">{{ t(sheets ? 'line.onSheets' : 'line.summary', { sheets, pages: batch.pages.length, documents: batch.documents.length, doubts, aside }) }}</span>
   </div>
 </template>
 

@@ -48,6 +48,7 @@ function bars(hours: Schema['Hour'][]) {
   }
 }
 const sum = (hours: Schema['Hour'][] | undefined, stream?: string) => (hours ?? []).filter((h) => !stream || h.stream === stream).reduce((n, h) => n + h.pages, 0)
+const sheets = computed(() => (day.value?.received ?? []).reduce((n, h) => n + h.sheets, 0))
 const rows = computed(() => (day.value?.streams ?? []).map((s) => ({ ...s, received: sum(day.value?.received, s.stream), filed: sum(day.value?.filed, s.stream) })))
 const share = (part: number, all: number) => (all ? `${Math.round((100 * part) / all)} %` : '–')
 </script>
@@ -61,7 +62,7 @@ const share = (part: number, all: number) => (all ? `${Math.round((100 * part) /
       <button class="act" :disabled="!back" @click="back--">{{ t('day.after') }} ▸</button>
     </div>
     <div v-if="day" class="charts">
-      <figure class="panel"><figcaption>{{ t('day.received', { n: sum(day.received) }, sum(day.received)) }}</figcaption><VChart v-if="day.received.length" class="chart" :option="bars(day.received)" autoresize /><p v-else class="soft">{{ t('day.nothingIn') }}</p></figure>
+      <figure class="panel"><figcaption>{{ t('day.received', { n: sum(day.received) }, sum(day.received)) }}<template v-if="sheets">{{ t('day.sheets', { n: sheets }, sheets) }}</template></figcaption><VChart v-if="day.received.length" class="chart" :option="bars(day.received)" autoresize /><p v-else class="soft">{{ t('day.nothingIn') }}</p></figure>
       <figure class="panel"><figcaption>{{ t('day.filed', { n: sum(day.filed) }, sum(day.filed)) }}</figcaption><VChart v-if="day.filed.length" class="chart" :option="bars(day.filed)" autoresize /><p v-else class="soft">{{ t('day.nothingOut') }}</p></figure>
     </div>
     <table v-if="day" class="panel">

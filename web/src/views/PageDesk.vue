@@ -2,10 +2,11 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { api, csrf, pictureOf, tell, type Schema } from '../api/client'
+import { api, pictureOf, tell, type Schema } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { useKeys } from '../composables/useKeys'
 import BatchLine from '../parts/BatchLine.vue'
+import BringPages from '../parts/BringPages.vue'
 import PageStrip from '../parts/PageStrip.vue'
 import PageViewer, { type Shape } from '../parts/PageViewer.vue'
 
@@ -88,25 +89,10 @@ async function takeIt() {
   await load()
 }
 
-/** Pages from a file: after the current one, in its place, or into its gap. */
-const file = ref<HTMLInputElement>()
-const placing = ref<'after' | 'replaces' | 'gap'>('after')
-function fetchPages(where: 'after' | 'replaces' | 'gap') {
-  if (locked.value || !page.value) return
-  placing.value = where
-  file.value?.click()
-}
-async function insert() {
-  const sent = file.value?.files?.[0]
-  if (!sent) return
-  const query: Record<string, string> = placing.value === 'replaces' ? { replaces: String(current.value) } : { after: String(current.value), fillsGap: String(placing.value === 'gap') }
-  const form = new FormData()
-  form.append('file', sent)
-  const answer = await fetch(`/api/batches/${props.no}/insert?${new URLSearchParams(query)}`, { method: 'POST', headers: { 'X-XSRF-TOKEN': await csrf() }, body: form })
-  const told = (await answer.json().catch(() => ({}))) as { rejected?: string; detail?: string }
-  if (!answer.ok || told.rejected) tell({ detail: told.detail ?? told.rejected })
-  file.value!.value = ''
-  await load()
+/** Pages being brought to a place, by file or scanner. */
+const bringing = ref<{ page: number; place: 'after' | 'replaces' | 'gap' } | null>(null)
+function bring(place: 'after' | 'replaces' | 'gap') {
+  if (!locked.value && page.value) bringing.value = { page: current.value, place }
 }
 function toggleStake() {
   if (locked.value || !page.value || page.value.role !== 'content') return
@@ -184,8 +170,8 @@ useKeys([
   { key: ',', on: [','], label: t('pageDesk.moveLeft'), run: () => nudge(-1) },
   { key: '.', on: ['.'], label: t('pageDesk.moveRight'), run: () => nudge(1) },
   { key: 'G', on: ['g', 'G'], label: t('gap.open'), run: () => ask('gap', current.value) },
-  { key: 'F', on: ['f', 'F'], label: t('pageDesk.insert'), run: () => fetchPages(gap.value?.open ? 'gap' : 'after') },
-  { key: 'S', on: ['s', 'S'], label: t('pageDesk.replace'), run: () => fetchPages('replaces') },
+  { key: 'F', on: ['f', 'F'], label: t('pageDesk.insert'), run: () => bring(gap.value?.open ? 'gap' : 'after') },
+  { key: 'S', on: ['s', 'S'], label: t('pageDesk.replace'), run: () => bring('replaces') },
   { key: 'N', on: ['n', 'N'], label: t('pageDesk.next'), run: nextDoubt },
   { key: '[', on: ['['], label: t('pageDesk.prevDoc'), run: () => stepDocument(-1) },
   { key: ']', on: [']'], label: t('pageDesk.nextDoc'), run: () => stepDocument(1) },
@@ -227,9 +213,9 @@ useKeys([
         <span v-if="batch.counts.acceptedBy" class="soft">{{ t('counts.accepted', { by: batch.counts.acceptedBy, why: batch.counts.because ?? '' }) }}</span>
         <button v-else class="act" :disabled="locked" @click="ask('counts', 0)">{{ t('counts.accept') }}</button>
       </p>
-      <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); fetchPages('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</button></p>
+      <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); bring('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</button></p>
     </div>
-    <input ref="file" class="insert" type="file" hidden accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf" @change="insert" />
+    <BringPages v-if="bringing" :key="`${bringing.place} ${bringing.page}`" v-bind="bringing" :no="no" @changed="load" @close="bringing = null" />
     <div v-if="batch" class="halves">
       <div class="left" :style="{ width: split + '%' }">
         <PageStrip ref="strip" :batch="batch" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />
@@ -258,8 +244,8 @@ useKeys([
           <div v-else-if="document">{{ t('pageDesk.of', { i: document.pages.indexOf(page.no) + 1, n: document.pages.length, no: document.no }) }}</div>
           <div v-else>{{ page.role === 'separator' ? t('pageDesk.separator') : page.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: page.by ?? '' }) }}</div>
           <div class="row acts">
-            <button class="act" :disabled="locked" @click="fetchPages(gap?.open ? 'gap' : 'after')">{{ t('pageDesk.insert') }}<kbd>F</kbd></button>
-            <button class="act" :disabled="locked" @click="fetchPages('replaces')">{{ t('pageDesk.replace') }}<kbd>S</kbd></button>
+            <button class="act" :disabled="locked" @click="bring(gap?.open ? 'gap' : 'after')">{{ t('pageDesk.insert') }}<kbd>F</kbd></button>
+            <button class="act" :disabled="locked" @click="bring('replaces')">{{ t('pageDesk.replace') }}<kbd>S</kbd></button>
             <button class="act" :disabled="locked || gap?.open" @click="ask('gap', current)">{{ t('gap.open') }}<kbd>G</kbd></button>
           </div>
           <div class="soft"><template v-if="page.sheet">{{ t(page.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: page.sheet }) }} · </template>{{ t('pageDesk.from', { file: page.file, p: page.filePage }) }} · {{ Math.round(page.dpi) }} dpi · {{ t('pageDesk.lean', { deg: page.lean }) }}</div>

@@ -8,6 +8,7 @@ import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import jalon.standins.MailStandIn;
+import jalon.standins.StartTlsDoor;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -22,12 +23,16 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Folders and mailboxes feed batches unattended; what goes wrong is told by channel and does not stop the others. */
 class ChannelsTest extends ServerCase {
     @Autowired
     private JalonSettings settings;
+
+    @Autowired
+    private JdbcTemplate database;
 
     private final Duration soon = Duration.ofSeconds(40);
     private Api supervisor;
@@ -203,6 +208,22 @@ class ChannelsTest extends ServerCase {
             dead.put("port", 1);
             save("locked", dead);
             await().atMost(soon).until(() -> problem("locked").contains("could not be used"));
+        }
+    }
+
+    @Test
+    void aMailboxIsReachedThroughStartTlsAndItsPasswordIsKeptSealed() throws Exception {
+        try (var mail = MailStandIn.start(0, 0);
+                var door = StartTlsDoor.to(mail.imapsPort())) {
+            mail.deliver("agent@quay.example", "By STARTTLS", Map.of("dues.jpg", Files.readAllBytes(letter)));
+            Map<String, Object> box = new LinkedHashMap<>(mailbox(mail, MailStandIn.PASSWORD));
+            box.put("port", door.port());
+            box.put("privacy", "starttls");
+            channel("through the door", box);
+            await().atMost(soon).until(() -> mail.in("Done") == 1);
+            assertThat(database.queryForList("select settings from channel", String.class))
+                    .anyMatch(s -> s.contains("sealed:"))
+                    .noneMatch(s -> s.contains(MailStandIn.PASSWORD));
         }
     }
 

@@ -45,7 +45,8 @@ interface BatchRows {
     record DecisionRow(long id, String body, String decidedBy, Instant decidedAt, String state) {}
 
     /** @param pages received, @param waiting not read yet */
-    record BoardRow(long id, int pages, int waiting) {}
+    /** @param sheets of scanned paper; 0 when none of it was scanned here */
+    record BoardRow(long id, int pages, int sheets, int waiting) {}
 
     @Insert("insert into batch (stream, stream_version, source, made_by, made_at, due_at, stage, stage_since, channel,"
             + " channel_id, priority, sender, subject, sent_at) values (#{b.stream}, #{version}, #{b.source}, #{b.by},"
@@ -65,9 +66,10 @@ interface BatchRows {
             + " order by stage = 'done', priority = 'URGENT' desc, priority = 'HIGH' desc, due_at, id limit 1000")
     List<Batch> board(Instant doneAfter);
 
-    @Select("select b.id, count(p.id) as pages, coalesce(sum(p.facts is null and p.rejected is null), 0) as waiting"
-            + " from batch b left join page p on p.batch_id = b.id"
-            + " where b.stage <> 'done' or b.stage_since > #{doneAfter} group by b.id")
+    @Select(
+            "select b.id, count(p.id) as pages, count(distinct p.sheet) as sheets, coalesce(sum(p.facts is null and p.rejected is null), 0) as waiting"
+                    + " from batch b left join page p on p.batch_id = b.id"
+                    + " where b.stage <> 'done' or b.stage_since > #{doneAfter} group by b.id")
     List<BoardRow> boardPages(Instant doneAfter);
 
     @Update("update batch set stage = #{stage}, stage_since = #{now}, told_late = false where id = #{id}")

@@ -25,6 +25,7 @@ public class Board {
     }
 
     /**
+     * @param pages images, @param sheets of paper they are on when they were scanned here, else 0
      * @param read pages read so far
      * @param since when it came into its stage
      * @param stageDueAt when it should have left its stage, or null
@@ -41,6 +42,7 @@ public class Board {
             String stage,
             boolean filing,
             int pages,
+            int sheets,
             int read,
             int documents,
             int doubts,
@@ -66,7 +68,7 @@ public class Board {
         rows.boardPages(since).forEach(p -> pages.put(p.id(), p));
         return rows.board(since).stream()
                 .map(b -> {
-                    BatchRows.BoardRow p = pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0));
+                    BatchRows.BoardRow p = pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0, 0));
                     var stream = streams.definition(b.stream(), b.streamVersion());
                     return new Row(
                             b.no(),
@@ -75,6 +77,7 @@ public class Board {
                             b.stage().name(),
                             b.filedAt() != null,
                             p.pages(),
+                            p.sheets(),
                             p.pages() - p.waiting(),
                             b.documents(),
                             b.doubts(),

@@ -8,8 +8,8 @@ import org.apache.ibatis.annotations.Select;
 /** What came in and went out in a stretch of time. */
 @Mapper
 public interface DayFigures {
-    /** @param at the beginning of the hour, UTC */
-    record Hour(Instant at, String stream, int pages) {}
+    /** @param at the beginning of the hour, UTC, @param sheets of paper scanned here, among what came in */
+    record Hour(Instant at, String stream, int pages, int sheets) {}
 
     /**
      * @param open pages of batches that are not filed yet
@@ -19,12 +19,13 @@ public interface DayFigures {
     record Stream(String stream, int open, int openBatches, int fields, int doubts, int documents, int untouched) {}
 
     @Select("select date_add('2000-01-01', interval timestampdiff(hour, '2000-01-01', f.received_at) hour) as at,"
-            + " b.stream, sum(f.pages) as pages from received_file f join batch b on b.id = f.batch_id"
+            + " b.stream, sum(f.pages) as pages, sum((select count(*) from page p where p.file_id = f.id"
+            + " and p.sheet is not null and coalesce(p.side, 'front') = 'front')) as sheets from received_file f join batch b on b.id = f.batch_id"
             + " where f.received_at >= #{from} and f.received_at < #{to} group by 1, 2 order by 1")
     List<Hour> received(Instant from, Instant to);
 
     @Select("select date_add('2000-01-01', interval timestampdiff(hour, '2000-01-01', stage_since) hour) as at,"
-            + " stream, sum(filed_pages) as pages from batch"
+            + " stream, sum(filed_pages) as pages, 0 as sheets from batch"
             + " where stage = 'done' and withdrawn_by is null and stage_since >= #{from} and stage_since < #{to}"
             + " group by 1, 2 order by 1")
     List<Hour> filed(Instant from, Instant to);

@@ -110,7 +110,7 @@ public class ChannelClock implements SmartLifecycle {
         try {
             Looked looked = what instanceof ChannelSettings.Folder f
                     ? folders.look(row, f)
-                    : mails.look(row, (ChannelSettings.Mailbox) what);
+                    : mails.look(row, (ChannelSettings.Mailbox) channels.opened(row));
             Instant next = looked.again() == null ? usual(what) : Batches.now().plus(looked.again());
             rows.looked(id, Batches.now(), next, 0, null, looked.taken(), looked.rejected());
         } catch (ChannelProblem e) {

@@ -3,6 +3,7 @@ package jalon.server.intake;
 import jalon.server.NotPossible;
 import jalon.server.batch.Batches;
 import jalon.server.people.ActivityLog;
+import jalon.server.store.InstallationKey;
 import jalon.server.stream.StreamLibrary;
 import java.time.Instant;
 import java.util.List;
@@ -23,8 +24,10 @@ public class Channels {
     private final ChannelRows rows;
     private final StreamLibrary streams;
     private final ActivityLog log;
+    private final InstallationKey key;
 
-    Channels(ChannelRows rows, StreamLibrary streams, ActivityLog log) {
+    Channels(ChannelRows rows, StreamLibrary streams, ActivityLog log, InstallationKey key) {
+        this.key = key;
         this.rows = rows;
         this.streams = streams;
         this.log = log;
@@ -76,6 +79,20 @@ public class Channels {
                 r.rejected());
     }
 
+    /** With its password, if it has one, as it is needed to sign in. */
+    ChannelSettings opened(ChannelRows.Row row) throws ChannelProblem {
+        ChannelSettings kept = settings(row);
+        if (!(kept instanceof ChannelSettings.Mailbox m) || m.password() == null) {
+            return kept;
+        }
+        try {
+            return m.withPassword(key.open(m.password()));
+        } catch (IllegalStateException e) {
+            throw new ChannelProblem(
+                    "The kept password was sealed with another installation's key. Type the password again.");
+        }
+    }
+
     static ChannelSettings settings(ChannelRows.Row row) {
         return JSON.readValue(row.settings(), ChannelSettings.class);
     }
@@ -93,11 +110,12 @@ public class Channels {
         String name = wanted.name().strip();
         ChannelSettings settings = wanted.settings();
         check(wanted);
-        if (id != null
-                && settings instanceof ChannelSettings.Mailbox m
-                && m.password() == null
-                && settings(row(id)) instanceof ChannelSettings.Mailbox before) {
-            settings = m.withPassword(before.password());
+        if (settings instanceof ChannelSettings.Mailbox m) {
+            if (m.password() != null) {
+                settings = m.withPassword(key.seal(m.password()));
+            } else if (id != null && settings(row(id)) instanceof ChannelSettings.Mailbox before) {
+                settings = m.withPassword(before.password());
+            }
         }
         rows.named(name).filter(r -> id == null || r.id() != id).ifPresent(r -> {
             throw NotPossible.now("There is a channel called " + name + " already.");

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, csrf, tell, type Schema } from '../api/client'
+
+/** Pages to a place in a batch: after a page, instead of it, or into its gap; from a file or scanned now. */
+const props = defineProps<{ no: string; page: number; place: 'after' | 'replaces' | 'gap' }>()
+const emit = defineEmits<{ close: []; changed: [] }>()
+const { t } = useI18n()
+const devices = ref<Schema['Device'][]>([])
+const state = ref<Schema['State'] | null>(null)
+const sending = ref(false)
+const file = ref<HTMLInputElement>()
+const bar = ref<HTMLElement>()
+const running = computed(() => state.value?.standing === 'scanning')
+let timer = 0
+
+onMounted(async () => {
+  void nextTick(() => bar.value?.querySelector<HTMLButtonElement>('button')?.focus())
+  const { data } = await api.GET('/api/scanners')
+  devices.value = (data ?? []).filter((d) => !d.problem)
+})
+onBeforeUnmount(() => window.clearTimeout(timer))
+
+async function send() {
+  const sent = file.value?.files?.[0]
+  if (!sent || sending.value) return
+  sending.value = true
+  const query = new URLSearchParams(props.place === 'replaces' ? { replaces: String(props.page) } : { after: String(props.page), fillsGap: String(props.place === 'gap') })
+  const form = new FormData()
+  form.append('file', sent)
+  const answer = await fetch(`/api/batches/${props.no}/insert?${query}`, { method: 'POST', headers: { 'X-XSRF-TOKEN': await csrf() }, body: form }).catch(() => null)
+  const told = (await answer?.json().catch(() => ({}))) as { rejected?: string; detail?: string } | undefined
+  if (!answer?.ok || told?.rejected) tell({ detail: told?.detail ?? told?.rejected })
+  emit('changed')
+  emit('close')
+}
+async function scan(device: Schema['Device']) {
+  const where = props.place === 'replaces' ? { replaces: props.page } : { after: props.page }
+  const settings = device.last ?? { source: device.feeder ? 'feeder' : 'flatbed', dpi: 300, colour: 'grey', duplex: false, size: 'A4', showEvery: 1 }
+  const { data, error } = await api.POST('/api/scans', { body: { scanner: device.id, batch: props.no, ...where, fillsGap: props.place === 'gap', settings } as never })
+  if (!data) return tell(error)
+  state.value = data
+  soon()
+}
+const soon = () => (timer = window.setTimeout(look, 400))
+async function look() {
+  const { data } = await api.GET('/api/scans/{no}', { params: { path: { no: props.no } } })
+  if (data) {
+    if (data.pages !== state.value?.pages || data.standing !== 'scanning') emit('changed')
+    state.value = data
+  }
+  if (running.value) soon()
+  else void nextTick(() => bar.value?.querySelector<HTMLButtonElement>('button')?.focus())
+}
+async function act(what: 'stop' | 'continue') {
+  const { data, error } = await api.POST(`/api/scans/{no}/${what}`, { params: { path: { no: props.no } } })
+  if (!data) return tell(error)
+  state.value = data
+  soon()
+}
+</script>
+
+<template>
+  <div ref="bar" class="bring row" role="group" @keydown.esc.stop="!running && emit('close')">
+    <b>{{ t(`bring.${place}`, { page }) }}</b>
+    <template v-if="!state">
+      <button class="act" :disabled="sending" @click="file?.click()">{{ sending ? t('bring.sending') : t('bring.file') }}</button>
+      <button v-for="d in devices" :key="d.id" class="act" :disabled="sending" @click="scan(d)">{{ t('bring.scan', { name: d.name }) }}</button>
+      <span v-if="!devices.length" class="soft">{{ t('bring.noScanner') }}</span>
+    </template>
+    <template v-else>
+      <button v-if="running" class="act" @click="act('stop')">{{ t('scan.stop') }}</button>
+      <button v-else-if="state.standing === 'fault' || state.standing === 'stopped'" class="act main" @click="act('continue')">{{ t('scan.goOn') }}</button>
+      <button v-if="!running" class="act" @click="emit('close')">{{ t('bring.done') }}</button>
+      <span aria-live="polite"><b v-if="state.standing === 'fault'" class="fault">▲ {{ t('scan.fault') }}</b> {{ t('bring.count', { n: state.pages }, state.pages) }} {{ state.message }}</span>
+    </template>
+    <span class="stretch" />
+    <button v-if="!state" class="act" @click="emit('close')">{{ t('app.close') }}<kbd>Esc</kbd></button>
+    <input ref="file" class="insert" type="file" hidden accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf" @change="send" />
+  </div>
+</template>
+
+<style scoped>
+.bring { gap: 8px; padding: 6px 14px; background: var(--petrol-pale); border-bottom: 1px solid var(--line); flex-wrap: wrap; }
+.fault { color: var(--wrong); }
+</style>
