@@ -94,6 +94,10 @@ const bringing = ref<{ page: number; place: 'after' | 'replaces' | 'gap' } | nul
 function bring(place: 'after' | 'replaces' | 'gap') {
   if (!locked.value && page.value) bringing.value = { page: current.value, place }
 }
+function brought() {
+  if (bringing.value?.place === 'replaces' && page.value?.role === 'setAside') step(1, false)
+  bringing.value = null
+}
 function toggleStake() {
   if (locked.value || !page.value || page.value.role !== 'content') return
   void decide({ act: isFirst.value ? 'liftStake' : 'plantStake', page: current.value })
@@ -215,7 +219,7 @@ useKeys([
       </p>
       <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); bring('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</button></p>
     </div>
-    <BringPages v-if="bringing" :key="`${bringing.place} ${bringing.page}`" v-bind="bringing" :no="no" @changed="load" @close="bringing = null" />
+    <BringPages v-if="bringing" :key="`${bringing.place} ${bringing.page}`" v-bind="bringing" :no="no" @changed="load" @close="brought" />
     <div v-if="batch" class="halves">
       <div class="left" :style="{ width: split + '%' }">
         <PageStrip ref="strip" :batch="batch" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />

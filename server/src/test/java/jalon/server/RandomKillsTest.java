@@ -40,6 +40,9 @@ import org.junit.jupiter.api.io.TempDir;
 class RandomKillsTest {
     private static final int KILLS = Integer.getInteger("jalon.kills", 3);
 
+    /** More is not sent before some of it was taken: the server is down most of the time. */
+    private static final int MOST_WAITING = 60;
+
     @TempDir
     Path folder;
 
@@ -96,7 +99,11 @@ class RandomKillsTest {
                             1));
             List<Thread> senders = List.of(
                     sender(150, () -> drop(copier)),
-                    sender(400, () -> mail.deliver("ewa@merrow.example", "dues", Map.of("dues.png", page()))),
+                    sender(400, () -> {
+                        if (mail.in("INBOX") < MOST_WAITING) {
+                            mail.deliver("ewa@merrow.example", "dues", Map.of("dues.png", page()));
+                        }
+                    }),
                     sender(300, () -> post(port, secret)));
             for (int i = 0; i < KILLS; i++) {
                 over.await(200 + random.nextInt(2500), TimeUnit.MILLISECONDS);
@@ -111,7 +118,10 @@ class RandomKillsTest {
             for (Thread s : senders) {
                 s.join();
             }
-            await().atMost(Duration.ofSeconds(120)).until(() -> mail.in("INBOX") == 0 && isEmpty(copier));
+            await().atMost(Duration.ofMinutes(2)).untilAsserted(() -> {
+                assertThat(mail.in("INBOX")).as("mails not taken").isZero();
+                assertThat(waiting(copier)).as("files not taken").isZero();
+            });
             server.kill();
         }
         assertThat(sent).hasSizeGreaterThan(3 * KILLS);
@@ -160,6 +170,9 @@ class RandomKillsTest {
     }
 
     private void drop(Path copier) throws IOException {
+        if (waiting(copier) >= MOST_WAITING) {
+            return;
+        }
         int no = made.incrementAndGet();
         Path part = copier.resolve("scan-" + no + ".png.part");
         Files.write(part, page());
@@ -212,9 +225,9 @@ class RandomKillsTest {
         }
     }
 
-    private static boolean isEmpty(Path folder) throws IOException {
+    private static long waiting(Path folder) throws IOException {
         try (var all = Files.list(folder)) {
-            return all.findAny().isEmpty();
+            return all.count();
         }
     }
 }
