@@ -115,9 +115,11 @@ useKeys([
         <button v-for="[name, title] in streams" :key="name" class="act" :aria-pressed="stream === name" @click="filter('stream', stream === name ? '' : name)">{{ title }}</button>
         <button v-for="o in ['mine', 'free', 'late', 'held']" :key="o" class="act" :aria-pressed="only === o" @click="filter('only', only === o ? '' : o)">{{ t(`board.only.${o}`) }} <b>{{ rows.filter(ONLY[o]).length }}</b></button>
         <span class="stretch" />
+        <span class="row stages">
         <button v-for="s in ['intake', 'pages', 'index', 'filing', 'done']" :key="s" class="act" :aria-pressed="stage === s" @click="filter('stage', stage === s ? '' : s)">
           {{ t(`stages.${s}`) }} <b>{{ rows.filter((r) => r.stage === s).length }}</b>
         </button>
+        </span>
       </div>
       <div class="head grid" aria-hidden="true">
         <span>{{ t('board.batch') }}</span><span>{{ t('board.stream') }}</span><span class="num">{{ t('board.pages') }}</span><span>{{ t('board.stage') }}</span>

@@ -112,7 +112,7 @@ public class ChannelClock implements SmartLifecycle {
                     ? folders.look(row, f)
                     : mails.look(row, (ChannelSettings.Mailbox) channels.opened(row));
             Instant next = looked.again() == null ? usual(what) : Batches.now().plus(looked.again());
-            rows.looked(id, Batches.now(), next, 0, null, looked.taken(), looked.rejected());
+            rows.looked(id, Batches.now(), next, 0, looked.problem(), looked.taken(), looked.rejected());
         } catch (ChannelProblem e) {
             failed(row, e.getMessage(), e);
         } catch (RuntimeException e) {

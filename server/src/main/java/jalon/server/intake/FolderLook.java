@@ -46,9 +46,13 @@ class FolderLook {
     Looked look(ChannelRows.Row channel, ChannelSettings.Folder settings) throws ChannelProblem {
         Path root = settings.path();
         try {
-            if (!Files.isWritable(root) && Files.isDirectory(root)) {
+            if (Files.isDirectory(root) && !(Files.isReadable(root) && Files.isExecutable(root))) {
+                throw new ChannelProblem(
+                        "The folder " + root + " cannot be looked into. Give the server the right to read it.");
+            }
+            if (Files.isDirectory(root) && !Files.isWritable(root)) {
                 throw new ChannelProblem("Files in " + root
-                        + " can be read but not taken out. Give the server the right to" + " write there.");
+                        + " can be read but not taken out. Give the server the right to write there.");
             }
             if (!settings.byStream()) {
                 return look(channel, settings, root, channel.stream());
@@ -56,20 +60,21 @@ class FolderLook {
             int taken = 0;
             int rejected = 0;
             Duration again = null;
+            String problem = null;
             for (Path sub : folders(root)) {
                 String stream = sub.getFileName().toString();
                 Looked looked = look(channel, settings, sub, stream);
                 taken += looked.taken();
                 rejected += looked.rejected();
                 again = again == null ? looked.again() : again;
+                problem = problem == null ? looked.problem() : problem;
             }
-            return new Looked(taken, rejected, again);
+            return new Looked(taken, rejected, again, problem);
         } catch (NoSuchFileException | NotDirectoryException e) {
             throw new ChannelProblem(
                     "There is no folder " + e.getFile() + " any more. Make it again, or connect its disk.", e);
         } catch (AccessDeniedException e) {
-            throw new ChannelProblem(
-                    e.getFile() + " may not be read by the server. Give it the right to read and write.", e);
+            throw new ChannelProblem(deniedFile(e), e);
         } catch (FileSystemException e) {
             throw new ChannelProblem(
                     "Files could not be taken from " + root + " (" + e.getReason()
@@ -104,13 +109,21 @@ class FolderLook {
         int taken = 0;
         int rejected = 0;
         boolean unsettled = false;
+        String problem = null;
         for (Path file : files) {
             if (!settled(file, settings.settleSeconds())) {
                 unsettled = true;
-            } else if (take(channel, folder, stream, file, gathers)) {
-                taken++;
-            } else {
-                rejected++;
+                continue;
+            }
+            try {
+                if (take(channel, folder, stream, file, gathers)) {
+                    taken++;
+                } else {
+                    rejected++;
+                }
+            } catch (AccessDeniedException e) {
+                // The others need not wait for this one.
+                problem = deniedFile(e);
             }
         }
         Optional<String> open = gathers ? receiving.gathering(channel.id()) : Optional.empty();
@@ -123,7 +136,14 @@ class FolderLook {
         }
         boolean soon = unsettled || open.isPresent();
         return new Looked(
-                taken, rejected, soon ? Duration.ofMillis(Math.max(250, settings.settleSeconds() * 500L)) : null);
+                taken,
+                rejected,
+                soon ? Duration.ofMillis(Math.max(250, settings.settleSeconds() * 500L)) : null,
+                problem);
+    }
+
+    private static String deniedFile(AccessDeniedException e) {
+        return e.getFile() + " may not be read by the server. Give it the right to read and write.";
     }
 
     private static boolean hidden(Path file) {

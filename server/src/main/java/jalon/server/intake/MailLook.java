@@ -146,7 +146,7 @@ class MailLook {
             }
         }
         boolean more = mails.length > MOST_AT_ONCE;
-        return new Looked(taken, rejected, more ? java.time.Duration.ZERO : null);
+        return new Looked(taken, rejected, more ? java.time.Duration.ZERO : null, null);
     }
 
     /** Fetches the mail whole and takes it apart here: servers are often wrong about how mails inside mails are made. */
