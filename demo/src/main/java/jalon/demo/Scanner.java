@@ -100,7 +100,8 @@ public final class Scanner {
         }
     }
 
-    private static BufferedImage bitonal(BufferedImage grey) {
+    /** Black and white as a scanner makes it, by one threshold. */
+    public static BufferedImage bitonal(BufferedImage grey) {
         BufferedImage out = new BufferedImage(grey.getWidth(), grey.getHeight(), BufferedImage.TYPE_BYTE_BINARY);
         byte[] from = ((DataBufferByte) grey.getRaster().getDataBuffer()).getData();
         byte[] to = ((DataBufferByte) out.getRaster().getDataBuffer()).getData();

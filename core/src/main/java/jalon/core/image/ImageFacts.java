@@ -1,5 +1,8 @@
 package jalon.core.image;
 
+import java.util.List;
+import java.util.OptionalDouble;
+
 /**
  * What was measured of a page image.
  *
@@ -10,6 +13,7 @@ package jalon.core.image;
  * @param skewDegrees clockwise lean of the print on the upright page
  * @param rotation clockwise turn, a multiple of 90, that makes the received image upright
  * @param inkShare see {@link Ink}
+ * @param measured the page's figures, boxes on the upright page; what could not be measured is not there
  */
 public record ImageFacts(
         double widthMm,
@@ -18,4 +22,16 @@ public record ImageFacts(
         boolean dpiStated,
         double skewDegrees,
         int rotation,
-        double inkShare) {}
+        double inkShare,
+        List<Measured> measured) {
+    public ImageFacts {
+        measured = measured == null ? List.of() : List.copyOf(measured);
+    }
+
+    public OptionalDouble figure(Measure what) {
+        return measured.stream()
+                .filter(m -> m.what() == what)
+                .mapToDouble(Measured::figure)
+                .findFirst();
+    }
+}

@@ -1,69 +1,71 @@
 package jalon.core.image;
 
+import jalon.core.page.Box;
+import java.util.List;
+
 /**
- * How much of a page is ink: the share of its area, in the middle part (without the outer 8 mm, where scan edges are,
- * and without {@linkplain PunchHoles punch holes}), that is clearly darker than the paper around it, specks of dust left out.
+ * How much of a page is content: ink that hangs together over more than a speck of dust, and is no scan edge, punch hole,
+ * ruled line or form grid. Show-through is not dark enough to be ink at all. One figure "7" in small print is content.
  *
- * @param share 0..1 of the measured area
+ * @param share 0..1 of the page's area
  */
 public record Ink(double share) {
-    private static final double MARGIN_MM = 8;
+    /** Dust is smaller, both ways; a full stop of small print is too, but never stands alone. */
+    private static final double DUST_MM = 0.9;
 
-    /** Faint pencil differs from the paper by about 40 of 255; show-through on usual paper by less than 30. */
-    private static final int CLEARLY_DARKER = 34;
+    /** Somewhere it must be as dark as faint pencil; show-through is not. */
+    private static final double DARKEST_POINT = 36 / 255.0;
 
-    /** A cell of about 5 mm must hold this many dark pixels to count: dust is one or two. */
-    private static final int MORE_THAN_DUST = 4;
+    private static final double LINE_MM = 20;
+    private static final double LINE_THICK_MM = 1;
+    private static final double GRID_MM = 60;
+    private static final double GRID_FILLED = 0.15;
+    private static final double RIM_MM = 2;
 
-    private static final int CELL = 20;
-
-    /**
-     * @param p the page at about 100 dpi, see {@link GrayPlane#small}
-     * @param widthMm of the page
-     */
-    public static Ink of(GrayPlane p, double widthMm) {
-        double pixelsPerMm = p.width() / widthMm;
-        int margin = (int) Math.min(MARGIN_MM * pixelsPerMm, Math.min(p.width(), p.height()) / 4.0);
-        boolean[] hole = new PunchHoles(p, pixelsPerMm).mask();
-        long ink = 0;
-        long area = 0;
-        for (int cy = margin; cy < p.height() - margin; cy += CELL) {
-            for (int cx = margin; cx < p.width() - margin; cx += CELL) {
-                int right = Math.min(cx + CELL, p.width() - margin);
-                int bottom = Math.min(cy + CELL, p.height() - margin);
-                int paper = brightest(p, cx, cy, right, bottom);
-                int dark = 0;
-                for (int y = cy; y < bottom; y++) {
-                    for (int x = cx; x < right; x++) {
-                        if (p.at(x, y) < paper - CLEARLY_DARKER && !hole[y * p.width() + x]) {
-                            dark++;
-                        }
-                    }
-                }
-                ink += dark >= MORE_THAN_DUST ? dark : 0;
-                area += (long) (right - cx) * (bottom - cy);
-            }
+    static Ink of(InkMap map, List<Box> holes) {
+        Blobs blobs = map.blobs;
+        boolean[] possible = new boolean[blobs.count];
+        for (int b = 0; b < blobs.count; b++) {
+            possible[b] = shaped(map, b) && !inHole(map, b, holes);
         }
-        return new Ink(area == 0 ? 0 : (double) ink / area);
+        boolean[] dark = new boolean[blobs.count];
+        blobs.eachRun(possible, (blob, row, left, right) -> {
+            int below = (int) (map.paperAt(left, row) * (1 - DARKEST_POINT));
+            for (int x = left; x <= right && !dark[blob]; x++) {
+                dark[blob] = map.plane.at(x, row) < below;
+            }
+        });
+        long ink = 0;
+        for (int b = 0; b < blobs.count; b++) {
+            ink += dark[b] ? blobs.pixels[b] : 0;
+        }
+        return new Ink((double) ink / ((long) map.width * map.height));
     }
 
-    /** The paper's brightness in a cell: its 80th percentile, which print never reaches. */
-    private static int brightest(GrayPlane p, int left, int top, int right, int bottom) {
-        int[] counts = new int[256];
-        int n = 0;
-        for (int y = top; y < bottom; y++) {
-            for (int x = left; x < right; x++) {
-                counts[p.at(x, y)]++;
-                n++;
-            }
-        }
-        int below = 0;
-        for (int i = 0; i < 256; i++) {
-            below += counts[i];
-            if (below >= 0.8 * n) {
-                return i;
-            }
-        }
-        return 255;
+    private static boolean shaped(InkMap map, int b) {
+        Blobs blobs = map.blobs;
+        double w = map.mm(blobs.width(b));
+        double h = map.mm(blobs.height(b));
+        double longer = Math.max(w, h);
+        double rim = RIM_MM * map.pixelsPerMm;
+        boolean atRim = blobs.right[b] < rim
+                || blobs.bottom[b] < rim
+                || blobs.left[b] > map.width - rim
+                || blobs.top[b] > map.height - rim;
+        boolean touches = blobs.left[b] < 2
+                || blobs.top[b] < 2
+                || blobs.right[b] > map.width - 3
+                || blobs.bottom[b] > map.height - 3;
+        boolean line = longer > LINE_MM
+                && map.mm(map.mm(blobs.pixels[b])) / longer < LINE_THICK_MM
+                && Math.min(w, h) < LINE_THICK_MM + 0.06 * longer;
+        boolean grid =
+                Math.min(w, h) > GRID_MM && blobs.pixels[b] < GRID_FILLED * blobs.width(b) * (double) blobs.height(b);
+        return longer >= DUST_MM && !atRim && !touches && !line && !grid;
+    }
+
+    private static boolean inHole(InkMap map, int b, List<Box> holes) {
+        Box box = map.box(map.blobs.left[b], map.blobs.top[b], map.blobs.right[b] + 1, map.blobs.bottom[b] + 1);
+        return holes.stream().anyMatch(hole -> hole.grown(1.5).holdsCentreOf(box));
     }
 }

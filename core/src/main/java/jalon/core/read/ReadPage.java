@@ -3,12 +3,16 @@ package jalon.core.read;
 import jalon.core.image.GrayPlane;
 import jalon.core.image.ImageFacts;
 import jalon.core.image.Ink;
+import jalon.core.image.Measure;
+import jalon.core.image.Measured;
+import jalon.core.image.PageCheck;
 import jalon.core.image.Skew;
 import jalon.core.mark.Mark;
 import jalon.core.mark.Marks;
 import jalon.core.page.Scan;
 import jalon.core.page.Word;
 import jalon.core.text.TextReader;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -40,7 +44,9 @@ public final class ReadPage {
     public static PageFacts read(Scan scan, Origin origin, TextReader reader, Integer turn) {
         GrayPlane received = GrayPlane.of(scan.image());
         GrayPlane small = received.small(scan.dpi());
-        Ink ink = Ink.of(small, scan.widthMm());
+        boolean bitonal = scan.image().getColorModel().getPixelSize() == 1;
+        PageCheck check = PageCheck.of(received, small, scan.dpi(), bitonal);
+        Ink ink = check.ink();
         Marks marks = Marks.found(received, scan.dpi(), small);
         Attempt best;
         if (turn != null) {
@@ -60,9 +66,19 @@ public final class ReadPage {
                 scan.dpiStated(),
                 best.skew(),
                 rotation,
-                ink.share());
+                ink.share(),
+                measured(check, best, scan));
         return new PageFacts(
                 origin.no(), origin.file(), origin.filePage(), origin.sha256(), image, upright, best.words());
+    }
+
+    private static List<Measured> measured(PageCheck check, Attempt best, Scan scan) {
+        List<Measured> all = new ArrayList<>(check.upright(best.rotation(), scan.widthMm(), scan.heightMm()));
+        all.add(new Measured(Measure.SKEW, Math.abs(best.skew()), null));
+        if (!best.words().isEmpty()) {
+            all.add(new Measured(Measure.UPRIGHT, Math.round(best.certainty() * 1000) / 1000.0, null));
+        }
+        return all;
     }
 
     private static Attempt readUpright(GrayPlane received, GrayPlane small, double dpi, Ink ink, TextReader reader) {
@@ -113,6 +129,15 @@ public final class ReadPage {
         /** Words of three letters or more that the engine is sure of: noise and upside-down print give hardly any. */
         long confident() {
             return words.stream().filter(Attempt::good).count();
+        }
+
+        /** The mean certainty of longer words: low upside down, and low where nothing can be read at all. */
+        double certainty() {
+            return words.stream()
+                    .filter(w -> w.text().length() >= 3)
+                    .mapToDouble(Word::certainty)
+                    .average()
+                    .orElse(0);
         }
 
         double weight() {

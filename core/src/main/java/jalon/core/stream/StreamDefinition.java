@@ -45,7 +45,7 @@ public record StreamDefinition(
     public record PageRules(Blank blank, Double blankInkShare, String placeholder) {
         public PageRules {
             blank = blank == null ? Blank.SET_ASIDE : blank;
-            blankInkShare = blankInkShare == null ? 0.0004 : blankInkShare;
+            blankInkShare = blankInkShare == null ? 0.00001 : blankInkShare;
         }
 
         public enum Blank {

@@ -102,7 +102,13 @@ class FolderPlaceTest {
 
     private static FiledDocument document(String vessel) {
         var page = new PageFacts(
-                1, "x.tif", 1, "ab".repeat(32), new ImageFacts(210, 297, 50, true, 0, 0, 0), List.of(), List.of());
+                1,
+                "x.tif",
+                1,
+                "ab".repeat(32),
+                new ImageFacts(210, 297, 50, true, 0, 0, 0, List.of()),
+                List.of(),
+                List.of());
         return new FiledDocument(
                 "Letter",
                 "letters",

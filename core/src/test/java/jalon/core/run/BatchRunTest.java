@@ -235,6 +235,7 @@ class BatchRunTest {
     }
 
     private static PageFacts facts(int no, List<Mark> marks, List<Word> words) {
-        return new PageFacts(no, "x.tif", no, "00", new ImageFacts(210, 297, 300, true, 0, 0, 0.02), marks, words);
+        return new PageFacts(
+                no, "x.tif", no, "00", new ImageFacts(210, 297, 300, true, 0, 0, 0.02, List.of()), marks, words);
     }
 }

@@ -103,6 +103,7 @@ class CutterTest {
                 x += 2 * word.length() + 2;
             }
         }
-        return new PageFacts(no, "x.tif", filePage, "00", new ImageFacts(210, 297, 300, true, 0, 0, ink), marks, words);
+        return new PageFacts(
+                no, "x.tif", filePage, "00", new ImageFacts(210, 297, 300, true, 0, 0, ink, List.of()), marks, words);
     }
 }

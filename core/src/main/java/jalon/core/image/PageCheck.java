@@ -1,0 +1,79 @@
+package jalon.core.image;
+
+import jalon.core.page.Box;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * All measures of one page's image, taken on the page as received.
+ *
+ * @param ink see {@link Ink}
+ * @param figures what could be measured, boxes on the page as received; what cannot be is not there
+ */
+public record PageCheck(Ink ink, List<Measured> figures) {
+    /** A picture smaller than this is measured in its size only. */
+    private static final int FEWEST_PIXELS = 40;
+
+    /**
+     * @param small the same page at about 100 dpi, see {@link GrayPlane#small}
+     * @param bitonal whether the image has black and white only, so that blur, contrast and shade cannot be measured
+     */
+    public static PageCheck of(GrayPlane full, GrayPlane small, double dpi, boolean bitonal) {
+        double widthMm = full.width() * 25.4 / dpi;
+        double heightMm = full.height() * 25.4 / dpi;
+        List<Measured> all = new ArrayList<>();
+        all.add(new Measured(Measure.RESOLUTION, dpi, null));
+        all.add(new Measured(Measure.FINENESS, dpi, null));
+        all.add(new Measured(Measure.SHORT_SIDE, Math.min(widthMm, heightMm), null));
+        all.add(new Measured(Measure.LONG_SIDE, Math.max(widthMm, heightMm), null));
+        InkMap map = new InkMap(small, widthMm);
+        List<Box> holes = PunchHoles.in(map);
+        Ink ink = Ink.of(map, holes);
+        if (Math.min(full.width(), full.height()) < FEWEST_PIXELS) {
+            return new PageCheck(ink, all);
+        }
+        List<ScanEdges.Edge> edges = ScanEdges.in(map);
+        List<Corners.Corner> corners = Corners.in(map);
+        CutOff cutOff = CutOff.of(map, edges, corners);
+        edges.stream()
+                .max(Comparator.comparingDouble(ScanEdges.Edge::depth))
+                .ifPresentOrElse(
+                        e -> all.add(new Measured(Measure.EDGE, e.depth(), e.where())),
+                        () -> all.add(new Measured(Measure.EDGE, 0, null)));
+        all.add(new Measured(
+                Measure.HOLES, holes.size(), holes.stream().reduce(Box::union).orElse(null)));
+        corners.stream()
+                .max(Comparator.comparingDouble(Corners.Corner::leg))
+                .ifPresentOrElse(
+                        c -> all.add(new Measured(Measure.CORNER, c.leg(), c.where())),
+                        () -> all.add(new Measured(Measure.CORNER, 0, null)));
+        all.add(new Measured(Measure.CUT_OFF, cutOff.along(), cutOff.where()));
+        all.add(new Measured(Measure.SPECKS, Specks.of(map, full, dpi).perCm2(), null));
+        Shade shade = Shade.of(map, bitonal);
+        all.add(new Measured(Measure.DARKNESS, shade.darkness(), null));
+        if (!bitonal) {
+            all.add(new Measured(Measure.UNEVEN, shade.uneven(), null));
+            all.add(new Measured(Measure.COMPRESSION, Blocks.of(full).ratio(), null));
+            add(all, Measure.BLUR, Blur.of(full, dpi).millimetres());
+            add(all, Measure.CONTRAST, Contrast.of(map, full).share());
+        }
+        return new PageCheck(ink, all);
+    }
+
+    private static void add(List<Measured> all, Measure what, double figure) {
+        if (!Double.isNaN(figure)) {
+            all.add(new Measured(what, figure, null));
+        }
+    }
+
+    /** The figures with their boxes on the page turned upright, figures rounded to what they are good for. */
+    public List<Measured> upright(int rotation, double widthMm, double heightMm) {
+        return figures.stream()
+                .map(m -> new Measured(
+                        m.what(),
+                        Math.round(m.figure() * 1000) / 1000.0,
+                        m.where() == null ? null : m.where().turned(rotation, widthMm, heightMm)))
+                .toList();
+    }
+}

@@ -1,0 +1,106 @@
+package jalon.core.image;
+
+/**
+ * Specks: dark spots of up to 0.5 mm that stand alone, with no larger ink within 1.5 mm, so that full stops and the dots of
+ * letters do not count. Counted at full resolution, since most are smaller than a pixel at 100 dpi.
+ *
+ * @param perCm2 on the part of the page that has no ink near
+ */
+record Specks(double perCm2) {
+    private static final double LARGEST_MM = 0.5;
+    private static final double ALONE_MM = 1.5;
+    private static final double LARGER_INK_MM = 0.9;
+
+    /** A speck is a good deal darker than noise. */
+    private static final double DARKER = 0.3;
+
+    static Specks of(InkMap map, GrayPlane full, double dpi) {
+        boolean[] busy = busy(map);
+        double scale = (double) full.width() / map.width;
+        int largest = Math.max(1, (int) Math.round(LARGEST_MM * dpi / 25.4));
+        long free = 0;
+        for (boolean b : busy) {
+            free += b ? 0 : 1;
+        }
+        long specks = 0;
+        int w = full.width();
+        byte[] px = full.pixels();
+        for (int y = 1; y < full.height() - 1; y++) {
+            int my = Math.min(map.height - 1, (int) (y / scale));
+            int cellRow = my / InkMap.CELL * map.columns;
+            for (int x = 1; x < w - 1; x++) {
+                int v = px[y * w + x] & 0xFF;
+                if (v > 200) {
+                    continue;
+                }
+                int mx = Math.min(map.width - 1, (int) (x / scale));
+                if (busy[my * map.width + mx]) {
+                    continue;
+                }
+                int below = (int) (map.cells[cellRow + mx / InkMap.CELL] * (1 - DARKER));
+                // Its first pixel in reading order: nothing dark to the left or above.
+                boolean first = v < below
+                        && (px[y * w + x - 1] & 0xFF) >= below
+                        && (px[(y - 1) * w + x] & 0xFF) >= below
+                        && (px[(y - 1) * w + x - 1] & 0xFF) >= below
+                        && (px[(y - 1) * w + x + 1] & 0xFF) >= below;
+                if (first && small(full, x, y, below, largest)) {
+                    specks++;
+                }
+            }
+        }
+        double cm2 = free * Math.pow(map.mm(1) / 10, 2);
+        return new Specks(cm2 < 1 ? 0 : specks / cm2);
+    }
+
+    /** Whether it ends within the largest size to the right and below. */
+    private static boolean small(GrayPlane full, int x, int y, int below, int largest) {
+        int right = x;
+        while (right < full.width() && right - x <= largest && full.at(right, y) < below) {
+            right++;
+        }
+        int bottom = y;
+        while (bottom < full.height() && bottom - y <= largest && full.at(x, bottom) < below) {
+            bottom++;
+        }
+        return right - x <= largest && bottom - y <= largest;
+    }
+
+    /** Where larger ink is near, on the map. */
+    private static boolean[] busy(InkMap map) {
+        Blobs blobs = map.blobs;
+        int around = (int) Math.ceil(ALONE_MM * map.pixelsPerMm);
+        boolean[] busy = new boolean[map.width * map.height];
+        boolean[] large = new boolean[blobs.count];
+        for (int b = 0; b < blobs.count; b++) {
+            large[b] = map.mm(Math.max(blobs.width(b), blobs.height(b))) > LARGER_INK_MM;
+        }
+        // Grown along the rows run by run, then down and up by counting.
+        blobs.eachRun(
+                large,
+                (blob, row, left, right) -> java.util.Arrays.fill(
+                        busy,
+                        row * map.width + Math.max(0, left - around),
+                        row * map.width + Math.min(map.width, right + 1 + around),
+                        true));
+        for (int x = 0; x < map.width; x++) {
+            spread(busy, map, x, around, 0, 1);
+            spread(busy, map, x, around, map.height - 1, -1);
+        }
+        return busy;
+    }
+
+    private static void spread(boolean[] busy, InkMap map, int x, int around, int from, int step) {
+        int left = 0;
+        for (int y = from; y >= 0 && y < map.height; y += step) {
+            int i = y * map.width + x;
+            if (busy[i] && left < around) {
+                left = around + 1;
+            }
+            if (left > 0) {
+                busy[i] = true;
+                left--;
+            }
+        }
+    }
+}
