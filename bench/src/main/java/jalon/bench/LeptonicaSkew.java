@@ -1,10 +1,12 @@
 package jalon.bench;
 
+import static org.bytedeco.leptonica.global.leptonica.L_SEVERITY_NONE;
 import static org.bytedeco.leptonica.global.leptonica.pixCreate;
 import static org.bytedeco.leptonica.global.leptonica.pixDestroy;
 import static org.bytedeco.leptonica.global.leptonica.pixFindSkew;
 import static org.bytedeco.leptonica.global.leptonica.pixGetData;
 import static org.bytedeco.leptonica.global.leptonica.pixGetWpl;
+import static org.bytedeco.leptonica.global.leptonica.setMsgSeverity;
 
 import jalon.core.image.GrayPlane;
 import jalon.core.image.Threshold;
@@ -17,6 +19,8 @@ final class LeptonicaSkew {
 
     /** @return degrees clockwise; 0 where it finds none */
     static double of(GrayPlane page) {
+        // Its range ends at 7 degrees; it says so for every page beyond.
+        setMsgSeverity(L_SEVERITY_NONE);
         int threshold = Threshold.of(page);
         PIX pix = pixCreate(page.width(), page.height(), 1);
         try {

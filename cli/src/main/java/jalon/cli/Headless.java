@@ -1,5 +1,6 @@
 package jalon.cli;
 
+import jalon.core.image.Repair;
 import jalon.core.index.Register;
 import jalon.core.index.ZoneReader;
 import jalon.core.output.FolderPlace;
@@ -59,7 +60,7 @@ final class Headless {
             List<Report.Rejected> rejected = new ArrayList<>();
             Map<String, Path> paths = new HashMap<>();
             List<PageFacts> pages =
-                    new ReadFiles(stream.language(), readers, workers, pool).read(files, rejected, paths);
+                    new ReadFiles(stream.language(), recipe(), readers, workers, pool).read(files, rejected, paths);
             Map<Integer, PageFacts> byNo = new TreeMap<>();
             pages.forEach(p -> byNo.put(p.no(), p));
             BatchView view = index(pages, paths);
@@ -86,6 +87,10 @@ final class Headless {
         }
     }
 
+    private List<Repair> recipe() {
+        return stream.pages().repairFor().reading() ? stream.pages().repairs() : List.of();
+    }
+
     /** Documents are written side by side; each is on its own. */
     private Map<Integer, List<Report.Delivery>> file(
             BatchView view,
@@ -97,7 +102,7 @@ final class Headless {
         Instant at = Instant.now();
         Map<Filing.Planned, Future<List<Path>>> underWay = new LinkedHashMap<>();
         for (Filing.Planned planned : Filing.plan(stream, batch, view, at)) {
-            var document = Filing.document(stream, batch, view.documents().get(planned.document() - 1), pages, at);
+            var document = Filing.document(stream, batch, view, planned.document(), pages, at);
             Path folder = out.resolve(planned.destination().destination()).resolve(String.join("/", planned.folders()));
             underWay.put(planned, pool.submit(() -> {
                 try (var images = new ReceivedFiles(p -> paths.get(p.sha256()))) {

@@ -1,5 +1,6 @@
 package jalon.cli;
 
+import jalon.core.image.Repair;
 import jalon.core.page.PageFile;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
@@ -30,12 +31,15 @@ import java.util.concurrent.Future;
 /** Reads every page of some files, several at once; only what was seen is kept, never an image. */
 final class ReadFiles {
     private final String language;
+    private final List<Repair> recipe;
     private final TextReaders readers;
     private final int workers;
     private final ExecutorService pool;
 
-    ReadFiles(String language, TextReaders readers, int workers, ExecutorService pool) {
+    /** @param recipe repairs to read through */
+    ReadFiles(String language, List<Repair> recipe, TextReaders readers, int workers, ExecutorService pool) {
         this.language = language;
+        this.recipe = recipe;
         this.readers = readers;
         this.workers = workers;
         this.pool = pool;
@@ -114,7 +118,8 @@ final class ReadFiles {
                 Outcome outcome;
                 try {
                     var scan = files.scan(task.file(), task.origin().filePage() - 1);
-                    outcome = new Outcome(task.origin(), ReadPage.read(scan, task.origin(), reader), null);
+                    outcome =
+                            new Outcome(task.origin(), ReadPage.read(scan, task.origin(), reader, null, recipe), null);
                 } catch (UnreadableFile e) {
                     outcome = new Outcome(task.origin(), null, e.getMessage());
                 }

@@ -59,11 +59,12 @@ class LayersTest {
             .whereLayer("mark")
             .mayOnlyBeAccessedByLayers("run", "output", "index", "sort", "split", "read")
             .whereLayer("image")
-            .mayOnlyBeAccessedByLayers("run", "output", "index", "sort", "split", "read", "mark", "text")
+            .mayOnlyBeAccessedByLayers("stream", "run", "output", "index", "sort", "split", "read", "mark", "text")
             .whereLayer("page")
             .mayNotAccessAnyLayer()
             .whereLayer("stream")
-            .mayOnlyAccessLayers("page");
+            // Limits name measures, and rules name repairs.
+            .mayOnlyAccessLayers("page", "image");
 
     @ArchTest
     static final ArchRule NOTHING_BUT_JAVA = noClasses()

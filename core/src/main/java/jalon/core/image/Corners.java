@@ -1,6 +1,7 @@
 package jalon.core.image;
 
 import jalon.core.page.Box;
+import java.awt.geom.Path2D;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -13,6 +14,7 @@ final class Corners {
     private static final double LEAST_MM = 2.5;
     private static final double MOST_MM = 70;
     private static final double FULL = 0.85;
+    private static final int SLOPE_OVER = 6;
 
     private Corners() {}
 
@@ -66,11 +68,35 @@ final class Corners {
         return new Corner(where, shorter);
     }
 
+    /** The missing part, in millimetres. */
+    static Path2D triangle(Corner corner, double pageWidth, double pageHeight) {
+        Box b = corner.where();
+        boolean right = b.x() > pageWidth / 2;
+        boolean low = b.y() > pageHeight / 2;
+        double x = right ? b.right() : b.x();
+        double y = low ? b.bottom() : b.y();
+        Path2D path = new Path2D.Double();
+        path.moveTo(x, y);
+        path.lineTo(right ? b.x() : b.right(), y);
+        path.lineTo(x, low ? b.y() : b.bottom());
+        path.closePath();
+        return path;
+    }
+
     private static int run(InkMap map, int corner, boolean across) {
+        // One pixel in from the side, since the outermost may be a grey rim; then back out along the slope.
+        int near = run(map, corner, across, 1);
+        int deeper = run(map, corner, across, 1 + SLOPE_OVER);
+        int end = across ? map.width : map.height;
+        return deeper == 0 ? near : Math.min(end, near + Math.max(0, (near - deeper) * 3 / (2 * SLOPE_OVER)));
+    }
+
+    private static int run(InkMap map, int corner, boolean across, int in) {
         int end = across ? map.width : map.height;
         int n = 0;
-        // One pixel in from the side: the outermost may be a grey rim.
-        while (n < end && black(map, corner, across ? n : 1, across ? 1 : n)) {
+        while (n < end
+                && in < (across ? map.height : map.width)
+                && black(map, corner, across ? n : in, across ? in : n)) {
             n++;
         }
         return n;

@@ -1,5 +1,6 @@
 package jalon.core.image;
 
+import jalon.core.page.Box;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -14,6 +15,7 @@ import java.util.OptionalDouble;
  * @param rotation clockwise turn, a multiple of 90, that makes the received image upright
  * @param inkShare see {@link Ink}
  * @param measured the page's figures, boxes on the upright page; what could not be measured is not there
+ * @param coloured where coloured ink is, on the upright page
  */
 public record ImageFacts(
         double widthMm,
@@ -23,9 +25,15 @@ public record ImageFacts(
         double skewDegrees,
         int rotation,
         double inkShare,
-        List<Measured> measured) {
+        List<Measured> measured,
+        List<Box> coloured) {
     public ImageFacts {
         measured = measured == null ? List.of() : List.copyOf(measured);
+        coloured = coloured == null ? List.of() : List.copyOf(coloured);
+    }
+
+    public ImageFacts leaning(double degrees) {
+        return new ImageFacts(widthMm, heightMm, dpi, dpiStated, degrees, rotation, inkShare, measured, coloured);
     }
 
     public OptionalDouble figure(Measure what) {

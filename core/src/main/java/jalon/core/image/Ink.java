@@ -11,7 +11,7 @@ import java.util.List;
  */
 public record Ink(double share) {
     /** Dust is smaller, both ways; a full stop of small print is too, but never stands alone. */
-    private static final double DUST_MM = 0.9;
+    private static final double DUST_MM = 1.2;
 
     /** Somewhere it must be as dark as faint pencil; show-through is not. */
     private static final double DARKEST_POINT = 36 / 255.0;

@@ -83,6 +83,21 @@ final class InkMap {
         return cell < NO_PAPER * paper ? paper : cell;
     }
 
+    /** The paper's brightness at a point of the map, between the middles of the four cells around it. */
+    double smoothPaperAt(double x, double y) {
+        double cx = Math.max(0, Math.min(columns - 1, x / CELL - 0.5));
+        double cy = Math.max(0, Math.min(rows - 1, y / CELL - 0.5));
+        int c = Math.min((int) cx, Math.max(0, columns - 2));
+        int r = Math.min((int) cy, Math.max(0, rows - 2));
+        int right = Math.min(columns - 1, c + 1);
+        int below = Math.min(rows - 1, r + 1);
+        double fx = cx - c;
+        double fy = cy - r;
+        double above = cells[r * columns + c] * (1 - fx) + cells[r * columns + right] * fx;
+        double under = cells[below * columns + c] * (1 - fx) + cells[below * columns + right] * fx;
+        return above * (1 - fy) + under * fy;
+    }
+
     private boolean[] ink() {
         boolean[] mask = new boolean[width * height];
         for (int r = 0; r < rows; r++) {

@@ -30,8 +30,8 @@ public enum Measure {
     CORNER("corner", "mm", true, 4),
     /** Print that runs into the edge of the image, mm along the edge; see {@link CutOff}. */
     CUT_OFF("cutOff", "mm", true, 1.5),
-    /** Steps at the borders of a codec's blocks against those inside them, 0 for none; see {@link Blocks}. */
-    COMPRESSION("compression", "", true, 1),
+    /** Ripples that a lossy codec left beside print, as a share of black to white; see {@link Ripples}. */
+    COMPRESSION("compression", "", true, 0.08),
     /** Pixels per inch: too few. */
     RESOLUTION("resolution", "dpi", false, 145),
     /** Pixels per inch: more than is of use. */

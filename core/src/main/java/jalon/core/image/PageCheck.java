@@ -54,7 +54,8 @@ public record PageCheck(Ink ink, List<Measured> figures) {
         all.add(new Measured(Measure.DARKNESS, shade.darkness(), null));
         if (!bitonal) {
             all.add(new Measured(Measure.UNEVEN, shade.uneven(), null));
-            all.add(new Measured(Measure.COMPRESSION, Blocks.of(full).ratio(), null));
+            all.add(new Measured(
+                    Measure.COMPRESSION, Ripples.of(full, map.paper).share(), null));
             add(all, Measure.BLUR, Blur.of(full, dpi).millimetres());
             add(all, Measure.CONTRAST, Contrast.of(map, full).share());
         }

@@ -15,6 +15,20 @@ record Specks(double perCm2) {
     private static final double DARKER = 0.3;
 
     static Specks of(InkMap map, GrayPlane full, double dpi) {
+        long[] specks = {0};
+        long free = each(map, full, dpi, (x, y, w, h) -> specks[0]++);
+        double cm2 = free * Math.pow(map.mm(1) / 10, 2);
+        return new Specks(cm2 < 1 ? 0 : specks[0] / cm2);
+    }
+
+    /** One speck, in pixels of the full page. */
+    @FunctionalInterface
+    interface Speck {
+        void at(int x, int y, int width, int height);
+    }
+
+    /** @return how many pixels of the map have no larger ink near */
+    static long each(InkMap map, GrayPlane full, double dpi, Speck speck) {
         boolean[] busy = busy(map);
         double scale = (double) full.width() / map.width;
         int largest = Math.max(1, (int) Math.round(LARGEST_MM * dpi / 25.4));
@@ -22,7 +36,6 @@ record Specks(double perCm2) {
         for (boolean b : busy) {
             free += b ? 0 : 1;
         }
-        long specks = 0;
         int w = full.width();
         byte[] px = full.pixels();
         for (int y = 1; y < full.height() - 1; y++) {
@@ -44,26 +57,40 @@ record Specks(double perCm2) {
                         && (px[(y - 1) * w + x] & 0xFF) >= below
                         && (px[(y - 1) * w + x - 1] & 0xFF) >= below
                         && (px[(y - 1) * w + x + 1] & 0xFF) >= below;
-                if (first && small(full, x, y, below, largest)) {
-                    specks++;
+                if (first) {
+                    tell(full, x, y, below, largest, speck);
                 }
             }
         }
-        double cm2 = free * Math.pow(map.mm(1) / 10, 2);
-        return new Specks(cm2 < 1 ? 0 : specks / cm2);
+        return free;
     }
 
-    /** Whether it ends within the largest size to the right and below. */
-    private static boolean small(GrayPlane full, int x, int y, int below, int largest) {
+    /** Tells of what begins here if it ends within the largest size to both sides and below. */
+    private static void tell(GrayPlane full, int x, int y, int below, int largest, Speck speck) {
+        int left = x;
         int right = x;
-        while (right < full.width() && right - x <= largest && full.at(right, y) < below) {
-            right++;
-        }
         int bottom = y;
-        while (bottom < full.height() && bottom - y <= largest && full.at(x, bottom) < below) {
+        boolean more = true;
+        while (more && bottom - y <= largest && right - left <= largest) {
+            int from = left;
+            int to = right;
+            while (from > 0 && right - from <= largest && full.at(from - 1, bottom) < below) {
+                from--;
+            }
+            while (to < full.width() - 1 && to - left <= largest && full.at(to + 1, bottom) < below) {
+                to++;
+            }
+            left = from;
+            right = to;
             bottom++;
+            more = false;
+            for (int i = left; i <= right && bottom < full.height(); i++) {
+                more |= full.at(i, bottom) < below;
+            }
         }
-        return right - x <= largest && bottom - y <= largest;
+        if (bottom - y <= largest && right - left < largest) {
+            speck.at(left, y, right - left + 1, bottom - y);
+        }
     }
 
     /** Where larger ink is near, on the map. */

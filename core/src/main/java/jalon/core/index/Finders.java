@@ -74,7 +74,8 @@ final class Finders {
             doubts.add("the printed words that tell where the zone lies were not found");
         }
         boolean limitBroken = !text.equals(joined(inside));
-        if (inside.isEmpty() || limitBroken || certainty < 0.8) {
+        boolean stamped = page.image().coloured().stream().anyMatch(placed::overlaps);
+        if (inside.isEmpty() || limitBroken || certainty < 0.8 || stamped) {
             // Missing, doubtful or against its limits: the one case in which a zone is looked at again by itself.
             List<Word> again = zones.read(page, fit.lean().fromStraight(straight));
             String second = limit.apply(joined(again));
@@ -87,7 +88,7 @@ final class Finders {
                 // Two readings agree: what is left of the doubt is a third.
                 certainty = 1 - (1 - Math.max(certainty, secondCertainty)) / 3;
             } else if (!second.isEmpty()) {
-                boolean better = secondCertainty > certainty;
+                boolean better = secondCertainty > certainty || stamped;
                 others.add(better ? text : second);
                 doubts.add("read by itself this says \"" + second + "\", with the page \"" + text + "\"");
                 text = better ? second : text;

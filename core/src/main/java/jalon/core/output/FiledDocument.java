@@ -1,5 +1,6 @@
 package jalon.core.output;
 
+import jalon.core.image.Repair;
 import jalon.core.read.PageFacts;
 import java.time.Instant;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.Map;
  * @param no of the document in the batch, from 1
  * @param fields values by field name, in order, those without a value left out
  * @param pages in order
+ * @param recipes repairs by page number
  * @param at when it is filed
  */
 public record FiledDocument(
@@ -23,4 +25,10 @@ public record FiledDocument(
         int no,
         Map<String, String> fields,
         List<PageFacts> pages,
-        Instant at) {}
+        Map<Integer, List<Repair>> recipes,
+        Instant at) {
+    /** What is done to a page's image before it is filed; empty when it is filed as it was received. */
+    List<Repair> recipe(int page) {
+        return recipes.getOrDefault(page, List.of());
+    }
+}

@@ -1,5 +1,7 @@
 package jalon.core.output;
 
+import jalon.core.image.Repair;
+import jalon.core.image.Repaired;
 import jalon.core.page.Encoded;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
@@ -8,6 +10,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Optional;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -28,8 +31,21 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
  * @param turn clockwise degrees that the picture itself still needs to be shown as the file asked
  */
 record PdfImage(PDImageXObject image, int turn) {
+    /** No visible loss at print's size, in a third of the room of pictures without loss. */
+    private static final float REPAIRED_QUALITY = 0.85f;
 
-    static PdfImage of(PDDocument document, PageFacts page, PageImages images) throws IOException, UnreadableFile {
+    /** @param recipe what is done to the picture first; then it is made anew, and turned as the file asked */
+    static PdfImage of(PDDocument document, PageFacts page, PageImages images, List<Repair> recipe)
+            throws IOException, UnreadableFile {
+        if (!recipe.isEmpty()) {
+            var scan = images.scan(page);
+            BufferedImage repaired = Repaired.of(
+                            scan.image(), scan.dpi(), recipe, page.image().skewDegrees())
+                    .image();
+            return repaired.getColorModel().getPixelSize() == 1
+                    ? new PdfImage(CCITTFactory.createFromByteArray(document, g4Tiff(repaired)), 0)
+                    : new PdfImage(JPEGFactory.createFromImage(document, repaired, REPAIRED_QUALITY), 0);
+        }
         Optional<Encoded> asIs = images.asIs(page);
         if (asIs.isPresent()) {
             Encoded encoded = asIs.get();

@@ -1,5 +1,6 @@
 package jalon.core.output;
 
+import jalon.core.image.Repair;
 import jalon.core.page.Box;
 import jalon.core.page.UnreadableFile;
 import jalon.core.page.Word;
@@ -11,6 +12,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.GregorianCalendar;
+import java.util.List;
 import java.util.Locale;
 import java.util.TimeZone;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -46,7 +48,7 @@ public final class SearchablePdf {
             InvisibleFont font = new InvisibleFont();
             COSDictionary fonts = new COSDictionary();
             for (PageFacts page : filed.pages()) {
-                add(pdf, page, images, font, fonts);
+                add(pdf, page, images, filed.recipe(page.no()), font, fonts);
             }
             fonts.setItem(FONT, font.dictionary(pdf));
             describe(pdf, filed);
@@ -54,13 +56,21 @@ public final class SearchablePdf {
         }
     }
 
-    private static void add(PDDocument pdf, PageFacts facts, PageImages images, InvisibleFont font, COSDictionary fonts)
+    private static void add(
+            PDDocument pdf,
+            PageFacts received,
+            PageImages images,
+            List<Repair> recipe,
+            InvisibleFont font,
+            COSDictionary fonts)
             throws IOException, UnreadableFile {
+        PageFacts facts =
+                recipe.stream().anyMatch(Repair.Straighten.class::isInstance) ? received.straight() : received;
         double width = facts.image().widthMm() * POINTS_PER_MM;
         double height = facts.image().heightMm() * POINTS_PER_MM;
         PDPage page = new PDPage(new PDRectangle((float) width, (float) height));
         PDResources resources = new PDResources();
-        PdfImage picture = PdfImage.of(pdf, facts, images);
+        PdfImage picture = PdfImage.of(pdf, received, images, recipe);
         COSName name = resources.add(picture.image());
         resources.getCOSObject().setItem(COSName.FONT, fonts);
         page.setResources(resources);

@@ -52,6 +52,11 @@ public record Box(double x, double y, double width, double height) {
                 && other.centreY() <= bottom();
     }
 
+    /** Whether they have any area in common. */
+    public boolean overlaps(Box other) {
+        return x < other.right() && other.x < right() && y < other.bottom() && other.y < bottom();
+    }
+
     public Box union(Box other) {
         double left = Math.min(x, other.x);
         double top = Math.min(y, other.y);

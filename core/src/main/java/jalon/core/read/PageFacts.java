@@ -23,6 +23,21 @@ public record PageFacts(
         return Line.of(words);
     }
 
+    /** The same page as if it had been made straight about its middle: words where they then stand, and no lean. */
+    public PageFacts straight() {
+        var lean = new Lean(image.skewDegrees(), image.widthMm(), image.heightMm());
+        return new PageFacts(
+                no,
+                file,
+                filePage,
+                sha256,
+                image.leaning(0),
+                marks,
+                words.stream()
+                        .map(w -> new Word(w.text(), lean.toStraight(w.box()), w.certainty(), w.line()))
+                        .toList());
+    }
+
     public PageFacts numbered(int newNo) {
         return new PageFacts(newNo, file, filePage, sha256, image, marks, words);
     }

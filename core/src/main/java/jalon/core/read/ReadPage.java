@@ -1,11 +1,14 @@
 package jalon.core.read;
 
+import jalon.core.image.ColouredInk;
 import jalon.core.image.GrayPlane;
 import jalon.core.image.ImageFacts;
 import jalon.core.image.Ink;
 import jalon.core.image.Measure;
 import jalon.core.image.Measured;
 import jalon.core.image.PageCheck;
+import jalon.core.image.Repair;
+import jalon.core.image.Repaired;
 import jalon.core.image.Skew;
 import jalon.core.mark.Mark;
 import jalon.core.mark.Marks;
@@ -31,28 +34,36 @@ public final class ReadPage {
 
     private static final double QUICK_DPI = 200;
 
+    /** With fewer words nothing is said about which way is up. */
+    private static final int FEWEST_WORDS = 5;
+
     private ReadPage() {}
 
     /** Where the page came from. See {@link PageFacts}. */
     public record Origin(int no, String file, int filePage, String sha256) {}
 
     public static PageFacts read(Scan scan, Origin origin, TextReader reader) {
-        return read(scan, origin, reader, null);
+        return read(scan, origin, reader, null, List.of());
     }
 
-    /** @param turn the clockwise turn that makes the page upright, as a person said, or null to find out */
-    public static PageFacts read(Scan scan, Origin origin, TextReader reader, Integer turn) {
+    /**
+     * @param turn the clockwise turn that makes the page upright, as a person said, or null to find out
+     * @param recipe repairs to read through; the figures are always those of the received image
+     */
+    public static PageFacts read(Scan scan, Origin origin, TextReader reader, Integer turn, List<Repair> recipe) {
         GrayPlane received = GrayPlane.of(scan.image());
         GrayPlane small = received.small(scan.dpi());
         boolean bitonal = scan.image().getColorModel().getPixelSize() == 1;
         PageCheck check = PageCheck.of(received, small, scan.dpi(), bitonal);
         Ink ink = check.ink();
         Marks marks = Marks.found(received, scan.dpi(), small);
+        GrayPlane toRead = repaired(scan, check, recipe, received);
+        GrayPlane smallToRead = toRead == received ? small : toRead.small(scan.dpi());
         Attempt best;
         if (turn != null) {
-            best = attempt(received.turned(turn), small.turned(turn), scan.dpi(), turn, reader);
+            best = attempt(toRead.turned(turn), smallToRead.turned(turn), scan.dpi(), turn, reader);
         } else if (scan.ownWords().isEmpty()) {
-            best = readUpright(received, small, scan.dpi(), ink, reader);
+            best = readUpright(toRead, smallToRead, scan.dpi(), ink, reader);
         } else {
             best = new Attempt(0, Skew.of(small).degrees(), scan.ownWords());
         }
@@ -67,15 +78,36 @@ public final class ReadPage {
                 best.skew(),
                 rotation,
                 ink.share(),
-                measured(check, best, scan));
+                measured(check, best, scan),
+                ColouredInk.in(scan.image(), scan.dpi()).stream()
+                        .map(box -> box.turned(rotation, scan.widthMm(), scan.heightMm()))
+                        .toList());
         return new PageFacts(
                 origin.no(), origin.file(), origin.filePage(), origin.sha256(), image, upright, best.words());
+    }
+
+    private static GrayPlane repaired(Scan scan, PageCheck check, List<Repair> recipe, GrayPlane received) {
+        var figures = new ImageFacts(
+                scan.widthMm(),
+                scan.heightMm(),
+                scan.dpi(),
+                true,
+                0,
+                0,
+                check.ink().share(),
+                check.figures(),
+                null);
+        // Straightening is part of reading already, by the lean that is then measured.
+        List<Repair> needed = Repair.needed(recipe, figures);
+        return needed.isEmpty()
+                ? received
+                : GrayPlane.of(Repaired.of(scan.image(), scan.dpi(), needed, 0).image());
     }
 
     private static List<Measured> measured(PageCheck check, Attempt best, Scan scan) {
         List<Measured> all = new ArrayList<>(check.upright(best.rotation(), scan.widthMm(), scan.heightMm()));
         all.add(new Measured(Measure.SKEW, Math.abs(best.skew()), null));
-        if (!best.words().isEmpty()) {
+        if (best.longer() >= FEWEST_WORDS) {
             all.add(new Measured(Measure.UPRIGHT, Math.round(best.certainty() * 1000) / 1000.0, null));
         }
         return all;
@@ -129,6 +161,10 @@ public final class ReadPage {
         /** Words of three letters or more that the engine is sure of: noise and upside-down print give hardly any. */
         long confident() {
             return words.stream().filter(Attempt::good).count();
+        }
+
+        long longer() {
+            return words.stream().filter(w -> w.text().length() >= 3).count();
         }
 
         /** The mean certainty of longer words: low upside down, and low where nothing can be read at all. */

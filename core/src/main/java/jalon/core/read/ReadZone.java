@@ -1,10 +1,13 @@
 package jalon.core.read;
 
+import jalon.core.image.Colour;
+import jalon.core.image.ColourDrop;
 import jalon.core.image.GrayPlane;
 import jalon.core.page.Box;
 import jalon.core.page.Scan;
 import jalon.core.page.Word;
 import jalon.core.text.TextReader;
+import java.awt.image.BufferedImage;
 import java.util.List;
 
 /** Reads one zone of a page by itself, cut from the upright, straight image with a little paper around it. */
@@ -21,11 +24,39 @@ public final class ReadZone {
      * @return the words, boxes on the upright page
      */
     public static List<Word> read(Scan scan, PageFacts page, Box zone, TextReader reader) {
+        List<Word> asItIs = read(GrayPlane.of(scan.image()), scan.dpi(), page, zone, reader);
+        if (page.image().coloured().stream().noneMatch(zone::overlaps)) {
+            return asItIs;
+        }
+        ColourDrop.Ink ink = ColourDrop.inkOf(around(scan, page, zone), Colour.ANY);
+        if (ink == null) {
+            return asItIs;
+        }
+        GrayPlane blackOnly = GrayPlane.of(ColourDrop.without(scan.image(), ink));
+        List<Word> under = read(blackOnly, scan.dpi(), page, zone, reader);
+        // A value written in the coloured ink itself is gone with it; then it stands in the other reading.
+        return Line.certaintyOf(under) >= Line.certaintyOf(asItIs) - 0.15 && !under.isEmpty() ? under : asItIs;
+    }
+
+    /** The part of the received image around a zone, where the ink of a stamp is looked for. */
+    private static BufferedImage around(Scan scan, PageFacts page, Box zone) {
         var image = page.image();
-        GrayPlane upright = GrayPlane.of(scan.image()).turned(image.rotation());
+        Box there = zone.grown(10).turned(-image.rotation(), image.widthMm(), image.heightMm());
+        double perMm = scan.dpi() / 25.4;
+        BufferedImage all = scan.image();
+        int left = (int) Math.max(0, Math.min(all.getWidth() - 1, there.x() * perMm));
+        int top = (int) Math.max(0, Math.min(all.getHeight() - 1, there.y() * perMm));
+        int right = (int) Math.max(left + 1, Math.min(all.getWidth(), there.right() * perMm));
+        int bottom = (int) Math.max(top + 1, Math.min(all.getHeight(), there.bottom() * perMm));
+        return all.getSubimage(left, top, right - left, bottom - top);
+    }
+
+    private static List<Word> read(GrayPlane received, double dpi, PageFacts page, Box zone, TextReader reader) {
+        var image = page.image();
+        GrayPlane upright = received.turned(image.rotation());
         var lean = new Lean(image.skewDegrees(), image.widthMm(), image.heightMm());
         Box straight = lean.toStraight(zone).grown(PAPER_AROUND_MM);
-        double perMm = scan.dpi() / 25.4;
+        double perMm = dpi / 25.4;
         int left = (int) Math.max(0, Math.floor(straight.x() * perMm));
         int top = (int) Math.max(0, Math.floor(straight.y() * perMm));
         int right = (int) Math.min(upright.width(), Math.ceil(straight.right() * perMm));
@@ -37,7 +68,7 @@ public final class ReadZone {
                 ? upright.cut(left, top, right - left, bottom - top)
                 : upright.rotated(-image.skewDegrees(), left, top, right - left, bottom - top);
         var layout = zone.height() > ONE_LINE_MM ? TextReader.Layout.BLOCK : TextReader.Layout.LINE;
-        return reader.read(cut, scan.dpi(), layout).stream()
+        return reader.read(cut, dpi, layout).stream()
                 .map(w -> new Word(
                         w.text(),
                         lean.fromStraight(new Box(

@@ -1,6 +1,7 @@
 package jalon.core.run;
 
 import jalon.core.evidence.Evidence;
+import jalon.core.image.Repair;
 import jalon.core.index.Document;
 import jalon.core.index.FieldValue;
 import jalon.core.index.Indexer;
@@ -21,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntFunction;
 
 /**
  * A batch through cutting, sorting and indexing: the one place that knows the order. A pure function of what was seen on
@@ -71,13 +73,19 @@ public final class BatchRun {
         decisions.forEach(desk::apply);
 
         List<BatchView.PageView> pages = new ArrayList<>();
-        List<Draft> drafts = drafts(desk, pages);
+        Fitness fitness = new Fitness(stream.pages(), received);
+        List<Draft> drafts = drafts(desk, pages, page -> image(desk, fitness, byNo.get(page)));
         List<BatchView.DocumentView> documents = new ArrayList<>();
         for (Draft draft : drafts) {
             documents.add(document(draft, desk, byNo, fields));
         }
         return new BatchView(
                 List.copyOf(pages), documents, ledger(pages), desk.gaps(), counts(received, documents.size(), desk));
+    }
+
+    private BatchView.ImageView image(Desk desk, Fitness fitness, PageFacts page) {
+        return desk.image(
+                page.no(), fitness.findings(page), Repair.needed(stream.pages().repairs(), page.image()));
     }
 
     private BatchView.Counts counts(List<PageFacts> received, int documents, Desk desk) {
@@ -121,7 +129,8 @@ public final class BatchRun {
     }
 
     /** Walks the line; a stake on a page out of the flow counts for the next page in it. */
-    private static List<Draft> drafts(Desk desk, List<BatchView.PageView> pages) {
+    private static List<Draft> drafts(
+            Desk desk, List<BatchView.PageView> pages, IntFunction<BatchView.ImageView> image) {
         List<Draft> drafts = new ArrayList<>();
         Desk.Planted waiting = null;
         Integer separator = null;
@@ -130,7 +139,7 @@ public final class BatchRun {
             waiting = own != null ? own : waiting;
             Desk.Aside aside = desk.aside().get(no);
             if (aside != null) {
-                pages.add(new BatchView.PageView(no, aside.role(), null, aside.by()));
+                pages.add(new BatchView.PageView(no, aside.role(), null, aside.by(), image.apply(no)));
                 separator = aside.role() == BatchView.Role.SEPARATOR && own != null ? Integer.valueOf(no) : separator;
                 continue;
             }
@@ -145,7 +154,7 @@ public final class BatchRun {
             }
             Draft current = drafts.get(drafts.size() - 1);
             current.pages.add(no);
-            pages.add(new BatchView.PageView(no, BatchView.Role.CONTENT, current.no, null));
+            pages.add(new BatchView.PageView(no, BatchView.Role.CONTENT, current.no, null, image.apply(no)));
         }
         return drafts;
     }

@@ -3,7 +3,10 @@ package jalon.core.run;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import jalon.core.evidence.Evidence;
+import jalon.core.image.Finding;
+import jalon.core.image.Repair;
 import jalon.core.index.FieldValue;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 
@@ -65,7 +68,45 @@ public record BatchView(
      * @param document number of its document, or null when it is out of the flow
      * @param by who set it aside, or null
      */
-    public record PageView(int no, Role role, Integer document, String by) {}
+    public record PageView(int no, Role role, Integer document, String by, ImageView image) {
+        public PageView {
+            image = image == null ? ImageView.NOTHING : image;
+        }
+
+        /** Whether a person has to look at the page's image, or its new scan has not come yet. */
+        @JsonProperty("needsEye")
+        public boolean needsEye() {
+            return role == Role.CONTENT
+                    && (image.askedBecause() != null
+                            || !image.findings().isEmpty() && image.acceptedBy() == null && image.repairedBy() == null);
+        }
+    }
+
+    /**
+     * The state of a page's image.
+     *
+     * @param findings figures beyond their limits
+     * @param repairs the recipe in force, only what the page needs
+     * @param repairedBy who chose the recipe, or null when the stream did
+     * @param acceptedBy who found it fit to keep, or null
+     * @param askedBecause why it is to be scanned again, or null
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record ImageView(
+            List<Finding> findings,
+            List<Repair> repairs,
+            String repairedBy,
+            String acceptedBy,
+            Instant acceptedAt,
+            String askedBecause,
+            String askedBy) {
+        static final ImageView NOTHING = new ImageView(null, null, null, null, null, null, null);
+
+        public ImageView {
+            findings = findings == null ? List.of() : List.copyOf(findings);
+            repairs = repairs == null ? List.of() : List.copyOf(repairs);
+        }
+    }
 
     /** @param by who planted or confirmed it, or null for a rule */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -103,14 +144,26 @@ public record BatchView(
         }
     }
 
-    /** Stakes and types a person should look at, open gaps, and counts that differ. */
+    /** Stakes, types and images a person should look at, open gaps, and counts that differ. */
     public long cutDoubts() {
         long cuts = documents.stream()
                 .mapToLong(d -> (d.stake().doubtful() ? 1 : 0) + (d.type().doubtful() ? 1 : 0))
                 .sum();
         long open = gaps.stream().filter(Gap::open).count();
         boolean uncounted = counts != null && counts.differ() && counts.acceptedBy() == null;
-        return cuts + open + (uncounted ? 1 : 0);
+        return cuts + open + (uncounted ? 1 : 0) + imageDoubts();
+    }
+
+    /** Pages whose image a person should look at. */
+    public long imageDoubts() {
+        return pages.stream().filter(PageView::needsEye).count();
+    }
+
+    /** Pages that are to be scanned again and were not yet. */
+    public List<PageView> askedAgain() {
+        return pages.stream()
+                .filter(p -> p.role() == Role.CONTENT && p.image().askedBecause() != null)
+                .toList();
     }
 
     public long fieldDoubts() {

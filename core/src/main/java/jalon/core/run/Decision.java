@@ -2,6 +2,7 @@ package jalon.core.run;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import jalon.core.image.Repair;
 import jalon.core.page.Box;
 import java.util.List;
 
@@ -18,6 +19,9 @@ import java.util.List;
     @JsonSubTypes.Type(value = Decision.OpenGap.class, name = "openGap"),
     @JsonSubTypes.Type(value = Decision.CloseGap.class, name = "closeGap"),
     @JsonSubTypes.Type(value = Decision.AcceptCounts.class, name = "acceptCounts"),
+    @JsonSubTypes.Type(value = Decision.AcceptImage.class, name = "acceptImage"),
+    @JsonSubTypes.Type(value = Decision.AskAgain.class, name = "askAgain"),
+    @JsonSubTypes.Type(value = Decision.RepairPage.class, name = "repairPage"),
     @JsonSubTypes.Type(value = Decision.NameType.class, name = "nameType"),
     @JsonSubTypes.Type(value = Decision.Settle.class, name = "settle")
 })
@@ -104,6 +108,34 @@ public sealed interface Decision {
         @Override
         public List<Integer> named() {
             return List.of();
+        }
+    }
+
+    /** The images of these pages were looked at and are fit to keep as they are. */
+    record AcceptImage(List<Integer> pages) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return pages == null ? List.of() : pages;
+        }
+    }
+
+    /**
+     * The page is to be scanned again.
+     *
+     * @param because what is wrong with it; null when it need not be after all
+     */
+    record AskAgain(int page, String because) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
+        }
+    }
+
+    /** @param recipe what is done to the page instead of what the stream says; null for the stream's own again */
+    record RepairPage(int page, List<Repair> recipe) implements Decision {
+        @Override
+        public List<Integer> named() {
+            return List.of(page);
         }
     }
 

@@ -1,6 +1,8 @@
 package jalon.core.run;
 
 import jalon.core.evidence.Evidence;
+import jalon.core.image.Finding;
+import jalon.core.image.Repair;
 import jalon.core.split.Cut;
 import jalon.core.split.Stake;
 import java.util.ArrayList;
@@ -22,6 +24,9 @@ final class Desk {
     private final Map<Integer, BatchView.Gap> gaps = new LinkedHashMap<>();
     private final Map<Integer, Decided> types = new HashMap<>();
     private Decided countsAccepted;
+    private final Map<Integer, Decided> accepted = new LinkedHashMap<>();
+    private final Map<Integer, Decided> asked = new LinkedHashMap<>();
+    private final Map<Integer, Decided> repaired = new LinkedHashMap<>();
     private final Map<Integer, Map<String, Decided>> settled = new LinkedHashMap<>();
 
     /** @param by null for a rule */
@@ -65,6 +70,23 @@ final class Desk {
         return countsAccepted;
     }
 
+    /** What people said of a page's image. */
+    BatchView.ImageView image(int page, List<Finding> findings, List<Repair> streams) {
+        Decided accept = accepted.get(page);
+        Decided ask = asked.get(page);
+        Decided repair = repaired.get(page);
+        String because = ask == null ? null : ((Decision.AskAgain) ask.decision()).because();
+        List<Repair> recipe = repair == null ? null : ((Decision.RepairPage) repair.decision()).recipe();
+        return new BatchView.ImageView(
+                findings,
+                recipe == null ? streams : recipe,
+                recipe == null ? null : repair.by(),
+                accept == null ? null : accept.by(),
+                accept == null ? null : accept.at(),
+                because,
+                because == null ? null : ask.by());
+    }
+
     Map<Integer, Decided> types() {
         return types;
     }
@@ -105,6 +127,12 @@ final class Desk {
                     (page, gap) -> new BatchView.Gap(page, gap.note(), false, close.waivedBecause(), decided.by()));
         } else if (d instanceof Decision.AcceptCounts) {
             countsAccepted = decided;
+        } else if (d instanceof Decision.AcceptImage accept) {
+            accept.pages().forEach(page -> accepted.put(page, decided));
+        } else if (d instanceof Decision.AskAgain ask) {
+            asked.put(ask.page(), decided);
+        } else if (d instanceof Decision.RepairPage repair) {
+            repaired.put(repair.page(), decided);
         } else if (d instanceof Decision.NameType type) {
             types.put(type.page(), decided);
         } else if (d instanceof Decision.Settle settle) {

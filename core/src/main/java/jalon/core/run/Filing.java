@@ -1,5 +1,6 @@
 package jalon.core.run;
 
+import jalon.core.image.Repair;
 import jalon.core.name.NameTemplate;
 import jalon.core.output.FiledDocument;
 import jalon.core.read.PageFacts;
@@ -102,12 +103,23 @@ public final class Filing {
         return values;
     }
 
+    private static Map<Integer, List<Repair>> recipes(BatchView view, List<Integer> pages) {
+        Map<Integer, List<Repair>> recipes = new LinkedHashMap<>();
+        view.pages().stream()
+                .filter(p -> pages.contains(p.no()))
+                .forEach(p -> recipes.put(p.no(), p.image().repairs()));
+        return recipes;
+    }
+
+    /** @param documentNo number of the document in the batch, from 1 */
     public static FiledDocument document(
             StreamDefinition stream,
             String batch,
-            BatchView.DocumentView document,
+            BatchView view,
+            int documentNo,
             Map<Integer, PageFacts> pages,
             Instant at) {
+        BatchView.DocumentView document = view.documents().get(documentNo - 1);
         String type = document.type().type();
         String title = stream.type(type).orElseThrow().title() + ", batch " + batch + ", document " + document.no();
         return new FiledDocument(
@@ -118,6 +130,7 @@ public final class Filing {
                 document.no(),
                 fields(document),
                 document.pages().stream().map(pages::get).toList(),
+                stream.pages().repairFor().filing() ? recipes(view, document.pages()) : Map.of(),
                 at);
     }
 }

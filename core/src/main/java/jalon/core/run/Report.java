@@ -31,9 +31,9 @@ public record Report(
             int rotation,
             boolean blank,
             double inkShare,
-            List<Finding> findings) {}
+            List<ImageFinding> findings) {}
 
-    public record Finding(String kind, double value, double limit) {}
+    public record ImageFinding(String kind, double value, double limit, Box boxMm) {}
 
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
     public record MarkFound(Mark.Kind kind, String symbology, String value, Box boxMm, String how) {}
@@ -93,7 +93,9 @@ public record Report(
                 i.rotation(),
                 view.role() == BatchView.Role.BLANK,
                 Math.round(i.inkShare() * 1e6) / 1e6,
-                List.of());
+                view.image().findings().stream()
+                        .map(f -> new ImageFinding(f.kind().json(), f.figure(), f.limit(), f.where()))
+                        .toList());
         return new Page(
                 view.no(),
                 facts.file(),

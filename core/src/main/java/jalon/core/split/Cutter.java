@@ -3,6 +3,7 @@ package jalon.core.split;
 import jalon.core.evidence.Evidence;
 import jalon.core.mark.Mark;
 import jalon.core.read.PageFacts;
+import jalon.core.stream.PageRules;
 import jalon.core.stream.Shape;
 import jalon.core.stream.StakeRule;
 import jalon.core.stream.StreamDefinition;
@@ -67,7 +68,7 @@ public final class Cutter {
 
     /** A page with hardly any ink and no readable word. A page number or a faint line of print makes it a page. */
     static boolean isBlank(StreamDefinition stream, PageFacts page) {
-        return stream.pages().blank() == StreamDefinition.PageRules.Blank.SET_ASIDE
+        return stream.pages().blank() == PageRules.Blank.SET_ASIDE
                 && page.image().inkShare() < stream.pages().blankInkShare()
                 && page.marks().isEmpty()
                 && page.words().stream()

@@ -24,7 +24,7 @@ public record StreamDefinition(
     public StreamDefinition {
         language = language == null ? "eng" : language;
         intake = intake == null ? IntakeRules.USUAL : intake;
-        pages = pages == null ? new PageRules(null, null, null) : pages;
+        pages = pages == null ? PageRules.USUAL : pages;
         cut = cut == null ? new CutRules(null, null) : cut;
         types = types == null ? List.of() : List.copyOf(types);
         destinations = destinations == null ? List.of() : List.copyOf(destinations);
@@ -36,24 +36,6 @@ public record StreamDefinition(
 
     public Optional<Destination> destination(String name) {
         return destinations.stream().filter(d -> d.destination().equals(name)).findFirst();
-    }
-
-    /**
-     * @param blankInkShare a page with less ink than this and no readable word is blank
-     * @param placeholder {@linkplain Shape shape} of the barcode on a sheet that stands for something to come, or null
-     */
-    public record PageRules(Blank blank, Double blankInkShare, String placeholder) {
-        public PageRules {
-            blank = blank == null ? Blank.SET_ASIDE : blank;
-            blankInkShare = blankInkShare == null ? 0.00001 : blankInkShare;
-        }
-
-        public enum Blank {
-            @JsonProperty("setAside")
-            SET_ASIDE,
-            @JsonProperty("keep")
-            KEEP
-        }
     }
 
     /**

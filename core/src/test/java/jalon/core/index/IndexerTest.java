@@ -213,6 +213,12 @@ class IndexerTest {
 
     private static PageFacts page(int no, double skew, List<Word> words) {
         return new PageFacts(
-                no, "x", no, "00", new ImageFacts(210, 297, 300, true, skew, 0, 0.02, List.of()), List.of(), words);
+                no,
+                "x",
+                no,
+                "00",
+                new ImageFacts(210, 297, 300, true, skew, 0, 0.02, List.of(), List.of()),
+                List.of(),
+                words);
     }
 }

@@ -134,6 +134,7 @@ class SearchablePdfTest {
                 1,
                 Map.of("vessel", "PM-4821-K <b>"),
                 pages,
+                Map.of(),
                 Instant.parse("2026-11-23T10:00:00Z"));
         try (var out = Files.newOutputStream(file)) {
             SearchablePdf.write(document, images(pictures), out);
@@ -143,8 +144,8 @@ class SearchablePdfTest {
 
     private static PageFacts facts(int no, double skew, int rotation, Word... words) {
         boolean sideways = rotation % 180 != 0;
-        var image =
-                new ImageFacts(sideways ? 297 : 210, sideways ? 210 : 297, 100, true, skew, rotation, 0.01, List.of());
+        var image = new ImageFacts(
+                sideways ? 297 : 210, sideways ? 210 : 297, 100, true, skew, rotation, 0.01, List.of(), List.of());
         return new PageFacts(no, "x", no, "ab".repeat(32), image, List.of(), List.of(words));
     }
 

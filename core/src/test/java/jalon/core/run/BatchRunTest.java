@@ -236,6 +236,12 @@ class BatchRunTest {
 
     private static PageFacts facts(int no, List<Mark> marks, List<Word> words) {
         return new PageFacts(
-                no, "x.tif", no, "00", new ImageFacts(210, 297, 300, true, 0, 0, 0.02, List.of()), marks, words);
+                no,
+                "x.tif",
+                no,
+                "00",
+                new ImageFacts(210, 297, 300, true, 0, 0, 0.02, List.of(), List.of()),
+                marks,
+                words);
     }
 }

@@ -30,7 +30,13 @@ class HeaderSheetTest {
             assertThat(marks)
                     .anyMatch(m -> m.kind() == Mark.Kind.PATCH && m.value().equals("T"));
             var facts = new PageFacts(
-                    1, "x", 1, "00", new ImageFacts(210, 297, dpi, true, skew, 0, 0.02, List.of()), marks, List.of());
+                    1,
+                    "x",
+                    1,
+                    "00",
+                    new ImageFacts(210, 297, dpi, true, skew, 0, 0.02, List.of(), List.of()),
+                    marks,
+                    List.of());
             assertThat(BatchHeader.on(facts)).contains(header);
         }
     }

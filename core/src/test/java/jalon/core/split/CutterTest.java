@@ -89,7 +89,7 @@ class CutterTest {
                         List.of(new Mark(Mark.Kind.BARCODE, "CODE_128", "PM-4821-K", new Box(20, 80, 60, 10), "")),
                         "text"),
                 page(3, 1, 0.01, List.of(), "Dear Harbour Master copy"),
-                page(4, 2, 0.0001, List.of()),
+                page(4, 2, 0.000001, List.of()),
                 page(5, 3, 0.01, List.of(), "more"),
                 page(6, 4, 0.01, List.of(), "Our ref 4711"));
     }
@@ -104,6 +104,12 @@ class CutterTest {
             }
         }
         return new PageFacts(
-                no, "x.tif", filePage, "00", new ImageFacts(210, 297, 300, true, 0, 0, ink, List.of()), marks, words);
+                no,
+                "x.tif",
+                filePage,
+                "00",
+                new ImageFacts(210, 297, 300, true, 0, 0, ink, List.of(), List.of()),
+                marks,
+                words);
     }
 }

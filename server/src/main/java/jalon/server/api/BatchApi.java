@@ -15,6 +15,7 @@ import jalon.server.batch.Inserting;
 import jalon.server.batch.PageRenditions;
 import jalon.server.batch.PageZones;
 import jalon.server.batch.Receiving;
+import jalon.server.batch.Recipes;
 import jalon.server.batch.Stage;
 import jalon.server.filing.FilingDesk;
 import jalon.server.people.ActivityLog;
@@ -188,10 +189,14 @@ class BatchApi {
         return get(no, true, who);
     }
 
+    /** @param recipe repairs to look through, as in a stream's definition */
     @GetMapping("/{no}/pages/{page}/picture")
     ResponseEntity<Resource> picture(
-            @PathVariable String no, @PathVariable int page, @RequestParam(defaultValue = "900") int width) {
-        return picture(renditions.picture(facts(no, page), width));
+            @PathVariable String no,
+            @PathVariable int page,
+            @RequestParam(defaultValue = "900") int width,
+            @RequestParam(defaultValue = "[]") String recipe) {
+        return picture(renditions.picture(facts(no, page), width, Recipes.read(recipe)));
     }
 
     static ResponseEntity<Resource> picture(Path file) {

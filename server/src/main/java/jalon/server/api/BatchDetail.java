@@ -60,7 +60,9 @@ record BatchDetail(
             double dpi,
             List<Mark> marks,
             Integer sheet,
-            String side) {}
+            String side,
+            BatchView.ImageView image,
+            boolean needsEye) {}
 
     static BatchDetail of(
             Batch batch,
@@ -137,6 +139,8 @@ record BatchDetail(
                 i.dpi(),
                 facts.marks(),
                 sheet == null ? null : sheet.no(),
-                sheet == null ? null : sheet.side());
+                sheet == null ? null : sheet.side(),
+                view.image(),
+                view.needsEye());
     }
 }

@@ -66,6 +66,12 @@ interface BatchRows {
             + " order by stage = 'done', priority = 'URGENT' desc, priority = 'HIGH' desc, due_at, id limit 1000")
     List<Batch> board(Instant doneAfter);
 
+    /** Batches at work in which somebody asked for a page again; whether it has come is for the decisions to say. */
+    @Select("select " + COLUMNS + " from batch where filed_at is null and withdrawn_by is null and stage <> 'intake'"
+            + " and exists (select 1 from decision d where d.batch_id = batch.id and d.state = 'active'"
+            + " and d.body like '%askAgain%') order by id")
+    List<Batch> withRescans();
+
     @Select(
             "select b.id, count(p.id) as pages, count(distinct p.sheet) as sheets, coalesce(sum(p.facts is null and p.rejected is null), 0) as waiting"
                     + " from batch b left join page p on p.batch_id = b.id"

@@ -2,6 +2,7 @@ package jalon.server.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import jalon.core.image.Repair;
 import jalon.core.index.FieldValue;
 import jalon.core.read.PageFacts;
 import jalon.core.run.About;
@@ -11,6 +12,7 @@ import jalon.core.run.Decided;
 import jalon.core.run.Decision;
 import jalon.core.run.IndexMemory;
 import jalon.core.stream.Finder;
+import jalon.core.stream.PageRules;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.NotPossible;
 import jalon.server.people.ActivityLog;
@@ -212,17 +214,42 @@ public class Batches {
         return rows.decisions(batch.id()).stream().anyMatch(d -> d.state().equals(back ? "active" : "undone"));
     }
 
-    /** How people turned a page, or null when nobody did. */
-    public Integer turnOf(long batchId, int page) {
-        Integer rotation = null;
-        for (BatchRows.DecisionRow d : rows.decisions(batchId)) {
-            if (d.state().equals("active")
-                    && FactsCodec.decision(d.body()) instanceof Decision.Turn t
-                    && t.page() == page) {
-                rotation = Math.floorMod(t.rotation(), 360);
+    /** What people and the stream say of how pages are read. */
+    public static final class HowToRead {
+        private final Map<Integer, Integer> turns = new HashMap<>();
+        private final Map<Integer, List<Repair>> recipes = new HashMap<>();
+        private final PageRules rules;
+
+        private HowToRead(PageRules rules) {
+            this.rules = rules;
+        }
+
+        /** The clockwise turn that makes a page upright, or null to find out. */
+        Integer turn(int page) {
+            return turns.get(page);
+        }
+
+        List<Repair> readingRecipe(int page) {
+            return rules.repairFor().reading() ? recipes.getOrDefault(page, rules.repairs()) : List.of();
+        }
+    }
+
+    HowToRead howToRead(Batch batch) {
+        var how = new HowToRead(stream(batch).pages());
+        for (BatchRows.DecisionRow d : rows.decisions(batch.id())) {
+            if (!d.state().equals("active")) {
+                continue;
+            }
+            Decision decision = FactsCodec.decision(d.body());
+            if (decision instanceof Decision.Turn t) {
+                how.turns.put(t.page(), Math.floorMod(t.rotation(), 360));
+            } else if (decision instanceof Decision.RepairPage r && r.recipe() != null) {
+                how.recipes.put(r.page(), r.recipe());
+            } else if (decision instanceof Decision.RepairPage r) {
+                how.recipes.remove(r.page());
             }
         }
-        return rotation;
+        return how;
     }
 
     /** When all pages are read: to the first stage that needs a person, and if none does, to filing. */

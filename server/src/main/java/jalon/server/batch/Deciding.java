@@ -39,9 +39,7 @@ public class Deciding {
         for (Decision decision : decisions) {
             rows.decide(batch.id(), FactsCodec.write(decision), who, Batches.now());
             log.add(Batches.now(), who, batch.id(), name(decision), FactsCodec.write(decision));
-            if (decision instanceof Decision.Turn turn) {
-                turned(batch, turn.page());
-            }
+            readAgainAfter(batch, decision);
         }
         events.changed(batch.no());
     }
@@ -62,6 +60,14 @@ public class Deciding {
         if (decision instanceof Decision.NameType t
                 && batches.stream(batch).type(t.type()).isEmpty()) {
             throw NotPossible.input("This stream has no document type \"" + t.type() + "\".");
+        }
+        if (decision instanceof Decision.RepairPage r && r.recipe() != null) {
+            Recipes.check(r.recipe());
+        }
+        if (decision instanceof Decision.AskAgain a
+                && a.because() != null
+                && a.because().isBlank()) {
+            throw NotPossible.input("Say why the page is to be scanned again.");
         }
         if (decision instanceof Decision.Turn t && t.rotation() % 90 != 0) {
             throw NotPossible.input("A page can be turned by quarters only.");
@@ -87,15 +93,19 @@ public class Deciding {
         rows.mark(chosen.id(), back ? "undone" : "active");
         Decision decision = FactsCodec.decision(chosen.body());
         log.add(Batches.now(), who, batch.id(), back ? "undo" : "redo", chosen.body());
-        if (decision instanceof Decision.Turn turn) {
-            turned(batch, turn.page());
-        }
+        readAgainAfter(batch, decision);
         events.changed(batch.no());
     }
 
-    /** The page is read again the way it is turned now. */
-    private void turned(Batch batch, int page) {
-        rows.page(batch.id(), page).ifPresent(row -> work.readAgain(row.fileId(), row.filePage()));
+    /** A page that was turned or repaired is read again as it is now. */
+    private void readAgainAfter(Batch batch, Decision decision) {
+        boolean repairedForReading = decision instanceof Decision.RepairPage
+                && batches.stream(batch).pages().repairFor().reading();
+        if (decision instanceof Decision.Turn || repairedForReading) {
+            decision.named()
+                    .forEach(page ->
+                            rows.page(batch.id(), page).ifPresent(row -> work.readAgain(row.fileId(), row.filePage())));
+        }
     }
 
     /** Locks a batch that this person may change now. */

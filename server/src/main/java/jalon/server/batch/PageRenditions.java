@@ -1,6 +1,9 @@
 package jalon.server.batch;
 
+import jalon.core.image.Repair;
+import jalon.core.image.Repaired;
 import jalon.core.page.Pixels;
+import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.run.ReceivedFiles;
@@ -11,11 +14,14 @@ import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.UUID;
 import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
 
@@ -35,24 +41,51 @@ public class PageRenditions {
 
     /** @param width wanted at least, in pixels; the next size kept is given */
     public Path picture(PageFacts page, int width) {
-        return picture(page.no(), page.sha256(), page.filePage(), page.image().rotation(), width);
+        return picture(page, width, List.of());
+    }
+
+    /** @param recipe repairs to look at the page through */
+    public Path picture(PageFacts page, int width, List<Repair> recipe) {
+        return picture(
+                page.no(),
+                page.sha256(),
+                page.filePage(),
+                page.image().rotation(),
+                width,
+                new Look(recipe, page.image().skewDegrees()));
     }
 
     /** @param rotation the clockwise turn that makes the page upright */
     public Path picture(int no, String sha256, int filePage, int rotation, int width) {
+        return picture(no, sha256, filePage, rotation, width, new Look(List.of(), 0));
+    }
+
+    /** Repairs, and the lean they may have to take away. */
+    private record Look(List<Repair> recipe, double skew) {
+        String name() {
+            // Recipes are plain records: the same one has the same text, in any process.
+            return recipe.isEmpty()
+                    ? ""
+                    : "-" + UUID.nameUUIDFromBytes((recipe + " " + skew).getBytes(StandardCharsets.UTF_8));
+        }
+    }
+
+    private Path picture(int no, String sha256, int filePage, int rotation, int width, Look look) {
         Integer size = WIDTHS.ceiling(width);
         int chosen = size == null ? WIDTHS.last() : size;
         Path file = root.resolve(sha256.substring(0, 2))
-                .resolve(sha256 + "-" + filePage + "-" + rotation + "-" + chosen + ".jpg");
+                .resolve(sha256 + "-" + filePage + "-" + rotation + look.name() + "-" + chosen + ".jpg");
         if (!Files.exists(file)) {
-            make(no, store.path(sha256), filePage, rotation, chosen, file);
+            make(no, store.path(sha256), filePage, rotation, chosen, look, file);
         }
         return file;
     }
 
-    private static void make(int no, Path received, int filePage, int rotation, int width, Path file) {
+    private static void make(int no, Path received, int filePage, int rotation, int width, Look look, Path file) {
         try (var files = new ReceivedFiles(p -> received)) {
-            BufferedImage scan = files.scan(received, filePage - 1).image();
+            Scan page = files.scan(received, filePage - 1);
+            BufferedImage scan = Repaired.of(page.image(), page.dpi(), look.recipe(), look.skew())
+                    .image();
             int full = rotation % 180 == 0 ? scan.getWidth() : scan.getHeight();
             BufferedImage small = Pixels.turned(scaled(scan, Math.min(1, (double) width / full)), rotation);
             Files.createDirectories(file.getParent());

@@ -37,6 +37,7 @@ public class ReadWork {
         BatchRows.FileRow file = rows.file(fileId);
         Batch batch = batches.get(file.batchId());
         String language = batches.stream(batch).language();
+        Batches.HowToRead decided = batches.howToRead(batch);
         try (var files = new ReceivedFiles(p -> null);
                 TextReader reader = readers.borrow(language)) {
             for (BatchRows.PageRow page : pages) {
@@ -46,7 +47,8 @@ public class ReadWork {
                 var origin = new ReadPage.Origin(page.no(), file.name(), page.filePage(), file.sha256());
                 try {
                     var scan = files.scan(store.path(file.sha256()), page.filePage() - 1);
-                    PageFacts facts = ReadPage.read(scan, origin, reader, batches.turnOf(file.batchId(), page.no()));
+                    PageFacts facts = ReadPage.read(
+                            scan, origin, reader, decided.turn(page.no()), decided.readingRecipe(page.no()));
                     rows.read(page.id(), FactsCodec.write(facts));
                 } catch (UnreadableFile e) {
                     rows.rejected(page.id(), e.getMessage());

@@ -64,8 +64,9 @@ public class DeliverWork {
         StreamDefinition stream = batches.stream(batch);
         Destination destination = stream.destination(delivery.destination()).orElseThrow();
         Map<Integer, PageFacts> facts = batches.facts(batch);
-        BatchView.DocumentView view = batches.view(batch, true).documents().get(delivery.documentNo() - 1);
-        FiledDocument document = Filing.document(stream, batch.no(), view, facts, batch.filedAt());
+        BatchView view = batches.view(batch, true);
+        FiledDocument document =
+                Filing.document(stream, batch.no(), view, delivery.documentNo(), facts, batch.filedAt());
         Path root = destination.to() == Destination.To.ARCHIVE
                 ? archive.root()
                 : settings.filingFolder().resolve(destination.destination());

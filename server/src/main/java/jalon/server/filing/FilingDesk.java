@@ -142,6 +142,11 @@ public class FilingDesk {
             throw NotPossible.now("Pages of batch " + no + " are still being read; wait a moment.");
         }
         BatchView view = batches.view(batch, true);
+        List<BatchView.PageView> asked = view.askedAgain();
+        if (!asked.isEmpty()) {
+            throw NotPossible.now("Page " + asked.get(0).no() + " of batch " + no
+                    + " is to be scanned again; scan it in its place, or say that it need not be.");
+        }
         if (view.gaps().stream().anyMatch(BatchView.Gap::open)) {
             throw NotPossible.now("Batch " + no + " has an open gap; fill it or waive it with a reason.");
         }

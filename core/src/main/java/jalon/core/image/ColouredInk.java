@@ -1,0 +1,62 @@
+package jalon.core.image;
+
+import jalon.core.page.Box;
+import java.awt.image.BufferedImage;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Where a page has coloured ink, such as a stamp or a signature: cells of 4 mm in which several pixels are clearly
+ * coloured, joined where they touch. What is printed there in black can be read better without it ({@link ColourDrop}).
+ */
+public final class ColouredInk {
+    private static final double CELL_MM = 4;
+    private static final int COLOURED = 45;
+    private static final double LEAST_SHARE = 0.02;
+
+    /** A page with this many places is printed in colour. */
+    private static final int MOST = 40;
+
+    private ColouredInk() {}
+
+    /** @return boxes on the image as it is, in mm; none for bitonal and grey images */
+    public static List<Box> in(BufferedImage image, double dpi) {
+        if (image.getColorModel().getNumColorComponents() < 3
+                || image.getColorModel().getPixelSize() < 15) {
+            return List.of();
+        }
+        double cell = CELL_MM * dpi / 25.4;
+        int columns = (int) Math.ceil(image.getWidth() / cell);
+        int rows = (int) Math.ceil(image.getHeight() / cell);
+        int[] coloured = new int[columns * rows];
+        // About 100 dpi is enough: a stroke of 0.3 mm is a pixel wide.
+        int every = Math.max(1, (int) (dpi / 100));
+        int[] row = new int[image.getWidth()];
+        for (int y = 0; y < image.getHeight(); y += every) {
+            image.getRGB(0, y, row.length, 1, row, 0, row.length);
+            for (int x = 0; x < row.length; x += every) {
+                int r = (row[x] >> 16) & 0xFF;
+                int g = (row[x] >> 8) & 0xFF;
+                int b = row[x] & 0xFF;
+                if (Math.max(r, Math.max(g, b)) - Math.min(r, Math.min(g, b)) > COLOURED) {
+                    coloured[(int) (y / cell) * columns + (int) (x / cell)]++;
+                }
+            }
+        }
+        double least = LEAST_SHARE * cell * cell / (every * every);
+        boolean[] mask = new boolean[coloured.length];
+        for (int i = 0; i < mask.length; i++) {
+            mask[i] = coloured[i] > least;
+        }
+        Blobs blobs = new Blobs(mask, columns, rows);
+        List<Box> places = new ArrayList<>();
+        for (int b = 0; b < Math.min(MOST, blobs.count); b++) {
+            places.add(new Box(
+                    blobs.left[b] * CELL_MM,
+                    blobs.top[b] * CELL_MM,
+                    blobs.width(b) * CELL_MM,
+                    blobs.height(b) * CELL_MM));
+        }
+        return places;
+    }
+}

@@ -1,0 +1,71 @@
+package jalon.core.image;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
+
+/**
+ * One step of a recipe that makes a page better to read or to keep. A recipe is replayed on the received image each time;
+ * that image itself is never altered.
+ */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "do")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = Repair.Straighten.class, name = "straighten"),
+    @JsonSubTypes.Type(value = Repair.WhitenEdges.class, name = "whitenEdges"),
+    @JsonSubTypes.Type(value = Repair.FillHoles.class, name = "fillHoles"),
+    @JsonSubTypes.Type(value = Repair.CleanSpecks.class, name = "cleanSpecks"),
+    @JsonSubTypes.Type(value = Repair.EvenLight.class, name = "evenLight"),
+    @JsonSubTypes.Type(value = Repair.Levels.class, name = "levels"),
+    @JsonSubTypes.Type(value = Repair.Sharpen.class, name = "sharpen"),
+    @JsonSubTypes.Type(value = Repair.DropColour.class, name = "dropColour"),
+    @JsonSubTypes.Type(value = Repair.Bitonal.class, name = "bitonal")
+})
+public sealed interface Repair {
+
+    /** Turns the page by its measured lean. */
+    record Straighten() implements Repair {}
+
+    /** Paper where black scan edges and missing corners are; the page keeps its size. */
+    record WhitenEdges() implements Repair {}
+
+    record FillHoles() implements Repair {}
+
+    record CleanSpecks() implements Repair {}
+
+    /** As if the whole page had the light of its brightest part. */
+    record EvenLight() implements Repair {}
+
+    /** @param brightness and @param contrast -1 to 1; 0 leaves it as it is */
+    record Levels(double brightness, double contrast) implements Repair {}
+
+    record Sharpen() implements Repair {}
+
+    /** Takes one colour of ink away and leaves black; see {@link ColourDrop}. */
+    record DropColour(Colour colour) implements Repair {}
+
+    /** Black and white, with a threshold that follows the paper and the ink around, so that faint strokes stay. */
+    record Bitonal() implements Repair {}
+
+    /** Whether a step would do anything to a page with these figures; one that would not leaves the image untouched. */
+    static boolean isNeeded(Repair step, ImageFacts image) {
+        if (step instanceof Straighten) {
+            return Math.abs(image.skewDegrees()) >= 0.2;
+        }
+        if (step instanceof WhitenEdges) {
+            return image.figure(Measure.EDGE).orElse(0) > 0
+                    || image.figure(Measure.CORNER).orElse(0) > 0;
+        }
+        if (step instanceof FillHoles) {
+            return image.figure(Measure.HOLES).orElse(0) > 0;
+        }
+        if (step instanceof CleanSpecks) {
+            return image.figure(Measure.SPECKS).orElse(0) > 0;
+        }
+        return !(step instanceof EvenLight) || image.figure(Measure.UNEVEN).orElse(0) > 0.08;
+    }
+
+    /** The steps of a recipe that this page needs. */
+    static List<Repair> needed(List<Repair> recipe, ImageFacts image) {
+        return recipe.stream().filter(step -> isNeeded(step, image)).toList();
+    }
+}

@@ -1,0 +1,107 @@
+package jalon.core.image;
+
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+
+/** Repairs of brightness. Each gives a new picture: colour stays colour, all else becomes grey. */
+final class Tones {
+    private Tones() {}
+
+    private static BufferedImage bytes(BufferedImage image) {
+        boolean colour = image.getColorModel().getNumColorComponents() >= 3;
+        var out = new BufferedImage(
+                image.getWidth(),
+                image.getHeight(),
+                colour ? BufferedImage.TYPE_3BYTE_BGR : BufferedImage.TYPE_BYTE_GRAY);
+        if (colour) {
+            var g = out.createGraphics();
+            g.drawImage(image, 0, 0, null);
+            g.dispose();
+        } else {
+            byte[] grey = GrayPlane.of(image).pixels();
+            System.arraycopy(grey, 0, data(out), 0, grey.length);
+        }
+        return out;
+    }
+
+    private static byte[] data(BufferedImage image) {
+        return ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+    }
+
+    /** @param brightness and @param contrast -1 to 1, about the middle grey */
+    static BufferedImage levels(BufferedImage image, double brightness, double contrast) {
+        BufferedImage out = bytes(image);
+        byte[] px = data(out);
+        double slope = Math.tan((Math.min(0.98, Math.max(-0.98, contrast)) + 1) * Math.PI / 4);
+        byte[] to = new byte[256];
+        for (int v = 0; v < 256; v++) {
+            double wanted = (v - 128) * slope + 128 + 255 * brightness;
+            to[v] = (byte) Math.max(0, Math.min(255, Math.round(wanted)));
+        }
+        for (int i = 0; i < px.length; i++) {
+            px[i] = to[px[i] & 0xFF];
+        }
+        return out;
+    }
+
+    /** An unsharp mask over half a millimetre: what a stroke differs from its surroundings is added once more. */
+    static BufferedImage sharpened(BufferedImage image, double dpi) {
+        BufferedImage out = bytes(image);
+        byte[] px = data(out);
+        byte[] from = px.clone();
+        int channels = px.length / (image.getWidth() * image.getHeight());
+        int reach = Math.max(1, (int) Math.round(0.25 * dpi / 25.4));
+        int w = image.getWidth();
+        int h = image.getHeight();
+        for (int c = 0; c < channels; c++) {
+            long[] sums = new long[(w + 1) * (h + 1)];
+            for (int y = 0; y < h; y++) {
+                long row = 0;
+                for (int x = 0; x < w; x++) {
+                    row += from[(y * w + x) * channels + c] & 0xFF;
+                    sums[(y + 1) * (w + 1) + x + 1] = sums[y * (w + 1) + x + 1] + row;
+                }
+            }
+            for (int y = 0; y < h; y++) {
+                int top = Math.max(0, y - reach);
+                int bottom = Math.min(h, y + reach + 1);
+                for (int x = 0; x < w; x++) {
+                    int left = Math.max(0, x - reach);
+                    int right = Math.min(w, x + reach + 1);
+                    double mean = (double) (sums[bottom * (w + 1) + right]
+                                    - sums[top * (w + 1) + right]
+                                    - sums[bottom * (w + 1) + left]
+                                    + sums[top * (w + 1) + left])
+                            / ((bottom - top) * (right - left));
+                    int i = (y * w + x) * channels + c;
+                    int v = from[i] & 0xFF;
+                    px[i] = (byte) Math.max(0, Math.min(255, Math.round(v + 1.2 * (v - mean))));
+                }
+            }
+        }
+        return out;
+    }
+
+    /** Each pixel made brighter by as much as its paper is darker than the page's brightest. */
+    static BufferedImage evened(BufferedImage image, InkMap map) {
+        BufferedImage out = bytes(image);
+        byte[] px = data(out);
+        int w = image.getWidth();
+        int channels = px.length / (w * image.getHeight());
+        double scale = (double) w / map.width;
+        double brightest = 0;
+        for (int c : map.cells) {
+            brightest = Math.max(brightest, c);
+        }
+        for (int y = 0; y < image.getHeight(); y++) {
+            for (int x = 0; x < w; x++) {
+                double gain = brightest / Math.max(1, map.smoothPaperAt(x / scale, y / scale));
+                for (int c = 0; c < channels; c++) {
+                    int i = (y * w + x) * channels + c;
+                    px[i] = (byte) Math.min(255, Math.round((px[i] & 0xFF) * gain));
+                }
+            }
+        }
+        return out;
+    }
+}

@@ -1,0 +1,79 @@
+package jalon.server.batch;
+
+import jalon.core.page.Word;
+import jalon.core.read.PageFacts;
+import jalon.core.run.BatchView;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** Pages that are to be scanned again, of all batches: where the sheet lies, and how to know it. */
+@Service
+public class Rescans {
+    private static final int WORDS_SHOWN = 14;
+
+    private final BatchRows rows;
+    private final Batches batches;
+
+    Rescans(BatchRows rows, Batches batches) {
+        this.rows = rows;
+        this.batches = batches;
+    }
+
+    /**
+     * @param sheet and @param side of a page scanned here, or null
+     * @param words the first ones on it, from the top
+     */
+    public record Wanted(
+            String batch,
+            String stream,
+            String source,
+            int page,
+            int rotation,
+            Integer sheet,
+            String side,
+            String file,
+            int filePage,
+            String words,
+            String because,
+            String by) {}
+
+    public List<Wanted> all() {
+        List<Wanted> all = new ArrayList<>();
+        for (Batch batch : rows.withRescans()) {
+            Map<Integer, Receiving.Sheet> sheets = batches.sheets(batch);
+            Map<Integer, PageFacts> facts = batches.facts(batch);
+            for (BatchView.PageView page : batches.view(batch, false).askedAgain()) {
+                PageFacts seen = facts.get(page.no());
+                Receiving.Sheet sheet = sheets.get(page.no());
+                all.add(new Wanted(
+                        batch.no(),
+                        batches.stream(batch).title(),
+                        batch.source(),
+                        page.no(),
+                        seen.image().rotation(),
+                        sheet == null ? null : sheet.no(),
+                        sheet == null ? null : sheet.side(),
+                        seen.file(),
+                        seen.filePage(),
+                        topWords(seen),
+                        page.image().askedBecause(),
+                        page.image().askedBy()));
+            }
+        }
+        return all;
+    }
+
+    private static String topWords(PageFacts page) {
+        return String.join(
+                " ",
+                page.words().stream()
+                        .filter(w -> w.certainty() > 0.5)
+                        .sorted(Comparator.comparingInt(Word::line))
+                        .limit(WORDS_SHOWN)
+                        .map(Word::text)
+                        .toList());
+    }
+}
