@@ -47,6 +47,7 @@ window.addEventListener('keydown', (e) => {
         <RouterLink :to="{ name: 'board' }">{{ t('nav.board') }}</RouterLink>
         <RouterLink v-if="session.me.role === 'supervisor'" :to="{ name: 'day' }">{{ t('nav.day') }}</RouterLink>
         <RouterLink :to="{ name: 'intake' }">{{ t('nav.intake') }}</RouterLink>
+        <RouterLink :to="{ name: 'rescans' }">{{ t('nav.rescans') }}</RouterLink>
       </template>
       <RouterLink :to="{ name: 'archive' }">{{ t('nav.archive') }}</RouterLink>
       <RouterLink v-if="!reader" :to="{ name: 'streams' }">{{ t('nav.streams') }}</RouterLink>

@@ -12,6 +12,7 @@ export const router = createRouter({
     { path: '/desk/batches/:no/pages', name: 'pages', component: () => import('./views/PageDesk.vue'), props: true },
     { path: '/desk/batches/:no/index', name: 'index', component: () => import('./views/IndexDesk.vue'), props: true },
     { path: '/desk/batches/:no/filing', name: 'filing', component: () => import('./views/FilingDesk.vue'), props: true },
+    { path: '/desk/rescans', name: 'rescans', component: () => import('./views/Rescans.vue') },
     { path: '/desk/archive', name: 'archive', component: () => import('./views/ArchiveSearch.vue') },
     { path: '/desk/archive/:id', name: 'document', component: () => import('./views/ArchiveDocument.vue'), props: true },
     { path: '/desk/streams', name: 'streams', component: () => import('./views/Streams.vue') },

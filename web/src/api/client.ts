@@ -6,6 +6,15 @@ import type { components, paths } from './schema'
 export type Schema = components['schemas']
 export type Box = number[]
 
+/** One step of a recipe; written out for the same reason as Decision. */
+export type Repair =
+  | { do: 'straighten' | 'whitenEdges' | 'fillHoles' | 'cleanSpecks' | 'evenLight' | 'sharpen' | 'bitonal'; colour?: undefined; brightness?: undefined; contrast?: undefined }
+  | { do: 'dropColour'; colour: 'red' | 'green' | 'blue' | 'any'; brightness?: undefined; contrast?: undefined }
+  | { do: 'levels'; brightness: number; contrast: number; colour?: undefined }
+
+/** The recipe in force for a page. */
+export const repairsOf = (page: { image: { repairs: unknown } } | undefined) => (page?.image.repairs ?? []) as Repair[]
+
 /** What a person decides; the server's Decision, written out, since OpenAPI does not carry its kinds. */
 export type Decision =
   | { act: 'plantStake' | 'liftStake' | 'confirmStake'; page: number }
@@ -14,6 +23,9 @@ export type Decision =
   | { act: 'turn'; page: number; rotation: number }
   | { act: 'openGap'; page: number; note: string }
   | { act: 'closeGap'; page: number; waivedBecause: string | null }
+  | { act: 'acceptImage'; pages: number[] }
+  | { act: 'askAgain'; page: number; because: string | null }
+  | { act: 'repairPage'; page: number; recipe: Repair[] | null }
   | { act: 'acceptCounts'; because: string }
   | { act: 'nameType'; page: number; type: string }
   | { act: 'settle'; page: number; field: string; value: string | null; valuePage: number; box: Box | null }
@@ -46,5 +58,5 @@ export function tell(problem: unknown) {
   ElMessage({ message: detail ?? i18n.global.t('app.noServer'), type: 'error', duration: 7000, showClose: true })
 }
 
-export const pictureOf = (no: string, page: { no: number; rotation: number }, width: number) =>
-  `/api/batches/${no}/pages/${page.no}/picture?width=${width}&turn=${page.rotation}`
+export const pictureOf = (no: string, page: { no: number; rotation: number }, width: number, recipe: Repair[] = []) =>
+  `/api/batches/${no}/pages/${page.no}/picture?width=${width}&turn=${page.rotation}` + (recipe.length ? `&recipe=${encodeURIComponent(JSON.stringify(recipe))}` : '')

@@ -6,7 +6,7 @@ import { useI18n } from 'vue-i18n'
 import { pictureOf, type Schema } from '../api/client'
 
 /** Pages standing on the ground line in reading order, wrapping like text, with a stake where a document begins. */
-const props = defineProps<{ batch: Schema['BatchDetail']; current: number; chosen: number[]; size: number; locked: boolean }>()
+const props = defineProps<{ batch: Schema['BatchDetail']; pages: Schema['DeskPage'][]; current: number; chosen: number[]; size: number; locked: boolean }>()
 const emit = defineEmits<{ select: [no: number, extend: boolean]; drop: [dragged: number, before: number] }>()
 const { t } = useI18n()
 
@@ -18,7 +18,7 @@ const columns = computed(() => Math.max(1, Math.floor((width.value - 20) / cell.
 const rowHeight = computed(() => Math.round(thumb.value * 1.414) + 50)
 const rows = computed(() => {
   const all: Schema['DeskPage'][][] = []
-  for (let i = 0; i < props.batch.pages.length; i += columns.value) all.push(props.batch.pages.slice(i, i + columns.value))
+  for (let i = 0; i < props.pages.length; i += columns.value) all.push(props.pages.slice(i, i + columns.value))
   return all
 })
 const virtual = useVirtualizer(
@@ -34,6 +34,16 @@ const label = (p: Schema['DeskPage']) => {
 }
 const short = (p: Schema['DeskPage']) => (p.role === 'separator' ? t('pageDesk.separator').split(' ')[0] : p.role === 'blank' ? 'blank' : p.role === 'setAside' ? t('pageDesk.aside').toLowerCase() : '')
 
+/** One mark for the state of a page's image: a shape and a word. */
+function badge(p: Schema['DeskPage']) {
+  if (p.role !== 'content') return null
+  const [f, ...more] = p.image.findings
+  if (p.image.askedBecause) return { mark: '↻', word: t('image.again'), eye: true }
+  if (p.needsEye && f) return { mark: '▲', word: t(`image.short.${f.kind}`) + (more.length ? ` +${more.length}` : ''), eye: true }
+  if (p.image.repairedBy) return { mark: '✓', word: t('image.repaired'), eye: false }
+  if (f && p.image.acceptedBy) return { mark: '✓', word: t('image.kept'), eye: false }
+  return null
+}
 /** Pages after which something is still to come. */
 const gaps = computed(() => new Set(props.batch.gaps.filter((g) => g.open).map((g) => g.page)))
 const dragged = ref(0)
@@ -43,7 +53,7 @@ function dropOn(no: number) {
   dragged.value = over.value = 0
 }
 function show(no: number) {
-  const i = props.batch.pages.findIndex((p) => p.no === no)
+  const i = props.pages.findIndex((p) => p.no === no)
   if (i >= 0) virtual.value.scrollToIndex(Math.floor(i / columns.value))
 }
 defineExpose({ columns, show })
@@ -60,6 +70,7 @@ defineExpose({ columns, show })
           <div v-if="first.get(p.no)" class="stake" :class="{ broken: first.get(p.no)!.stake.doubtful }" :style="{ height: thumb * 1.414 + 7 + 'px' }" />
           <div class="sheet" :style="{ width: thumb + 'px', height: thumb * 1.414 + 'px' }">
             <img :src="pictureOf(batch.no, p, 200)" loading="lazy" draggable="false" alt="" />
+            <span v-if="badge(p)" class="badge" :class="{ eye: badge(p)!.eye }">{{ badge(p)!.mark }} {{ badge(p)!.word }}</span>
           </div>
           <div v-if="gaps.has(p.no)" class="gap" :style="{ height: thumb * 1.414 + 'px' }"><span>{{ t('gap.mark') }}</span></div>
           <div class="foot">
@@ -83,6 +94,9 @@ defineExpose({ columns, show })
 .stake.broken { background: repeating-linear-gradient(var(--stake) 0 9px, transparent 9px 14px, #fff 14px 23px, transparent 23px 28px); outline-style: dashed; outline-width: 1px; }
 .gap { position: absolute; right: -3px; top: 0; width: 15px; border: 1.5px dashed var(--doubt); background: var(--doubt-pale); color: var(--doubt); font-size: 12px; display: grid; place-items: center; z-index: 1; }
 .gap span { writing-mode: vertical-rl; }
+
+.badge { position: absolute; left: 0; bottom: 0; max-width: 100%; padding: 1px 5px; font-size: 12px; line-height: 1.3; background: #fff; border-top: 1px solid #a9b3bb; border-right: 1px solid #a9b3bb; color: var(--ink-soft); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.badge.eye { background: var(--doubt-pale); color: var(--doubt); font-weight: 650; border-color: var(--doubt); }
 .foot { display: flex; gap: 6px; font-size: 12.5px; line-height: 1.25; margin: 3px 0 0 -15px; padding: 4px 4px 0 15px; height: 40px; overflow: hidden; border-top: 2px solid #8895a0; }
 .foot .mono { color: var(--ink-soft); }
 .tag { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; min-width: 0; }

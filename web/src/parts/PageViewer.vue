@@ -5,7 +5,7 @@ import type { Box } from '../api/client'
 
 export interface Shape {
   box: Box
-  kind: 'mark' | 'field' | 'hit' | 'stake' | 'other'
+  kind: 'mark' | 'field' | 'hit' | 'stake' | 'finding' | 'other'
   label?: string
 }
 
@@ -21,6 +21,9 @@ const props = defineProps<{
   focus?: Box | null
   dim?: boolean
   drag?: boolean
+  /** The same page with more pixels, for the magnifier. */
+  fine?: string
+  lens?: boolean
 }>()
 const emit = defineEmits<{ word: [index: number]; box: [box: Box] }>()
 
@@ -49,6 +52,18 @@ function zoom(factor: number) {
 function fit(to: 'whole' | 'width') {
   mode.value = to
 }
+/** As large as the paper is, at 96 pixels to the inch. */
+function real() {
+  zoom(96 / 25.4 / scale.value)
+}
+/** A box as large as it fits. */
+function zoomTo(box: Box) {
+  const f = frame.value
+  if (!f) return
+  free.value = Math.min(16, (f.clientWidth - 24) / box[2], (f.clientHeight - 24) / box[3])
+  mode.value = 'free'
+  void nextTick(() => f.scrollTo((box[0] + box[2] / 2) * scale.value - f.clientWidth / 2, (box[1] + box[3] / 2) * scale.value - f.clientHeight / 2))
+}
 /** Comes to a box: its line readable, what is around it still there. */
 function goTo(box: Box) {
   const f = frame.value
@@ -63,7 +78,7 @@ function goTo(box: Box) {
 watch(() => [props.focus?.join(), props.src, width.value] as const, () => {
   if (props.focus) goTo(props.focus)
 }, { immediate: true, flush: 'post' })
-defineExpose({ zoom, fit, goTo })
+defineExpose({ zoom, fit, real, goTo })
 
 const start = ref<{ x: number; y: number } | null>(null)
 const dragged = ref<Box | null>(null)
@@ -72,10 +87,18 @@ function at(e: PointerEvent) {
   return { x: (e.clientX - r.left) / scale.value, y: (e.clientY - r.top) / scale.value }
 }
 function down(e: PointerEvent) {
-  if (!props.drag || e.button !== 0) return
+  if (e.button !== 0) return
   start.value = at(e)
 }
+const spot = ref<{ x: number; y: number } | null>(null)
+/** How much larger the magnifier shows than 100 %: a millimetre is this many pixels. */
+const LENS = 14
+const lensStyle = computed(() => spot.value && {
+  left: `${spot.value.x * scale.value - 150}px`, top: `${spot.value.y * scale.value - 110}px`, backgroundImage: `url("${props.fine ?? props.src}")`,
+  backgroundSize: `${props.widthMm * LENS}px ${props.heightMm * LENS}px`, backgroundPosition: `${150 - spot.value.x * LENS}px ${110 - spot.value.y * LENS}px`,
+})
 function move(e: PointerEvent) {
+  spot.value = props.lens ? at(e) : null
   if (!start.value) return
   const p = at(e)
   const s = start.value
@@ -89,7 +112,8 @@ function up(e: PointerEvent) {
   dragged.value = null
   if (!from) return
   if (box && box[2] > 1.5 && box[3] > 1.5) {
-    emit('box', box)
+    if (props.drag) emit('box', box)
+    else zoomTo(box)
     return
   }
   const p = at(e)
@@ -107,7 +131,7 @@ function wheel(e: WheelEvent) {
   <div ref="frame" class="frame" @wheel="wheel">
     <div class="page" :style="{ width: widthMm * scale + 'px', height: heightMm * scale + 'px' }">
       <img :src="src" :alt="alt" draggable="false" />
-      <svg :viewBox="`0 0 ${widthMm} ${heightMm}`" :class="{ drag }" @pointerdown="down" @pointermove="move" @pointerup="up" @pointerleave="start = null; dragged = null">
+      <svg :viewBox="`0 0 ${widthMm} ${heightMm}`" :class="{ drag }" @pointerdown="down" @pointermove="move" @pointerup="up" @pointerleave="start = null; dragged = null; spot = null">
         <path v-if="dim && focus" class="dim" fill-rule="evenodd" :d="`M0 0H${widthMm}V${heightMm}H0Z M${focus[0] - 2} ${focus[1] - 2}h${focus[2] + 4}v${focus[3] + 4}h${-focus[2] - 4}Z`" />
         <g v-for="(s, i) in shapes ?? []" :key="i" :class="['shape', s.kind]">
           <rect :x="s.box[0]" :y="s.box[1]" :width="s.box[2]" :height="s.box[3]" />
@@ -118,6 +142,7 @@ function wheel(e: WheelEvent) {
         </template>
         <rect v-if="dragged" class="dragged" :x="dragged[0]" :y="dragged[1]" :width="dragged[2]" :height="dragged[3]" />
       </svg>
+      <div v-if="lens && lensStyle" class="lens" :style="lensStyle" />
     </div>
   </div>
 </template>
@@ -132,6 +157,9 @@ svg.drag { cursor: crosshair; }
 .shape rect { fill: none; stroke-width: 0.5; vector-effect: non-scaling-stroke; pointer-events: none; }
 .shape rect { stroke-width: 2px; }
 .shape.mark rect { stroke: var(--petrol); stroke-dasharray: 6 3; }
+/* The magnifier must not take the pointer from the page under it. */
+.lens { position: absolute; width: 300px; height: 220px; border: 2px solid var(--ink); background-color: #fff; background-repeat: no-repeat; pointer-events: none; box-shadow: 0 2px 10px rgb(29 39 51 / 50%); z-index: 3; }
+.shape.finding rect { stroke: var(--doubt); stroke-dasharray: 3 3; fill: rgb(250 204 60 / 18%); }
 .shape.stake rect { stroke: var(--stake); }
 .shape.field rect { stroke: var(--petrol); }
 .shape.hit rect { fill: rgb(250 204 60 / 40%); stroke: #8a6a00; stroke-width: 1px; }

@@ -1,18 +1,21 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
-import { api, pictureOf, tell, type Schema } from '../api/client'
+import { useRoute, useRouter } from 'vue-router'
+import { api, pictureOf, repairsOf, tell, type Box, type Repair, type Schema } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { useKeys } from '../composables/useKeys'
 import BatchLine from '../parts/BatchLine.vue'
 import BringPages from '../parts/BringPages.vue'
+import ImageFindings from '../parts/ImageFindings.vue'
 import PageStrip from '../parts/PageStrip.vue'
+import RepairBar from '../parts/RepairBar.vue'
 import PageViewer, { type Shape } from '../parts/PageViewer.vue'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
 const router = useRouter()
+const route = useRoute()
 const { batch, loading, pages, documents, load, decide, undo, redo, moveTo } = useBatch(props.no, false)
 
 const current = ref(0)
@@ -34,8 +37,8 @@ const chosen = computed(() => {
 })
 watch(pages, (all) => {
   if (!all.length || all.some((p) => p.no === current.value)) return
-  const doubtful = documents.value.find((d) => d.stake.doubtful || d.type.doubtful)
-  select(doubtful?.pages[0] ?? all[0].no)
+  const asked = Number(route.query.page)
+  select(all.some((p) => p.no === asked) ? asked : (doubts.value[0] ?? all[0].no))
 }, { immediate: true })
 
 function select(no: number, extend = false) {
@@ -48,7 +51,19 @@ function step(by: number, extend: boolean) {
   const to = pages.value[Math.max(0, Math.min(pages.value.length - 1, index.value + by))]
   if (to) select(to.no, extend)
 }
-const doubts = computed(() => documents.value.filter((d) => d.stake.doubtful || d.type.doubtful).map((d) => d.pages[0]))
+/** Pages to look at, in reading order: doubtful cuts and types, and images beyond a limit. */
+const doubts = computed(() => {
+  const cuts = new Set(documents.value.filter((d) => d.stake.doubtful || d.type.doubtful).map((d) => d.pages[0]))
+  return pages.value.filter((p) => p.needsEye || cuts.has(p.no)).map((p) => p.no)
+})
+const eyes = computed(() => pages.value.filter((p) => p.needsEye))
+const onlyEyes = ref(false)
+const strips = computed(() => (onlyEyes.value ? pages.value.filter((p) => p.needsEye || p.no === current.value) : pages.value))
+function nextAside() {
+  const aside = pages.value.filter((p) => p.role !== 'content')
+  const after = aside.find((p) => pages.value.indexOf(p) > index.value) ?? aside[0]
+  if (after) select(after.no)
+}
 function nextDoubt() {
   const order = new Map(pages.value.map((p, i) => [p.no, i]))
   const after = doubts.value.find((n) => (order.get(n) ?? 0) > index.value) ?? doubts.value[0]
@@ -66,12 +81,12 @@ const gap = computed(() => batch.value?.gaps.find((g) => g.page === current.valu
 const openGaps = computed(() => batch.value?.gaps.filter((g) => g.open) ?? [])
 const countsDiffer = computed(() => !!batch.value?.counts.differ)
 /** A reason is being typed: what is missing, why it will not come, or why the counts are right. */
-const asking = ref<{ what: 'gap' | 'waive' | 'counts'; page: number } | null>(null)
+const asking = ref<{ what: 'gap' | 'waive' | 'counts' | 'again'; page: number } | null>(null)
 const reasonTyped = ref('')
-function ask(what: 'gap' | 'waive' | 'counts', at: number) {
+function ask(what: 'gap' | 'waive' | 'counts' | 'again', at: number) {
   if (locked.value || (what === 'gap' && gap.value?.open)) return
   asking.value = { what, page: at }
-  reasonTyped.value = ''
+  reasonTyped.value = what === 'again' ? (page.value?.image.findings.map((f) => t(`image.short.${f.kind}`)).join(', ') ?? '') : ''
   void nextTick(() => window.document.querySelector<HTMLInputElement>('.asking input')?.focus())
 }
 function answer() {
@@ -81,6 +96,7 @@ function answer() {
   asking.value = null
   if (a.what === 'gap') void decide({ act: 'openGap', page: a.page, note: text })
   else if (a.what === 'waive') void decide({ act: 'closeGap', page: a.page, waivedBecause: text })
+  else if (a.what === 'again') void decide({ act: 'askAgain', page: a.page, because: text }).then(nextDoubt)
   else void decide({ act: 'acceptCounts', because: text })
 }
 async function takeIt() {
@@ -98,6 +114,45 @@ function brought() {
   if (bringing.value?.place === 'replaces' && page.value?.role === 'setAside') step(1, false)
   bringing.value = null
 }
+/** The image check: keep it as it is, repair it, see it before and after. */
+const figuresOpen = ref(false)
+const region = ref<Box | null>(null)
+const repairing = ref(false)
+const preview = ref<Repair[] | null>(null)
+const before = ref(false)
+const lens = ref(false)
+const viewer = ref<InstanceType<typeof PageViewer>>()
+const recipe = computed(() => preview.value ?? repairsOf(page.value))
+const shownRecipe = computed(() => (before.value ? [] : recipe.value))
+watch(current, () => {
+  repairing.value = false
+  preview.value = region.value = null
+})
+function accept() {
+  if (locked.value || !page.value?.image.findings.length) return
+  void decide({ act: 'acceptImage', pages: chosen.value.filter((n) => pages.value.find((p) => p.no === n)?.needsEye) }).then(nextDoubt)
+}
+function repair() {
+  if (locked.value || page.value?.role !== 'content') return
+  repairing.value = !repairing.value
+  preview.value = null
+}
+function repairSo(steps: Repair[] | null) {
+  repairing.value = false
+  void decide({ act: 'repairPage', page: current.value, recipe: steps }).then(() => (preview.value = null))
+}
+function release(e: KeyboardEvent) {
+  if (e.key.toLowerCase() === 'b') before.value = false
+}
+onMounted(() => window.addEventListener('keyup', release))
+onBeforeUnmount(() => window.removeEventListener('keyup', release))
+/** Neighbours are fetched ahead, so that a page change shows at once. */
+watch([index, pages], () => {
+  for (const by of [1, 2, -1]) {
+    const near = pages.value[index.value + by]
+    if (near) new Image().src = pictureOf(props.no, near, 900, repairsOf(near))
+  }
+})
 function toggleStake() {
   if (locked.value || !page.value || page.value.role !== 'content') return
   void decide({ act: isFirst.value ? 'liftStake' : 'plantStake', page: current.value })
@@ -146,10 +201,15 @@ async function on() {
 const shapes = computed<Shape[]>(() => {
   const p = page.value
   if (!p) return []
+  if (shownRecipe.value.some((r) => r.do === 'straighten')) return []
   const all: Shape[] = p.marks.map((m) => ({ box: m.box, kind: 'mark', label: m.value }))
   for (const e of document.value?.stake.evidence ?? []) {
     if (e.page === p.no && e.box && e.rule === 'words') all.push({ box: e.box, kind: 'stake' })
   }
+  for (const f of p.image.findings) {
+    if (f.where) all.push({ box: f.where, kind: 'finding', label: t(`image.short.${f.kind}`) })
+  }
+  if (region.value) all.push({ box: region.value, kind: 'finding' })
   return all
 })
 const reason = (d: Schema['DocumentView']) => (d.stake.by ? t('pageDesk.byHand', { by: d.stake.by }) : d.stake.evidence[0]?.text)
@@ -176,6 +236,19 @@ useKeys([
   { key: 'G', on: ['g', 'G'], label: t('gap.open'), run: () => ask('gap', current.value) },
   { key: 'F', on: ['f', 'F'], label: t('pageDesk.insert'), run: () => bring(gap.value?.open ? 'gap' : 'after') },
   { key: 'S', on: ['s', 'S'], label: t('pageDesk.replace'), run: () => bring('replaces') },
+  { key: 'K', on: ['k', 'K'], label: t('image.accept'), run: accept },
+  { key: 'P', on: ['p', 'P'], label: t('image.repair'), run: repair },
+  { key: 'O', on: ['o', 'O'], label: t('image.ask'), run: () => page.value?.role === 'content' && ask('again', current.value) },
+  { key: 'B', on: ['b', 'B'], label: t('pageDesk.before'), run: () => (before.value = true) },
+  { key: 'I', on: ['i', 'I'], label: t('image.figures'), run: () => (figuresOpen.value = !figuresOpen.value) },
+  { key: 'E', on: ['e', 'E'], label: t('image.eye'), run: () => (onlyEyes.value = !onlyEyes.value) },
+  { key: 'J', on: ['j', 'J'], label: t('pageDesk.nextAside'), run: nextAside },
+  { key: 'M', on: ['m', 'M'], label: t('pageDesk.lens'), run: () => (lens.value = !lens.value) },
+  { key: '+', on: ['+', '='], label: t('indexDesk.zoomIn'), run: () => viewer.value?.zoom(1.25) },
+  { key: '-', on: ['-'], label: t('indexDesk.zoomOut'), run: () => viewer.value?.zoom(0.8) },
+  { key: 'H', on: ['h', 'H'], label: t('indexDesk.whole'), run: () => viewer.value?.fit('whole') },
+  { key: 'W', on: ['w', 'W'], label: t('indexDesk.width'), run: () => viewer.value?.fit('width') },
+  { key: 'D', on: ['d', 'D'], label: t('pageDesk.real'), run: () => viewer.value?.real() },
   { key: 'N', on: ['n', 'N'], label: t('pageDesk.next'), run: nextDoubt },
   { key: '[', on: ['['], label: t('pageDesk.prevDoc'), run: () => stepDocument(-1) },
   { key: ']', on: [']'], label: t('pageDesk.nextDoc'), run: () => stepDocument(1) },
@@ -201,11 +274,12 @@ useKeys([
       <span v-if="batch.filed" class="soft">{{ t('pageDesk.filed') }}</span>
       <span class="stretch" />
       <button v-for="(s, i) in ['small', 'medium', 'large']" :key="s" class="act" :aria-pressed="size === i" :title="t(`pageDesk.${s}`)" :aria-label="t(`pageDesk.${s}`)" @click="size = i"><i class="size" :style="{ width: 6 + i * 3 + 'px', height: 9 + i * 4 + 'px' }" /></button>
+      <button class="act" :aria-pressed="onlyEyes" @click="onlyEyes = !onlyEyes">{{ t('image.eye') }} <b>{{ eyes.length }}</b><kbd>E</kbd></button>
       <button class="act" :disabled="!doubts.length" @click="nextDoubt">{{ t('pageDesk.next') }}<kbd>N</kbd></button>
       <button class="act main" @click="on">{{ t('pageDesk.on') }}<kbd>Enter</kbd></button>
     </div>
     <form v-if="asking" class="notes asking row" @submit.prevent="answer" @keydown.esc="asking = null">
-      <label for="reason-typed">{{ asking.what === 'gap' ? t('gap.what') : asking.what === 'waive' ? t('gap.why') : t('counts.why') }}</label>
+      <label for="reason-typed">{{ asking.what === 'gap' ? t('gap.what') : asking.what === 'waive' ? t('gap.why') : asking.what === 'again' ? t('image.askWhy') : t('counts.why') }}</label>
       <input id="reason-typed" v-model="reasonTyped" maxlength="400" required /><button class="act main">{{ t('gap.say') }}<kbd>Enter</kbd></button><button class="act" type="button" @click="asking = null">{{ t('app.close') }}</button>
     </form>
     <div v-if="batch && (countsDiffer || openGaps.length || !batch.free)" class="notes">
@@ -220,9 +294,11 @@ useKeys([
       <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); bring('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</button></p>
     </div>
     <BringPages v-if="bringing" :key="`${bringing.place} ${bringing.page}`" v-bind="bringing" :no="no" @changed="load" @close="brought" />
+    <RepairBar v-if="repairing && page" :key="current" :now="repairsOf(page)" :by-hand="!!page.image.repairedBy" @preview="preview = $event" @save="repairSo" @streams="repairSo(null)" @close="repairing = false; preview = null" />
     <div v-if="batch" class="halves">
       <div class="left" :style="{ width: split + '%' }">
-        <PageStrip ref="strip" :batch="batch" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />
+        <PageStrip ref="strip" :batch="batch" :pages="strips" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />
+        <p v-if="onlyEyes && !eyes.length" class="soft note">{{ t('image.noneNeed') }}</p>
         <p v-if="!pages.length" class="soft note">{{ t('pageDesk.empty') }}</p>
         <ul v-if="batch.rejected.length" class="rejected">
           <li v-for="(r, i) in batch.rejected" :key="i"><b>{{ t('pageDesk.rejected') }}:</b> {{ r.file }}: {{ r.reason }}</li>
@@ -230,7 +306,7 @@ useKeys([
       </div>
       <div class="grip" @pointerdown.prevent="dragging = true" />
       <div v-if="page" class="right">
-        <PageViewer :src="pictureOf(no, page, 900)" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" />
+        <PageViewer ref="viewer" :src="pictureOf(no, page, 900, shownRecipe)" :fine="pictureOf(no, page, 1700, shownRecipe)" :lens="lens" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" />
         <div class="facts">
           <div v-if="naming && document" class="naming">
             <button v-for="(x, i) in batch.types" :key="x.type" class="act" @click="name(x.type)">{{ x.title }}<kbd v-if="i < 9">{{ i + 1 }}</kbd></button>
@@ -247,6 +323,7 @@ useKeys([
           </template>
           <div v-else-if="document">{{ t('pageDesk.of', { i: document.pages.indexOf(page.no) + 1, n: document.pages.length, no: document.no }) }}</div>
           <div v-else>{{ page.role === 'separator' ? t('pageDesk.separator') : page.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: page.by ?? '' }) }}</div>
+          <ImageFindings :no="no" :page="page" :locked="locked" :open="figuresOpen" @accept="accept" @repair="repair" @ask="ask('again', current)" @unask="decide({ act: 'askAgain', page: current, because: null })" @toggle="figuresOpen = !figuresOpen" @region="region = $event" />
           <div class="row acts">
             <button class="act" :disabled="locked" @click="bring(gap?.open ? 'gap' : 'after')">{{ t('pageDesk.insert') }}<kbd>F</kbd></button>
             <button class="act" :disabled="locked" @click="bring('replaces')">{{ t('pageDesk.replace') }}<kbd>S</kbd></button>
@@ -271,7 +348,7 @@ useKeys([
 .grip:hover { background: var(--petrol); }
 .right { flex: 1; min-width: 0; display: flex; flex-direction: column; }
 .right > .frame { flex: 1; min-height: 0; height: auto; }
-.facts { padding: 8px 14px 10px; background: var(--panel); border-top: 1px solid var(--line); display: flex; flex-direction: column; gap: 4px; min-height: 92px; }
+.facts { max-height: 52%; overflow: auto; flex: none; padding: 8px 14px 10px; background: var(--panel); border-top: 1px solid var(--line); display: flex; flex-direction: column; gap: 4px; min-height: 92px; }
 .question { background: var(--doubt-pale); padding: 4px 8px; border-left: 4px solid var(--doubt); }
 .naming { display: flex; gap: 6px; flex-wrap: wrap; }
 .rejected { margin: 0; padding: 8px 14px; list-style: none; background: var(--wrong-pale); color: var(--wrong); max-height: 120px; overflow: auto; }

@@ -2,6 +2,7 @@ package jalon.bench;
 
 import jalon.demo.Scanner;
 import jalon.demo.Sheet;
+import jalon.demo.Wear;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Font;
@@ -21,8 +22,8 @@ final class Blanks {
         double y = 30 + r.nextDouble() * 230;
         int faint = bitonal ? 120 : 195;
         switch (kind) {
-            case 0 -> Worn.squiggle(g, x, y, 15 + r.nextDouble() * 40, 0.4, new Color(faint, faint, faint), r);
-            case 1 -> Worn.squiggle(g, x, y, 25, 0.35, new Color(30, 30, 90), r);
+            case 0 -> Wear.squiggle(g, x, y, 15 + r.nextDouble() * 40, 0.4, new Color(faint, faint, faint), r);
+            case 1 -> Wear.squiggle(g, x, y, 25, 0.35, new Color(30, 30, 90), r);
             case 2 -> {
                 g.setColor(new Color(bitonal ? 120 : 190, 60, bitonal ? 60 : 90));
                 g.setStroke(new BasicStroke(0.5f));
@@ -44,14 +45,14 @@ final class Blanks {
     static BufferedImage really(BufferedImage page, int dpi, int kind, Sheet other, Random r) {
         switch (kind) {
             case 0 ->
-                Worn.draw(page, dpi, g -> {
-                    Worn.hole(g, 9, 100 + r.nextDouble() * 10, 5 + r.nextDouble() * 2);
-                    Worn.hole(g, 9, 180 + r.nextDouble() * 10, 5 + r.nextDouble() * 2);
+                Wear.draw(page, dpi, g -> {
+                    Wear.hole(g, 9, 100 + r.nextDouble() * 10, 5 + r.nextDouble() * 2);
+                    Wear.hole(g, 9, 180 + r.nextDouble() * 10, 5 + r.nextDouble() * 2);
                 });
-            case 1 -> Worn.draw(page, dpi, g -> Worn.edge(g, r.nextInt(4), 0.5 + r.nextDouble() * 4, 210, 297));
-            case 2 -> Worn.draw(page, dpi, g -> Worn.specks(g, 0.2 + r.nextDouble(), 210, 297, r));
+            case 1 -> Wear.draw(page, dpi, g -> Wear.edge(g, r.nextInt(4), 0.5 + r.nextDouble() * 4, 210, 297));
+            case 2 -> Wear.draw(page, dpi, g -> Wear.specks(g, 0.2 + r.nextDouble(), 210, 297, r));
             case 3 ->
-                Worn.showThrough(
+                Wear.showThrough(
                         page,
                         Worn.scan(
                                 other,
@@ -62,7 +63,7 @@ final class Blanks {
                         dpi,
                         0.03 + r.nextDouble() * 0.07);
             default ->
-                Worn.draw(page, dpi, g -> {
+                Wear.draw(page, dpi, g -> {
                     int line = 120 + r.nextInt(90);
                     g.setColor(new Color(line, line, line));
                     g.setStroke(new BasicStroke(0.3f));

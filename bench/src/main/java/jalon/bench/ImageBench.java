@@ -8,7 +8,9 @@ import jalon.core.image.Skew;
 import jalon.core.page.Box;
 import jalon.demo.Scanner;
 import jalon.demo.Sheet;
+import jalon.demo.Wear;
 import java.awt.Color;
+import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -113,7 +115,7 @@ public final class ImageBench {
             var mode = Worn.mode(i / 4);
             boolean bitonal = mode == Scanner.Mode.BITONAL;
             BufferedImage nearly = Worn.scan(Sheet.BLANK, bitonal ? Scanner.Mode.GREY : mode, dpi, 0, r);
-            Worn.draw(nearly, dpi, g -> Blanks.nearly(g, i % 5, bitonal, r));
+            Wear.draw(nearly, dpi, g -> Blanks.nearly(g, i % 5, bitonal, r));
             if (isBlank(bitonal ? Scanner.bitonal(nearly) : nearly, dpi)) {
                 synchronized (lost) {
                     lost[i % 5]++;
@@ -151,19 +153,19 @@ public final class ImageBench {
                 correlation(
                         n,
                         i -> 0.02 + 0.38 * i / n,
-                        (image, dpi, wear, r) -> figure(check(Worn.blurred(image, dpi, wear), dpi), Measure.BLUR)));
+                        (image, dpi, wear, r) -> figure(check(Wear.blurred(image, dpi, wear), dpi), Measure.BLUR)));
         table.row(
                 "faintness (ink at 100 to 12 %)",
                 n,
                 -correlation(
                         n,
                         i -> 0.12 + 0.88 * i / n,
-                        (image, dpi, wear, r) -> -figure(check(Worn.faded(image, wear), dpi), Measure.CONTRAST)));
+                        (image, dpi, wear, r) -> -figure(check(Wear.faded(image, wear), dpi), Measure.CONTRAST)));
         table.row(
                 "specks (0.2 to 8 a cm²), all colour modes",
                 n,
                 correlation(n, i -> 0.2 + 7.8 * i / n, (image, dpi, wear, r) -> {
-                    Worn.draw(image, dpi, g -> Worn.specks(g, wear, 210, 297, r));
+                    Wear.draw(image, dpi, g -> Wear.specks(g, wear, 210, 297, r));
                     return figure(check(r.nextBoolean() ? Scanner.bitonal(grey(image)) : image, dpi), Measure.SPECKS);
                 }));
         table.row(
@@ -172,7 +174,7 @@ public final class ImageBench {
                 correlation(
                         n,
                         i -> 0.6 * i / n,
-                        (image, dpi, wear, r) -> figure(check(Worn.shaded(image, wear), dpi), Measure.UNEVEN)));
+                        (image, dpi, wear, r) -> figure(check(Wear.shaded(image, wear), dpi), Measure.UNEVEN)));
         table.row(
                 "JPEG quality (90 to 5 %)",
                 n,
@@ -188,11 +190,11 @@ public final class ImageBench {
         return grey;
     }
 
-    private interface Wear {
+    private interface Figure {
         double figure(BufferedImage image, int dpi, double wear, Random r);
     }
 
-    private double correlation(int n, IntToDoubleFunction wear, Wear measure) {
+    private double correlation(int n, IntToDoubleFunction wear, Figure measure) {
         double[] truth = new double[n];
         double[] figures = new double[n];
         IntStream.range(0, n).parallel().forEach(i -> {
@@ -232,7 +234,7 @@ public final class ImageBench {
                 BufferedImage image =
                         Worn.scan(sheet(i), bitonal ? Scanner.Mode.GREY : mode, dpi, (r.nextDouble() - 0.5) * 3, r);
                 Box[] truth = new Box[1];
-                Worn.draw(image, dpi, g -> truth[0] = wear(g, measure, i, r));
+                Wear.draw(image, dpi, g -> truth[0] = box(wear(g, measure, i, r)));
                 Optional<Measured> m = measured(check(bitonal ? Scanner.bitonal(grey(image)) : image, dpi), measure)
                         .filter(f -> f.figure() > 0);
                 synchronized (counts) {
@@ -244,17 +246,21 @@ public final class ImageBench {
         }
     }
 
-    private static Box wear(java.awt.Graphics2D g, Measure measure, int i, Random r) {
+    private static Box box(Rectangle2D r) {
+        return new Box(r.getX(), r.getY(), r.getWidth(), r.getHeight());
+    }
+
+    private static Rectangle2D wear(java.awt.Graphics2D g, Measure measure, int i, Random r) {
         g.setColor(Color.BLACK);
         return switch (measure) {
-            case EDGE -> Worn.edge(g, i % 4, 0.8 + r.nextDouble() * 5, 210, 297);
+            case EDGE -> Wear.edge(g, i % 4, 0.8 + r.nextDouble() * 5, 210, 297);
             case HOLES -> {
                 double across = 4.5 + r.nextDouble() * 3;
                 double y = 90 + r.nextDouble() * 30;
-                Box one = Worn.hole(g, 8 + r.nextDouble() * 3, y, across);
-                yield one.union(Worn.hole(g, one.x(), y + 80, across));
+                Rectangle2D one = Wear.hole(g, 8 + r.nextDouble() * 3, y, across);
+                yield one.createUnion(Wear.hole(g, one.getX(), y + 80, across));
             }
-            default -> Worn.corner(g, i % 4, 4 + r.nextDouble() * 25, 4 + r.nextDouble() * 25, 210, 297);
+            default -> Wear.corner(g, i % 4, 4 + r.nextDouble() * 25, 4 + r.nextDouble() * 25, 210, 297);
         };
     }
 

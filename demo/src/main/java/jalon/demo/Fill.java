@@ -37,6 +37,8 @@ final class Fill {
         bring(torn.stream(), torn.files().subList(1, torn.files().size()), true);
         var waiting = Paper.licenceRenewals(folder("renewals-2"), harbour, 2, 12);
         bring(waiting.stream(), waiting.files(), true);
+        var worn = Paper.wornLetters(folder("letters-4"), harbour, 9, 39);
+        bring(worn.stream(), worn.files(), true);
         settleAndFile(done, renewals.documents());
         settleAndFile(doneToo, small.documents());
         var arriving = Paper.duesLetters(folder("letters-3"), harbour, 2, 36);

@@ -80,6 +80,39 @@ public final class Paper {
         return new Stack("dues-letters", files, made, sheets.size());
     }
 
+    /** Dues letters as they come after a hard voyage and a hurried scan: some faint, blurred, torn, cut off, fed twice. */
+    public static Stack wornLetters(Path folder, Harbour harbour, int documents, long seed) throws IOException {
+        Random r = new Random(seed);
+        List<PaperDocument> made = DuesLetters.make(harbour, documents, r);
+        List<Sheet> sheets = ScanFiles.sheets(made);
+        List<Path> files = new ArrayList<>();
+        for (int i = 0; i < sheets.size(); i++) {
+            var setting = Scanner.Setting.feeder(Scanner.Mode.GREY, 300, r);
+            double skew = i == 1 ? 9.5 : setting.skew();
+            double shift = i == 5 ? -27 : setting.shiftX();
+            BufferedImage page = Scanner.scan(
+                    sheets.get(i), new Scanner.Setting(setting.mode(), 300, skew, shift, 0, i % 4 == 2, i % 4 == 0), r);
+            page = switch (i) {
+                case 2 -> Wear.faded(page, 0.2);
+                case 3 -> Wear.blurred(page, 300, 0.24);
+                case 4 -> Wear.draw(page, 300, g -> Wear.corner(g, 1, 24, 17, 210, 297));
+                case 7 -> Wear.shaded(page, 0.5);
+                default -> page;
+            };
+            keep(folder, page, files);
+            if (i == 6) {
+                keep(folder, page, files);
+            }
+        }
+        return new Stack("dues-letters", files, made, files.size());
+    }
+
+    private static void keep(Path folder, BufferedImage page, List<Path> files) throws IOException {
+        Path file = folder.resolve(String.format(Locale.ROOT, "worn-letters-%03d.jpg", files.size() + 1));
+        ScanFiles.jpeg(file, page, 300);
+        files.add(file);
+    }
+
     private static BufferedImage scan(Sheet sheet, Scanner.Mode mode, int dpi, Random r) {
         return Scanner.scan(sheet, Scanner.Setting.feeder(mode, dpi, r), r);
     }

@@ -72,7 +72,7 @@ class ImageApi {
     }
 
     @GetMapping("/rescans")
-    List<Rescans.Wanted> rescans() {
+    List<Rescans.Rescan> rescans() {
         return rescans.all();
     }
 

@@ -26,7 +26,7 @@ public class Rescans {
      * @param sheet and @param side of a page scanned here, or null
      * @param words the first ones on it, from the top
      */
-    public record Wanted(
+    public record Rescan(
             String batch,
             String stream,
             String source,
@@ -40,15 +40,15 @@ public class Rescans {
             String because,
             String by) {}
 
-    public List<Wanted> all() {
-        List<Wanted> all = new ArrayList<>();
+    public List<Rescan> all() {
+        List<Rescan> all = new ArrayList<>();
         for (Batch batch : rows.withRescans()) {
             Map<Integer, Receiving.Sheet> sheets = batches.sheets(batch);
             Map<Integer, PageFacts> facts = batches.facts(batch);
             for (BatchView.PageView page : batches.view(batch, false).askedAgain()) {
                 PageFacts seen = facts.get(page.no());
                 Receiving.Sheet sheet = sheets.get(page.no());
-                all.add(new Wanted(
+                all.add(new Rescan(
                         batch.no(),
                         batches.stream(batch).title(),
                         batch.source(),
