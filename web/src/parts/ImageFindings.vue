@@ -14,7 +14,7 @@ watch(() => [props.no, props.open, props.page.no] as const, async ([no, open], b
   const { data } = await api.GET('/api/batches/{no}/figures', { params: { path: { no } } })
   figures.value = data ?? []
 }, { immediate: true })
-const own = () => figures.value.find((f) => f.page === props.page.no)?.figures ?? []
+const own = () => figures.value.find((f) => f.page === props.page.no)?.figures.slice().sort((a, b) => Number(b.beyond) - Number(a.beyond)) ?? []
 const said = (f: Schema['Finding']) => t('image.said', { what: t(`image.kinds.${f.kind}`), figure: number(f.figure), limit: number(f.limit) })
 const number = (v: number) => (Math.abs(v) >= 20 ? v.toFixed(0) : Math.abs(v) >= 2 ? v.toFixed(1) : v.toFixed(2))
 </script>
@@ -39,7 +39,7 @@ const number = (v: number) => (Math.abs(v) >= 20 ? v.toFixed(0) : Math.abs(v) >=
   <table v-if="open" class="figures">
     <tbody>
       <tr v-for="f in own()" :key="f.kind" :class="{ beyond: f.beyond }" @mouseenter="emit('region', f.where ?? null)" @mouseleave="emit('region', null)">
-        <td>{{ t(`image.kinds.${f.kind}`) }}</td><td class="mono">{{ f.said }}</td><td class="soft">{{ f.limit == null ? t('image.noLimit') : t('image.limit', { limit: number(f.limit) }) }}</td><td>{{ f.beyond ? '▲ ' + t('image.beyond') : '' }}</td>
+        <td>{{ t(`image.kinds.${f.kind}`) }}</td><td class="mono">{{ f.said }}</td><td class="soft">{{ f.limit == null ? t('image.noLimit') : t(f.tooMuch ? 'image.most' : 'image.least', { limit: number(f.limit) }) }}</td><td>{{ f.beyond ? '▲ ' + t('image.beyond') : '' }}</td>
       </tr>
     </tbody>
   </table>

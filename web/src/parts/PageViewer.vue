@@ -23,6 +23,10 @@ const props = defineProps<{
   drag?: boolean
   /** The same page with more pixels, for the magnifier. */
   fine?: string
+  /** A small picture of the page, shown until the large one is here. */
+  thumb?: string
+  /** Degrees clockwise by which shapes are turned about the page's middle: the picture was straightened. */
+  turn?: number
   lens?: boolean
 }>()
 const emit = defineEmits<{ word: [index: number]; box: [box: Box] }>()
@@ -80,6 +84,8 @@ watch(() => [props.focus?.join(), props.src, width.value] as const, () => {
 }, { immediate: true, flush: 'post' })
 defineExpose({ zoom, fit, real, goTo })
 
+const under = computed(() => (props.thumb ? { background: `#fff url("${props.thumb}") 0 0 / 100% 100%` } : undefined))
+
 const start = ref<{ x: number; y: number } | null>(null)
 const dragged = ref<Box | null>(null)
 function at(e: PointerEvent) {
@@ -130,10 +136,10 @@ function wheel(e: WheelEvent) {
 <template>
   <div ref="frame" class="frame" @wheel="wheel">
     <div class="page" :style="{ width: widthMm * scale + 'px', height: heightMm * scale + 'px' }">
-      <img :src="src" :alt="alt" draggable="false" />
+      <img :key="alt" :src="src" :alt="alt" draggable="false" :style="under" />
       <svg :viewBox="`0 0 ${widthMm} ${heightMm}`" :class="{ drag }" @pointerdown="down" @pointermove="move" @pointerup="up" @pointerleave="start = null; dragged = null; spot = null">
         <path v-if="dim && focus" class="dim" fill-rule="evenodd" :d="`M0 0H${widthMm}V${heightMm}H0Z M${focus[0] - 2} ${focus[1] - 2}h${focus[2] + 4}v${focus[3] + 4}h${-focus[2] - 4}Z`" />
-        <g v-for="(s, i) in shapes ?? []" :key="i" :class="['shape', s.kind]">
+        <g v-for="(s, i) in shapes ?? []" :key="i" :class="['shape', s.kind]" :transform="turn ? `rotate(${turn} ${widthMm / 2} ${heightMm / 2})` : undefined">
           <rect :x="s.box[0]" :y="s.box[1]" :width="s.box[2]" :height="s.box[3]" />
           <text v-if="s.label" :x="s.box[0]" :y="s.box[1] - 1">{{ s.label }}</text>
         </g>

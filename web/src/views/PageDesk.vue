@@ -201,7 +201,6 @@ async function on() {
 const shapes = computed<Shape[]>(() => {
   const p = page.value
   if (!p) return []
-  if (shownRecipe.value.some((r) => r.do === 'straighten')) return []
   const all: Shape[] = p.marks.map((m) => ({ box: m.box, kind: 'mark', label: m.value }))
   for (const e of document.value?.stake.evidence ?? []) {
     if (e.page === p.no && e.box && e.rule === 'words') all.push({ box: e.box, kind: 'stake' })
@@ -269,12 +268,12 @@ useKeys([
       <button class="act" :disabled="locked" :title="t('pageDesk.moveLeft')" @click="nudge(-1)">◂<kbd>,</kbd></button>
       <button class="act" :disabled="locked" :title="t('pageDesk.moveRight')" @click="nudge(1)">▸<kbd>.</kbd></button>
       <button class="act" :disabled="locked || !batch.canUndo" @click="undo">{{ t('pageDesk.undo') }}<kbd>Z</kbd></button>
-      <button class="act" :disabled="locked || !batch.canRedo" @click="redo">{{ t('pageDesk.redo') }}</button>
+      <button class="act" :disabled="locked || !batch.canRedo" :title="t('pageDesk.redo')" :aria-label="t('pageDesk.redo')" @click="redo">↷</button>
       <span v-if="chosen.length > 1" class="soft">{{ t('pageDesk.chosen', { n: chosen.length }) }}</span>
       <span v-if="batch.filed" class="soft">{{ t('pageDesk.filed') }}</span>
       <span class="stretch" />
       <button v-for="(s, i) in ['small', 'medium', 'large']" :key="s" class="act" :aria-pressed="size === i" :title="t(`pageDesk.${s}`)" :aria-label="t(`pageDesk.${s}`)" @click="size = i"><i class="size" :style="{ width: 6 + i * 3 + 'px', height: 9 + i * 4 + 'px' }" /></button>
-      <button class="act" :aria-pressed="onlyEyes" @click="onlyEyes = !onlyEyes">{{ t('image.eye') }} <b>{{ eyes.length }}</b><kbd>E</kbd></button>
+      <button class="act" :aria-pressed="onlyEyes" @click="onlyEyes = !onlyEyes">▲ {{ t('image.eyeShort') }} <b>{{ eyes.length }}</b><kbd>E</kbd></button>
       <button class="act" :disabled="!doubts.length" @click="nextDoubt">{{ t('pageDesk.next') }}<kbd>N</kbd></button>
       <button class="act main" @click="on">{{ t('pageDesk.on') }}<kbd>Enter</kbd></button>
     </div>
@@ -306,7 +305,7 @@ useKeys([
       </div>
       <div class="grip" @pointerdown.prevent="dragging = true" />
       <div v-if="page" class="right">
-        <PageViewer ref="viewer" :src="pictureOf(no, page, 900, shownRecipe)" :fine="pictureOf(no, page, 1700, shownRecipe)" :lens="lens" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" />
+        <PageViewer ref="viewer" :src="pictureOf(no, page, 900, shownRecipe)" :fine="pictureOf(no, page, 1700, shownRecipe)" :lens="lens" :thumb="pictureOf(no, page, 200)" :turn="shownRecipe.some((r) => r.do === 'straighten') ? -page.lean : 0" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" />
         <div class="facts">
           <div v-if="naming && document" class="naming">
             <button v-for="(x, i) in batch.types" :key="x.type" class="act" @click="name(x.type)">{{ x.title }}<kbd v-if="i < 9">{{ i + 1 }}</kbd></button>

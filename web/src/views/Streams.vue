@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { useKeys } from '../composables/useKeys'
+import LimitsPanel from '../parts/LimitsPanel.vue'
 import { moment } from '../parts/times'
 import { useSession } from '../session'
 
@@ -34,6 +35,12 @@ async function importOne(file: File | undefined) {
   } else problem.value = (error as { detail?: string })?.detail ?? t('app.noServer')
   if (input.value) input.value.value = ''
 }
+const limitsOf = ref('')
+async function limitsSaved(version: number) {
+  done.value = t('streams.imported', { title: streams.value.find((s) => s.name === limitsOf.value)?.title ?? limitsOf.value, n: version })
+  limitsOf.value = ''
+  await load()
+}
 const supervisor = () => session.me?.role === 'supervisor'
 useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => supervisor() && input.value?.click() }])
 </script>
@@ -53,9 +60,11 @@ useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => supe
       <div v-for="s in streams" :key="s.name" class="line">
         <b>{{ s.title }}</b><span class="mono soft">{{ s.name }}</span><span>{{ t('streams.version', { n: s.version }) }}</span>
         <span class="soft">{{ t('streams.saved', { when: moment(s.savedAt), by: s.savedBy }) }}</span>
+        <button v-if="supervisor()" class="act" :aria-expanded="limitsOf === s.name" @click="limitsOf = limitsOf === s.name ? '' : s.name">{{ t('limits.open') }}</button>
         <a :href="`/api/streams/${s.name}`" :download="`${s.name}.json`">{{ t('streams.export') }}</a>
       </div>
     </section>
+    <LimitsPanel v-if="limitsOf" :key="limitsOf" :stream="limitsOf" @saved="limitsSaved" @close="limitsOf = ''" />
     <section class="panel">
       <h2>{{ t('streams.registers') }}</h2>
       <div v-for="r in registers" :key="r.name" class="register">
@@ -70,7 +79,7 @@ useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => supe
 <style scoped>
 .streams { padding: 14px 16px; display: flex; flex-direction: column; gap: 14px; max-width: 1200px; margin: 0 auto; height: 100%; overflow: auto; }
 section { padding: 14px 18px; background: #fff; }
-.line { display: grid; grid-template-columns: 1.2fr 1.2fr 90px 1.6fr 70px; gap: 12px; padding: 9px 0; border-top: 1px solid #e3e7ea; align-items: baseline; }
+.line { display: grid; grid-template-columns: 1.2fr 1.2fr 90px 1.6fr 120px 70px; gap: 12px; padding: 9px 0; border-top: 1px solid #e3e7ea; align-items: baseline; }
 .line:first-of-type { margin-top: 10px; }
 .problem { white-space: pre-wrap; background: var(--wrong-pale); color: var(--wrong); border-left: 4px solid var(--wrong); padding: 8px 12px; font-family: inherit; }
 .register { padding: 8px 0; }

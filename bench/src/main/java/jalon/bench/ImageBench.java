@@ -35,13 +35,17 @@ public final class ImageBench {
         this.pages = pages;
     }
 
-    public static void main(String[] args) throws IOException {
+    public static void main(String[] args) throws IOException, jalon.core.stream.Streams.InvalidStream {
         var bench = new ImageBench(args.length > 1 ? Integer.parseInt(args[1]) : 1000);
         bench.skew();
         bench.blank();
         bench.order();
         bench.found();
         bench.time();
+        var readings = new Readings(bench.table, bench.sheets, bench.pages);
+        readings.orientation();
+        readings.stamps();
+        readings.repairs();
         Files.writeString(Path.of(args[0]), bench.table.text());
     }
 

@@ -23,8 +23,9 @@ final class Corners {
 
     static List<Corner> in(InkMap map) {
         List<Corner> found = new ArrayList<>();
+        int[] strips = ScanEdges.usualDepths(map);
         for (int corner = 0; corner < 4; corner++) {
-            Corner c = at(map, corner);
+            Corner c = at(new Inside(map, corner, strips));
             if (c != null) {
                 found.add(c);
             }
@@ -32,9 +33,36 @@ final class Corners {
         return found;
     }
 
-    private static Corner at(InkMap map, int corner) {
-        int across = run(map, corner, true);
-        int down = run(map, corner, false);
+    /** The map seen from a corner, inside the scan edges: u along the top or bottom, v along the side. */
+    private record Inside(InkMap map, int corner, int[] strips) {
+        int width() {
+            return map.width - strips[0] - strips[1];
+        }
+
+        int height() {
+            return map.height - strips[2] - strips[3];
+        }
+
+        int x(int u) {
+            return corner % 2 == 1 ? map.width - 1 - strips[1] - u : strips[0] + u;
+        }
+
+        int y(int v) {
+            return corner > 1 ? map.height - 1 - strips[3] - v : strips[2] + v;
+        }
+
+        boolean black(int u, int v) {
+            return map.plane.at(x(u), y(v)) < map.paper / 2;
+        }
+    }
+
+    private static Corner at(Inside in) {
+        InkMap map = in.map();
+        if (in.width() < 10 || in.height() < 10) {
+            return null;
+        }
+        int across = run(in, true);
+        int down = run(in, false);
         double shorter = map.mm(Math.min(across, down));
         if (shorter < LEAST_MM || map.mm(Math.max(across, down)) > MOST_MM) {
             return null;
@@ -48,24 +76,19 @@ final class Corners {
                 double s = (u + 0.5) / across + (v + 0.5) / down;
                 if (s < 0.9) {
                     inside++;
-                    insideBlack += black(map, corner, u, v) ? 1 : 0;
+                    insideBlack += in.black(u, v) ? 1 : 0;
                 } else if (s > 1.1) {
                     outside++;
-                    outsideBlack += black(map, corner, u, v) ? 1 : 0;
+                    outsideBlack += in.black(u, v) ? 1 : 0;
                 }
             }
         }
         if (insideBlack < FULL * inside || outsideBlack > (1 - FULL) * outside) {
             return null;
         }
-        boolean right = corner % 2 == 1;
-        boolean low = corner > 1;
-        Box where = map.box(
-                right ? map.width - across : 0,
-                low ? map.height - down : 0,
-                right ? map.width : across,
-                low ? map.height : down);
-        return new Corner(where, shorter);
+        int u = Math.min(in.x(0), in.x(across - 1));
+        int v = Math.min(in.y(0), in.y(down - 1));
+        return new Corner(map.box(u, v, u + across, v + down), shorter);
     }
 
     /** The missing part, in millimetres. */
@@ -83,28 +106,22 @@ final class Corners {
         return path;
     }
 
-    private static int run(InkMap map, int corner, boolean across) {
+    private static int run(Inside in, boolean across) {
         // One pixel in from the side, since the outermost may be a grey rim; then back out along the slope.
-        int near = run(map, corner, across, 1);
-        int deeper = run(map, corner, across, 1 + SLOPE_OVER);
-        int end = across ? map.width : map.height;
+        int near = run(in, across, 1);
+        int deeper = run(in, across, 1 + SLOPE_OVER);
+        int end = across ? in.width() : in.height();
         return deeper == 0 ? near : Math.min(end, near + Math.max(0, (near - deeper) * 3 / (2 * SLOPE_OVER)));
     }
 
-    private static int run(InkMap map, int corner, boolean across, int in) {
-        int end = across ? map.width : map.height;
+    private static int run(Inside in, boolean across, int depth) {
+        int end = across ? in.width() : in.height();
         int n = 0;
         while (n < end
-                && in < (across ? map.height : map.width)
-                && black(map, corner, across ? n : in, across ? in : n)) {
+                && depth < (across ? in.height() : in.width())
+                && in.black(across ? n : depth, across ? depth : n)) {
             n++;
         }
         return n;
-    }
-
-    private static boolean black(InkMap map, int corner, int u, int v) {
-        int x = corner % 2 == 1 ? map.width - 1 - u : u;
-        int y = corner > 1 ? map.height - 1 - v : v;
-        return map.plane.at(x, y) < map.paper / 2;
     }
 }

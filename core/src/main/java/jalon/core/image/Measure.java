@@ -13,7 +13,7 @@ public enum Measure {
     /** How certain it is which way is up, 0..1: the certainty of the words read the way the page is turned. */
     UPRIGHT("upright", "", false, 0.5),
     /** Width over which ink turns to paper, mm; see {@link Blur}. */
-    BLUR("blur", "mm", true, 0.42),
+    BLUR("blur", "mm", true, 0.34),
     /** How far ink is darker than its paper, as a share of the paper's brightness; see {@link Contrast}. */
     CONTRAST("contrast", "", false, 0.3),
     /** How dark the paper is, 0 white to 1 black; see {@link Shade}. */

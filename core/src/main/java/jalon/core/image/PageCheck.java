@@ -33,8 +33,8 @@ public record PageCheck(Ink ink, List<Measured> figures) {
         if (Math.min(full.width(), full.height()) < FEWEST_PIXELS) {
             return new PageCheck(ink, all);
         }
-        List<ScanEdges.Edge> edges = ScanEdges.in(map);
         List<Corners.Corner> corners = Corners.in(map);
+        List<ScanEdges.Edge> edges = ScanEdges.in(map, corners);
         CutOff cutOff = CutOff.of(map, edges, corners);
         edges.stream()
                 .max(Comparator.comparingDouble(ScanEdges.Edge::depth))

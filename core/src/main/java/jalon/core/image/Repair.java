@@ -35,7 +35,7 @@ public sealed interface Repair {
     /** As if the whole page had the light of its brightest part. */
     record EvenLight() implements Repair {}
 
-    /** @param brightness and @param contrast -1 to 1; 0 leaves it as it is */
+    /** @param brightness of all of it, @param contrast of ink against its paper: -1 to 1, 0 leaves it as it is */
     record Levels(double brightness, double contrast) implements Repair {}
 
     record Sharpen() implements Repair {}

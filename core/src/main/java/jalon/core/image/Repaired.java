@@ -40,14 +40,14 @@ public record Repaired(BufferedImage image, double straightened) {
             ColourDrop.Ink ink = ColourDrop.inkOf(image, drop.colour() == null ? Colour.ANY : drop.colour());
             return ink == null ? image : ColourDrop.without(image, ink);
         }
-        if (step instanceof Repair.Levels levels) {
-            return Tones.levels(image, levels.brightness(), levels.contrast());
-        }
         if (step instanceof Repair.Sharpen) {
             return Tones.sharpened(image, dpi);
         }
         GrayPlane full = GrayPlane.of(image);
         InkMap map = new InkMap(full.small(dpi), full.width() * 25.4 / dpi);
+        if (step instanceof Repair.Levels levels) {
+            return Tones.levels(image, levels.brightness(), levels.contrast(), map.paper);
+        }
         if (step instanceof Repair.EvenLight) {
             return Tones.evened(image, map);
         }
@@ -77,12 +77,13 @@ public record Repaired(BufferedImage image, double straightened) {
                 g.fill(new Ellipse2D.Double(all.x(), all.y(), all.width(), all.height()));
             }
         } else {
-            for (ScanEdges.Edge edge : ScanEdges.in(map)) {
+            List<Corners.Corner> corners = Corners.in(map);
+            for (ScanEdges.Edge edge : ScanEdges.in(map, corners)) {
                 Box all = edge.where().grown(0.3);
                 g.fill(new Rectangle2D.Double(all.x(), all.y(), all.width(), all.height()));
             }
             g.setStroke(new BasicStroke(1));
-            for (Corners.Corner corner : Corners.in(map)) {
+            for (Corners.Corner corner : corners) {
                 g.fill(Corners.triangle(corner, map.mm(map.width), map.mm(map.height)));
                 g.draw(Corners.triangle(corner, map.mm(map.width), map.mm(map.height)));
             }

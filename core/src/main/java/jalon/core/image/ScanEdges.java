@@ -20,10 +20,30 @@ final class ScanEdges {
     /** One side's strip. @param depth mm */
     record Edge(Box where, double depth) {}
 
-    static List<Edge> in(InkMap map) {
+    /** How deep the strips of the four sides mostly are, in pixels of the map: 0 where less than half a side is black. */
+    static int[] usualDepths(InkMap map) {
+        int[] usual = new int[4];
+        for (int side = 0; side < 4; side++) {
+            usual[side] = middle(depths(map, side));
+        }
+        return usual;
+    }
+
+    private static int[] depths(InkMap map, int side) {
+        boolean upright = side < 2;
+        int reach = (int) ((upright ? map.width : map.height) * DEEPEST_SHARE);
+        int[] depth = new int[upright ? map.height : map.width];
+        for (int i = 0; i < depth.length; i++) {
+            depth[i] = depth(map, side, i, reach);
+        }
+        return depth;
+    }
+
+    /** @param corners whose black triangles are no edges */
+    static List<Edge> in(InkMap map, List<Corners.Corner> corners) {
         List<Edge> edges = new ArrayList<>();
         for (int side = 0; side < 4; side++) {
-            Edge edge = along(map, side);
+            Edge edge = along(map, side, corners);
             if (edge != null) {
                 edges.add(edge);
             }
@@ -32,13 +52,19 @@ final class ScanEdges {
     }
 
     /** @param side 0 left, 1 right, 2 top, 3 bottom */
-    private static Edge along(InkMap map, int side) {
+    private static Edge along(InkMap map, int side, List<Corners.Corner> corners) {
         boolean upright = side < 2;
         int length = upright ? map.height : map.width;
         int reach = (int) ((upright ? map.width : map.height) * DEEPEST_SHARE);
-        int[] depth = new int[length];
-        for (int i = 0; i < length; i++) {
-            depth[i] = depth(map, side, i, reach);
+        int[] depth = depths(map, side);
+        int usual = middle(depth);
+        for (Corners.Corner corner : corners) {
+            Box box = corner.where();
+            int from = (int) ((upright ? box.y() : box.x()) * map.pixelsPerMm) - 1;
+            int to = (int) ((upright ? box.bottom() : box.right()) * map.pixelsPerMm) + 2;
+            for (int i = Math.max(0, from); i < Math.min(length, to); i++) {
+                depth[i] = Math.min(depth[i], usual);
+            }
         }
         int[] sorted = depth.clone();
         java.util.Arrays.sort(sorted);
@@ -66,6 +92,12 @@ final class ScanEdges {
             default -> map.box(first, map.height - deep, last + 1, map.height);
         };
         return new Edge(where, map.mm(reached));
+    }
+
+    private static int middle(int[] depth) {
+        int[] sorted = depth.clone();
+        java.util.Arrays.sort(sorted);
+        return sorted[sorted.length / 2];
     }
 
     /** How many pixels are black from the side inwards; the outermost one may be a grey rim. */

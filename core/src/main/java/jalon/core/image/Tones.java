@@ -28,14 +28,19 @@ final class Tones {
         return ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
     }
 
-    /** @param brightness and @param contrast -1 to 1, about the middle grey */
-    static BufferedImage levels(BufferedImage image, double brightness, double contrast) {
+    /**
+     * Ink made darker or lighter against its paper, then all of it brighter or darker.
+     *
+     * @param paper its brightness, which contrast does not move
+     */
+    static BufferedImage levels(BufferedImage image, double brightness, double contrast, int paper) {
         BufferedImage out = bytes(image);
         byte[] px = data(out);
-        double slope = Math.tan((Math.min(0.98, Math.max(-0.98, contrast)) + 1) * Math.PI / 4);
+        // 0.5 doubles what the ink stands out by, 0.8 makes it five times as much; -0.5 halves it.
+        double slope = contrast > 0 ? 1 / (1 - Math.min(0.95, contrast)) : 1 + Math.max(-1, contrast);
         byte[] to = new byte[256];
         for (int v = 0; v < 256; v++) {
-            double wanted = (v - 128) * slope + 128 + 255 * brightness;
+            double wanted = paper - (paper - v) * slope + 255 * brightness;
             to[v] = (byte) Math.max(0, Math.min(255, Math.round(wanted)));
         }
         for (int i = 0; i < px.length; i++) {

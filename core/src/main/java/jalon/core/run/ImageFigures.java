@@ -13,11 +13,13 @@ public record ImageFigures(int page, BatchView.Role role, int rotation, List<Fig
 
     /**
      * @param limit null for none
+     * @param tooMuch whether there can be too much of it; otherwise too little
      * @param beyond whether it is on the wrong side of its limit
      * @param said the figure with its unit
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record Figure(Measure kind, double figure, Double limit, boolean beyond, String said, Box where) {}
+    public record Figure(
+            Measure kind, double figure, Double limit, boolean tooMuch, boolean beyond, String said, Box where) {}
 
     public static List<ImageFigures> of(PageRules rules, BatchView view, Map<Integer, PageFacts> facts) {
         Fitness fitness = new Fitness(rules, List.copyOf(facts.values()));
@@ -35,6 +37,7 @@ public record ImageFigures(int page, BatchView.Role role, int rotation, List<Fig
                                                 m.what(),
                                                 m.figure(),
                                                 Double.isInfinite(limit) ? null : Double.valueOf(limit),
+                                                m.what().tooMuch(),
                                                 m.what().breaks(m.figure(), limit),
                                                 m.what().said(m.figure()),
                                                 m.where());

@@ -229,6 +229,12 @@ public class Batches {
             return turns.get(page);
         }
 
+        /** The recipe in force, as the desks show it. */
+        List<Repair> recipeToShow(PageFacts page) {
+            List<Repair> own = recipes.get(page.no());
+            return own != null ? own : Repair.needed(rules.repairs(), page.image());
+        }
+
         List<Repair> readingRecipe(int page) {
             return rules.repairFor().reading() ? recipes.getOrDefault(page, rules.repairs()) : List.of();
         }

@@ -10,8 +10,6 @@ import jalon.core.run.ReceivedFiles;
 import jalon.server.JalonSettings;
 import jalon.server.NotPossible;
 import jalon.server.store.FileStore;
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -73,12 +71,36 @@ public class PageRenditions {
     private Path picture(int no, String sha256, int filePage, int rotation, int width, Look look) {
         Integer size = WIDTHS.ceiling(width);
         int chosen = size == null ? WIDTHS.last() : size;
-        Path file = root.resolve(sha256.substring(0, 2))
-                .resolve(sha256 + "-" + filePage + "-" + rotation + look.name() + "-" + chosen + ".jpg");
+        Path file = file(sha256, filePage, rotation, chosen, look);
         if (!Files.exists(file)) {
             make(no, store.path(sha256), filePage, rotation, chosen, look, file);
         }
         return file;
+    }
+
+    /** Makes the pictures that the desks show first, while the page is decoded anyway. */
+    void makeUsual(PageFacts page, Scan scan, List<Repair> recipe) {
+        int rotation = page.image().rotation();
+        try {
+            BufferedImage large = null;
+            for (int width : WIDTHS.headSet(1000, true).descendingSet()) {
+                large = made(large == null ? scan.image() : large, large == null ? rotation : 0, width);
+                write(large, file(page.sha256(), page.filePage(), rotation, width, new Look(List.of(), 0)));
+            }
+            if (!recipe.isEmpty()) {
+                Look look = new Look(recipe, page.image().skewDegrees());
+                BufferedImage repaired = Repaired.of(scan.image(), scan.dpi(), recipe, look.skew())
+                        .image();
+                write(made(repaired, rotation, 900), file(page.sha256(), page.filePage(), rotation, 900, look));
+            }
+        } catch (IOException e) {
+            // They are made when they are asked for, or it is said then why they cannot be.
+        }
+    }
+
+    private Path file(String sha256, int filePage, int rotation, int width, Look look) {
+        return root.resolve(sha256.substring(0, 2))
+                .resolve(sha256 + "-" + filePage + "-" + rotation + look.name() + "-" + width + ".jpg");
     }
 
     private static void make(int no, Path received, int filePage, int rotation, int width, Look look, Path file) {
@@ -86,37 +108,26 @@ public class PageRenditions {
             Scan page = files.scan(received, filePage - 1);
             BufferedImage scan = Repaired.of(page.image(), page.dpi(), look.recipe(), look.skew())
                     .image();
-            int full = rotation % 180 == 0 ? scan.getWidth() : scan.getHeight();
-            BufferedImage small = Pixels.turned(scaled(scan, Math.min(1, (double) width / full)), rotation);
-            Files.createDirectories(file.getParent());
-            Path part = Files.createTempFile(file.getParent(), ".", ".part");
-            try (var out = Files.newOutputStream(part)) {
-                ImageIO.write(small, "jpeg", out);
-            }
-            Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
+            write(made(scan, rotation, width), file);
         } catch (IOException | UnreadableFile e) {
             throw NotPossible.now("Page " + no + " cannot be shown: " + e.getMessage());
         }
     }
 
-    /** Halved until near, then once smoothly: quick, and thin strokes do not break up. */
-    private static BufferedImage scaled(BufferedImage image, double factor) {
-        BufferedImage current = image;
-        int w = Math.max(1, (int) Math.round(image.getWidth() * factor));
-        int h = Math.max(1, (int) Math.round(image.getHeight() * factor));
-        do {
-            int nextW = Math.max(w, current.getWidth() / 2);
-            int nextH = Math.max(h, current.getHeight() / 2);
-            boolean grey = image.getType() == BufferedImage.TYPE_BYTE_BINARY
-                    || image.getType() == BufferedImage.TYPE_BYTE_GRAY;
-            var next =
-                    new BufferedImage(nextW, nextH, grey ? BufferedImage.TYPE_BYTE_GRAY : BufferedImage.TYPE_3BYTE_BGR);
-            Graphics2D g = next.createGraphics();
-            g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-            g.drawImage(current, 0, 0, nextW, nextH, null);
-            g.dispose();
-            current = next;
-        } while (current.getWidth() > w);
-        return current;
+    private static BufferedImage made(BufferedImage scan, int rotation, int width) {
+        int full = rotation % 180 == 0 ? scan.getWidth() : scan.getHeight();
+        double factor = Math.min(1, (double) width / full);
+        int w = Math.max(1, (int) Math.round(scan.getWidth() * factor));
+        int h = Math.max(1, (int) Math.round(scan.getHeight() * factor));
+        return Pixels.turned(Smaller.of(scan, w, h), rotation);
+    }
+
+    private static void write(BufferedImage small, Path file) throws IOException {
+        Files.createDirectories(file.getParent());
+        Path part = Files.createTempFile(file.getParent(), ".", ".part");
+        try (var out = Files.newOutputStream(part)) {
+            ImageIO.write(small, "jpeg", out);
+        }
+        Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
     }
 }

@@ -19,8 +19,16 @@ public class ReadWork {
     private final FileStore store;
     private final TextReaders readers;
     private final Events events;
+    private final PageRenditions renditions;
 
-    ReadWork(BatchRows rows, Batches batches, FileStore store, TextReaders readers, Events events) {
+    ReadWork(
+            BatchRows rows,
+            Batches batches,
+            FileStore store,
+            TextReaders readers,
+            Events events,
+            PageRenditions renditions) {
+        this.renditions = renditions;
         this.rows = rows;
         this.batches = batches;
         this.store = store;
@@ -50,6 +58,7 @@ public class ReadWork {
                     PageFacts facts = ReadPage.read(
                             scan, origin, reader, decided.turn(page.no()), decided.readingRecipe(page.no()));
                     rows.read(page.id(), FactsCodec.write(facts));
+                    renditions.makeUsual(facts, scan, decided.recipeToShow(facts));
                 } catch (UnreadableFile e) {
                     rows.rejected(page.id(), e.getMessage());
                 }

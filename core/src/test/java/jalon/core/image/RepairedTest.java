@@ -1,0 +1,122 @@
+package jalon.core.image;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import jalon.core.Pictures;
+import java.awt.Color;
+import java.awt.GradientPaint;
+import java.awt.geom.Ellipse2D;
+import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class RepairedTest {
+    private static final int DPI = 200;
+
+    private static BufferedImage repaired(BufferedImage image, Repair... steps) {
+        byte[] before = GrayPlane.of(image).pixels().clone();
+        BufferedImage out = Repaired.of(image, DPI, List.of(steps), 0).image();
+        assertThat(GrayPlane.of(image).pixels()).as("the received image").isEqualTo(before);
+        return out;
+    }
+
+    private static double figure(BufferedImage image, Measure what) {
+        GrayPlane full = GrayPlane.of(image);
+        return PageCheck.of(full, full.small(DPI), DPI, image.getColorModel().getPixelSize() == 1).figures().stream()
+                .filter(m -> m.what() == what)
+                .mapToDouble(Measured::figure)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void edgesHolesAndSpecksGoAndPrintStays() {
+        var random = new java.util.Random(5);
+        BufferedImage worn = Pictures.page(DPI, 0, g -> {
+            Pictures.letter(g);
+            g.fill(new Rectangle2D.Double(0, 0, 3, 297));
+            g.fill(new Ellipse2D.Double(9, 120, 6, 6));
+            for (int i = 0; i < 1500; i++) {
+                g.fill(new Rectangle2D.Double(random.nextDouble() * 210, 240 + random.nextDouble() * 50, 0.25, 0.25));
+            }
+        });
+        assertThat(figure(worn, Measure.SPECKS)).isGreaterThan(1);
+        BufferedImage clean =
+                repaired(worn, new Repair.WhitenEdges(), new Repair.FillHoles(), new Repair.CleanSpecks());
+        assertThat(figure(clean, Measure.EDGE)).isZero();
+        assertThat(figure(clean, Measure.HOLES)).isZero();
+        assertThat(figure(clean, Measure.SPECKS)).isLessThan(0.1);
+        // The lines of print, pixel for pixel.
+        GrayPlane before = GrayPlane.of(worn).cut(190, 200, 1300, 1600);
+        assertThat(GrayPlane.of(clean).cut(190, 200, 1300, 1600).pixels()).isEqualTo(before.pixels());
+    }
+
+    @Test
+    void aLeaningPageIsMadeStraight() {
+        BufferedImage leaning = Pictures.page(DPI, 4, Pictures::letter);
+        Skew skew = Skew.of(GrayPlane.of(leaning).small(DPI));
+        Repaired straight = Repaired.of(leaning, DPI, List.of(new Repair.Straighten()), skew.degrees());
+        assertThat(straight.straightened()).isCloseTo(4, within(0.1));
+        assertThat(Skew.of(GrayPlane.of(straight.image()).small(DPI)).degrees()).isCloseTo(0, within(0.1));
+    }
+
+    @Test
+    void aShadowIsEvenedOut() {
+        BufferedImage shaded = Pictures.page(DPI, 0, g -> {
+            g.setPaint(new GradientPaint(0, 0, Color.WHITE, 210, 0, new Color(120, 120, 120)));
+            g.fill(new Rectangle2D.Double(0, 0, 210, 297));
+            g.setPaint(Color.BLACK);
+            Pictures.letter(g);
+        });
+        assertThat(figure(shaded, Measure.UNEVEN)).isGreaterThan(0.3);
+        assertThat(figure(repaired(shaded, new Repair.EvenLight()), Measure.UNEVEN))
+                .isLessThan(0.06);
+    }
+
+    @Test
+    void aStampGoesAndTheBlackUnderItStays() {
+        Color red = new Color(205, 45, 50);
+        BufferedImage stamped = Pictures.page(DPI, 0, BufferedImage.TYPE_3BYTE_BGR, g -> {
+            g.fill(new Rectangle2D.Double(50, 50, 4, 20));
+            g.setColor(new Color(red.getRed(), red.getGreen(), red.getBlue(), 170));
+            g.fill(new Rectangle2D.Double(40, 55, 60, 10));
+        });
+        GrayPlane without = GrayPlane.of(repaired(stamped, new Repair.DropColour(Colour.RED)));
+        assertThat(without.at(mm(90), mm(60))).as("stamp alone").isGreaterThan(235);
+        assertThat(without.at(mm(52), mm(60))).as("print under the stamp").isLessThan(170);
+        assertThat(without.at(mm(52), mm(52))).as("print beside it").isLessThan(30);
+        assertThat(repaired(stamped, new Repair.DropColour(Colour.BLUE)))
+                .as("no blue ink there")
+                .isSameAs(stamped);
+    }
+
+    private static int mm(double v) {
+        return (int) (v * DPI / 25.4);
+    }
+
+    @Test
+    void faintStrokesStayInBlackAndWhite() {
+        BufferedImage faint = Pictures.page(DPI, 0, g -> {
+            g.setColor(new Color(190, 190, 190));
+            g.fill(new Rectangle2D.Double(60, 60, 40, 0.6));
+            g.setColor(Color.BLACK);
+            g.fill(new Rectangle2D.Double(60, 160, 40, 0.6));
+        });
+        BufferedImage bitonal = repaired(faint, new Repair.Bitonal());
+        assertThat(bitonal.getColorModel().getPixelSize()).isEqualTo(1);
+        assertThat(GrayPlane.of(bitonal).at(mm(80), mm(60.3))).isZero();
+        assertThat(GrayPlane.of(bitonal).at(mm(80), mm(160.3))).isZero();
+        assertThat(GrayPlane.of(bitonal).at(mm(80), mm(100))).isEqualTo(255);
+    }
+
+    @Test
+    void aStepThatAPageDoesNotNeedIsLeftOut() {
+        var image =
+                new ImageFacts(210, 297, 300, true, 0.05, 0, 0.02, List.of(new Measured(Measure.EDGE, 2, null)), null);
+        assertThat(Repair.needed(
+                        List.of(new Repair.Straighten(), new Repair.WhitenEdges(), new Repair.FillHoles()), image))
+                .containsExactly(new Repair.WhitenEdges());
+    }
+}

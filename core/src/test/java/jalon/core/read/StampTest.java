@@ -1,0 +1,42 @@
+package jalon.core.read;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jalon.core.Pictures;
+import jalon.core.page.Box;
+import jalon.core.page.Scan;
+import jalon.core.page.Word;
+import jalon.core.text.TesseractReader;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class StampTest {
+    @Test
+    void aValueUnderAStampIsReadFromItsZone() throws Exception {
+        BufferedImage form = Pictures.page(200, 0, BufferedImage.TYPE_3BYTE_BGR, g -> {
+            Pictures.text(g, 20, 60, 11, "Vessel");
+            Pictures.text(g, 60, 60, 12, "PM-4821-K");
+            for (int i = 0; i < 12; i++) {
+                Pictures.text(g, 20, 100 + 8 * i, 11, "The harbour office thanks you for the letter about the berth");
+            }
+            g.setColor(new Color(30, 60, 170, 170));
+            g.setStroke(new BasicStroke(1.2f));
+            g.rotate(Math.toRadians(-6), 70, 58);
+            g.draw(new Rectangle2D.Double(48, 51, 52, 14));
+            Pictures.text(g, 50, 62, 26, "RECEIVED");
+        });
+        var scan = new Scan(form, 200, true, List.of());
+        try (var reader = TesseractReader.open("eng")) {
+            PageFacts page = ReadPage.read(scan, new ReadPage.Origin(1, "x", 1, "00"), reader);
+            Box zone = new Box(56, 54.5, 36, 8);
+            assertThat(page.image().coloured()).anyMatch(zone::overlaps);
+            assertThat(ReadZone.read(scan, page, zone, reader))
+                    .extracting(Word::text)
+                    .contains("PM-4821-K");
+        }
+    }
+}
