@@ -43,6 +43,7 @@ const number = (v: number) => (Math.abs(v) >= 20 ? v.toFixed(0) : Math.abs(v) >=
       </tr>
     </tbody>
   </table>
+  <p v-if="open">{{ t('image.report') }}: <a :href="`/api/batches/${no}/image-report.csv`">CSV</a> · <a :href="`/api/batches/${no}/image-report.pdf`">PDF</a></p>
 </template>
 
 <style scoped>

@@ -82,7 +82,7 @@ async function save() {
     </div>
     <div class="two">
       <ul>
-        <li v-for="m in measures" :key="m.measure"><button class="plain" :class="{ on: chosen === m.measure }" @click="chosen = m.measure"><span>{{ t(`image.kinds.${m.measure}`) }} <span class="soft">{{ m.tooMuch ? '≤' : '≥' }} {{ limits[m.measure] ?? t('image.noLimit') }} {{ m.unit }}</span></span><b v-if="flagged(m)">▲ {{ flagged(m) }}</b></button></li>
+        <li v-for="m in measures" :key="m.measure"><button :class="{ on: chosen === m.measure }" @click="chosen = m.measure"><span>{{ t(`image.kinds.${m.measure}`) }} <span class="soft">{{ m.tooMuch ? '≤' : '≥' }} {{ limits[m.measure] ?? t('image.noLimit') }} {{ m.unit }}</span></span><b v-if="flagged(m)">▲ {{ flagged(m) }}</b></button></li>
       </ul>
       <div v-if="measure" class="one">
         <div class="row">
@@ -115,7 +115,7 @@ async function save() {
 .limits { padding: 12px 18px; background: #fff; }
 .two { display: grid; grid-template-columns: 310px 1fr; gap: 18px; margin-top: 10px; }
 ul { list-style: none; margin: 0; padding: 0; max-height: 460px; overflow: auto; }
-li button { width: 100%; display: flex; justify-content: space-between; text-align: left; padding: 4px 8px; color: var(--ink); }
+li button { border: 0; background: none; font: inherit; cursor: pointer; width: 100%; display: flex; justify-content: space-between; text-align: left; padding: 4px 8px; color: var(--ink); }
 li button.on { background: var(--petrol-pale); box-shadow: inset 3px 0 0 var(--petrol); }
 li b { color: var(--doubt); }
 svg { width: 100%; height: 90px; }

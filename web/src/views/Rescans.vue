@@ -36,7 +36,7 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
       <img :src="pictureOf(w.batch, { no: w.page, rotation: w.rotation }, 200)" alt="" />
       <div class="what">
         <div><b class="mono">{{ w.batch }}</b> {{ w.stream }} <span class="soft">{{ w.source }}</span></div>
-        <div class="where">{{ w.sheet ? t(w.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: w.sheet }) : t('rescans.fileOnly', { file: w.file, p: w.filePage }) }}, {{ t('pageDesk.page', { no: w.page }).toLowerCase() }}</div>
+        <div class="where">{{ w.sheet ? t(w.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: w.sheet }) : t('rescans.fileOnly', { file: w.file, p: w.filePage }) }}, {{ t('rescans.inBatch', { no: w.page }) }}</div>
         <div class="words">{{ w.words ? `“${w.words} …”` : t('rescans.noWords') }}</div>
         <div><span class="state doubtful">{{ w.because }}</span> <span class="soft">{{ t('rescans.by', { by: w.by }) }}</span></div>
         <div class="row acts"><button class="act" @click="filling = key(w)">{{ t('rescans.fill') }}</button><RouterLink class="act" :to="{ name: 'pages', params: { no: w.batch }, query: { page: w.page } }">{{ t('rescans.show') }}</RouterLink></div>

@@ -70,7 +70,7 @@ final class Readings {
     }
 
     void orientation() {
-        int n = Math.max(24, pages / 8);
+        int n = Math.max(24, pages / 10);
         int[][] counts = new int[3][4];
         IntStream.range(0, n).parallel().forEach(i -> {
             Random r = new Random(i);
@@ -135,7 +135,7 @@ final class Readings {
                 "worn, before",
                 "worn, after",
                 "clean, after");
-        int n = Math.max(6, pages / 80);
+        int n = Math.max(6, pages / 100);
         for (Trial trial : trials) {
             double[] sums = new double[3];
             IntStream.range(0, n).parallel().forEach(i -> {
@@ -194,7 +194,7 @@ final class Readings {
 
     void stamps() throws Streams.InvalidStream {
         StreamDefinition stream = Streams.parse(STREAM);
-        int n = Math.max(30, pages / 5);
+        int n = Math.max(30, pages / 20);
         table.title(
                 "A value under a stamp, colour scans at 200 and 300 dpi, JPEG 75 %",
                 "stamp", "forms", "right", "wrong but sure", "right without dropping the colour");

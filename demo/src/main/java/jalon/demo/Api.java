@@ -42,6 +42,16 @@ public final class Api {
         return answer(HttpRequest.newBuilder(URI.create(base + path)).GET().build());
     }
 
+    /** What is at an address, as it comes: a picture, a file. */
+    public byte[] bytes(String path) throws IOException, InterruptedException {
+        HttpResponse<byte[]> answer = http.send(
+                HttpRequest.newBuilder(URI.create(base + path)).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+        if (answer.statusCode() >= 300) {
+            throw new IOException("GET " + path + " was answered with " + answer.statusCode());
+        }
+        return answer.body();
+    }
+
     public JsonNode post(String path, Object body) throws IOException, InterruptedException {
         return send(path, "application/json", HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
     }

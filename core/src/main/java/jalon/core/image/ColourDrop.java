@@ -6,9 +6,10 @@ import java.util.Arrays;
 
 /**
  * Takes a coloured ink off a page and leaves the black, as a lamp of the ink's own colour does in a scanner: of red, green
- * and blue, the channel in which the ink is brightest, stretched so that the ink is as white as paper. Black is black in
+ * and blue, the channel in which the ink is brightest, with the ink made as white as paper. Black is darker than the ink in
  * every channel, under the stamp too. It works for inks that lie over print like glass and for ones that cover it in part;
- * it fails on inks with hardly any colour. On bitonal and grey pages there is none to drop.
+ * it fails on inks with hardly any colour, and grey print that is as bright as the ink goes with it. On bitonal and grey
+ * pages there is none to drop.
  */
 public final class ColourDrop {
     /** Red, green and blue must differ by this much of 255 to be a colour: paper and grey print differ by less. */
@@ -19,6 +20,11 @@ public final class ColourDrop {
 
     /** Most of the ink is brighter than this share of it, in the channel that is taken. */
     private static final double DARKEST_PART = 0.2;
+
+    /** Of the ink's brightness: above the first share it is the ink alone, below the second there is print under it. */
+    private static final double INK_ALONE = 0.94;
+
+    private static final double PRINT_UNDER = 0.72;
 
     private ColourDrop() {}
 
@@ -71,13 +77,23 @@ public final class ColourDrop {
         return Arrays.stream(counts).max().orElse(0) == counts[0] ? 0 : counts[1] >= counts[2] ? 1 : 2;
     }
 
+    /** How an ink lies over print. */
+    public enum Lies {
+        /** It darkens what is under it: what is left is stretched evenly, which is kind to the stamp's own rims. */
+        LIKE_GLASS,
+        /** It covers what is under it in part: anything clearly darker than the ink is made black. */
+        COVERING
+    }
+
     /** The page with only what is not that ink, in grey. */
-    public static BufferedImage without(BufferedImage image, Ink ink) {
+    public static BufferedImage without(BufferedImage image, Ink ink, Lies lies) {
         var out = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_BYTE_GRAY);
         byte[] px = ((DataBufferByte) out.getRaster().getDataBuffer()).getData();
         byte[] to = new byte[256];
         for (int v = 0; v < 256; v++) {
-            to[v] = (byte) Math.min(255, v * 255 / ink.level());
+            double part = (double) v / ink.level();
+            double share = lies == Lies.LIKE_GLASS ? part : (part - PRINT_UNDER) / (INK_ALONE - PRINT_UNDER);
+            to[v] = (byte) Math.round(255 * Math.max(0, Math.min(1, share)));
         }
         int[] row = new int[image.getWidth()];
         for (int y = 0; y < image.getHeight(); y++) {

@@ -38,7 +38,7 @@ public record Repaired(BufferedImage image, double straightened) {
     private static BufferedImage after(Repair step, BufferedImage image, double dpi) {
         if (step instanceof Repair.DropColour drop) {
             ColourDrop.Ink ink = ColourDrop.inkOf(image, drop.colour() == null ? Colour.ANY : drop.colour());
-            return ink == null ? image : ColourDrop.without(image, ink);
+            return ink == null ? image : ColourDrop.without(image, ink, ColourDrop.Lies.LIKE_GLASS);
         }
         if (step instanceof Repair.Sharpen) {
             return Tones.sharpened(image, dpi);

@@ -17,6 +17,9 @@ public final class ReadZone {
     /** Above this height a zone holds more than one line. */
     private static final double ONE_LINE_MM = 9;
 
+    /** A reading without the stamp is taken from this certainty on, however well the stamp itself reads. */
+    private static final double LEAST_UNDER = 0.3;
+
     private ReadZone() {}
 
     /**
@@ -32,10 +35,16 @@ public final class ReadZone {
         if (ink == null) {
             return asItIs;
         }
-        GrayPlane blackOnly = GrayPlane.of(ColourDrop.without(scan.image(), ink));
-        List<Word> under = read(blackOnly, scan.dpi(), page, zone, reader);
+        List<Word> under = List.of();
+        for (ColourDrop.Lies lies : ColourDrop.Lies.values()) {
+            GrayPlane blackOnly = GrayPlane.of(ColourDrop.without(scan.image(), ink, lies));
+            List<Word> words = read(blackOnly, scan.dpi(), page, zone, reader);
+            under = Line.certaintyOf(words) > Line.certaintyOf(under) ? words : under;
+        }
         // A value written in the coloured ink itself is gone with it; then it stands in the other reading.
-        return Line.certaintyOf(under) >= Line.certaintyOf(asItIs) - 0.15 && !under.isEmpty() ? under : asItIs;
+        return Line.certaintyOf(under) >= LEAST_UNDER || Line.certaintyOf(under) >= Line.certaintyOf(asItIs)
+                ? under
+                : asItIs;
     }
 
     /** The part of the received image around a zone, where the ink of a stamp is looked for. */
