@@ -77,6 +77,39 @@ class DesksTest extends InTheBrowser {
     }
 
     @Test
+    void unfitPagesAreFoundKeptRepairedAndAskedForByKey() throws Exception {
+        var worn = Paper.wornLetters(folder("worn"), Harbour.portMerrow(), 5, 39)
+                .files()
+                .subList(2, 5);
+        Api api = new Api(address());
+        api.signIn("m.tarrow", "merrow-operator");
+        String no = bring(api, "dues-letters", worn);
+        Page page = desk(no, "pages");
+        assertThat(page.locator(".badge.eye")).hasText(new String[] {"▲ faint", "▲ blurred", "▲ corner"});
+        assertThat(page.locator(".image.eye")).containsText("Contrast 0.21, limit 0.30");
+        page.keyboard().press("p");
+        page.keyboard().press("8");
+        assertThat(page.locator(".frame img")).hasAttribute("src", java.util.regex.Pattern.compile("recipe=.*bitonal"));
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".badge").first()).hasText("✓ repaired");
+        page.keyboard().down("b");
+        assertThat(page.locator(".frame img")).not().hasAttribute("src", java.util.regex.Pattern.compile("recipe="));
+        page.keyboard().up("b");
+        page.keyboard().press("n");
+        page.keyboard().press("k");
+        assertThat(page.locator(".badge").nth(1)).hasText("✓ kept");
+        page.keyboard().press("e");
+        assertThat(page.locator(".strip .cell")).hasCount(1);
+        page.keyboard().press("o");
+        assertThat(page.locator("#reason-typed")).hasValue("corner");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".badge.eye")).hasText("↻ scan again");
+        page.locator("nav").getByText("Rescans").click();
+        assertThat(page.locator("article")).containsText("worn-letters-005.jpg");
+        assertThat(problems).isEmpty();
+    }
+
+    @Test
     void aStackIsScannedByKeyThroughAJamToABatch() throws Exception {
         try (var scanner = ScannerStandIn.start(0)) {
             Api supervisor = new Api(address());
