@@ -141,7 +141,7 @@ function wheel(e: WheelEvent) {
         <path v-if="dim && focus" class="dim" fill-rule="evenodd" :d="`M0 0H${widthMm}V${heightMm}H0Z M${focus[0] - 2} ${focus[1] - 2}h${focus[2] + 4}v${focus[3] + 4}h${-focus[2] - 4}Z`" />
         <g v-for="(s, i) in shapes ?? []" :key="i" :class="['shape', s.kind]" :transform="turn ? `rotate(${turn} ${widthMm / 2} ${heightMm / 2})` : undefined">
           <rect :x="s.box[0]" :y="s.box[1]" :width="s.box[2]" :height="s.box[3]" />
-          <text v-if="s.label" :x="s.box[0]" :y="s.box[1] - 1">{{ s.label }}</text>
+          <text v-if="s.label" :x="Math.max(2, s.box[0])" :y="Math.max(4, s.box[1] - 1)">{{ s.label }}</text>
         </g>
         <template v-if="drag">
           <rect v-for="(w, i) in words ?? []" :key="'w' + i" class="word" :x="w.box[0]" :y="w.box[1]" :width="w.box[2]" :height="w.box[3]"><title>{{ w.text }}</title></rect>

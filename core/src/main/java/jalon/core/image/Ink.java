@@ -18,6 +18,11 @@ public record Ink(double share) {
 
     private static final double LINE_MM = 20;
     private static final double LINE_THICK_MM = 1;
+
+    /** Only a line as long as this may lean with the sheet: a shorter one that does is a flat scribble. */
+    private static final double LONG_LINE_MM = 60;
+
+    private static final double MOST_LEAN = 0.06;
     private static final double GRID_MM = 60;
     private static final double GRID_FILLED = 0.15;
     private static final double RIM_MM = 2;
@@ -58,7 +63,7 @@ public record Ink(double share) {
                 || blobs.bottom[b] > map.height - 3;
         boolean line = longer > LINE_MM
                 && map.mm(map.mm(blobs.pixels[b])) / longer < LINE_THICK_MM
-                && Math.min(w, h) < LINE_THICK_MM + 0.06 * longer;
+                && Math.min(w, h) < LINE_THICK_MM + (longer > LONG_LINE_MM ? MOST_LEAN * longer : 0);
         boolean grid =
                 Math.min(w, h) > GRID_MM && blobs.pixels[b] < GRID_FILLED * blobs.width(b) * (double) blobs.height(b);
         return longer >= DUST_MM && !atRim && !touches && !line && !grid;

@@ -37,6 +37,26 @@ class MeasuresTest {
         assertThat(ink(signed)).isGreaterThan(0.0004);
     }
 
+    /** One in a thousand nearly empty pages was lost by this: a long flat pencil line was taken for a ruled one. */
+    @Test
+    void aFlatScribbleIsContentAndARuledLineIsNot() {
+        var scribble = GrayPlane.of(Pictures.page(200, 0, g -> {
+            g.setColor(new java.awt.Color(195, 195, 195));
+            g.setStroke(new java.awt.BasicStroke(0.4f));
+            for (int i = 0; i < 10; i++) {
+                g.draw(new java.awt.geom.Line2D.Double(40 + 5 * i, 100 + i % 2 * 2.5, 45 + 5 * i, 102.5 - i % 2 * 2.5));
+            }
+        }));
+        var ruled = GrayPlane.of(Pictures.page(200, 1.5, g -> {
+            g.setStroke(new java.awt.BasicStroke(0.3f));
+            for (int i = 0; i < 8; i++) {
+                g.draw(new java.awt.geom.Line2D.Double(20, 60 + 12 * i, 190, 60 + 12 * i));
+            }
+        }));
+        assertThat(ink(scribble)).isGreaterThan(0.00001);
+        assertThat(ink(ruled)).isLessThan(0.00001);
+    }
+
     private static double ink(GrayPlane page) {
         return PageCheck.of(page, page.small(200), 200, false).ink().share();
     }

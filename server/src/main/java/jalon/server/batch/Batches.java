@@ -2,17 +2,14 @@ package jalon.server.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import jalon.core.image.Repair;
 import jalon.core.index.FieldValue;
 import jalon.core.read.PageFacts;
 import jalon.core.run.About;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
-import jalon.core.run.Decision;
 import jalon.core.run.IndexMemory;
 import jalon.core.stream.Finder;
-import jalon.core.stream.PageRules;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.NotPossible;
 import jalon.server.people.ActivityLog;
@@ -214,48 +211,14 @@ public class Batches {
         return rows.decisions(batch.id()).stream().anyMatch(d -> d.state().equals(back ? "active" : "undone"));
     }
 
-    /** What people and the stream say of how pages are read. */
-    public static final class HowToRead {
-        private final Map<Integer, Integer> turns = new HashMap<>();
-        private final Map<Integer, List<Repair>> recipes = new HashMap<>();
-        private final PageRules rules;
-
-        private HowToRead(PageRules rules) {
-            this.rules = rules;
-        }
-
-        /** The clockwise turn that makes a page upright, or null to find out. */
-        Integer turn(int page) {
-            return turns.get(page);
-        }
-
-        /** The recipe in force, as the desks show it. */
-        List<Repair> recipeToShow(PageFacts page) {
-            List<Repair> own = recipes.get(page.no());
-            return own != null ? own : Repair.needed(rules.repairs(), page.image());
-        }
-
-        List<Repair> readingRecipe(int page) {
-            return rules.repairFor().reading() ? recipes.getOrDefault(page, rules.repairs()) : List.of();
-        }
-    }
-
+    /** How people and the stream want the pages of a batch to be read. */
     HowToRead howToRead(Batch batch) {
-        var how = new HowToRead(stream(batch).pages());
-        for (BatchRows.DecisionRow d : rows.decisions(batch.id())) {
-            if (!d.state().equals("active")) {
-                continue;
-            }
-            Decision decision = FactsCodec.decision(d.body());
-            if (decision instanceof Decision.Turn t) {
-                how.turns.put(t.page(), Math.floorMod(t.rotation(), 360));
-            } else if (decision instanceof Decision.RepairPage r && r.recipe() != null) {
-                how.recipes.put(r.page(), r.recipe());
-            } else if (decision instanceof Decision.RepairPage r) {
-                how.recipes.remove(r.page());
-            }
-        }
-        return how;
+        return HowToRead.of(
+                stream(batch).pages(),
+                rows.decisions(batch.id()).stream()
+                        .filter(d -> d.state().equals("active"))
+                        .map(d -> FactsCodec.decision(d.body()))
+                        .toList());
     }
 
     /** When all pages are read: to the first stage that needs a person, and if none does, to filing. */

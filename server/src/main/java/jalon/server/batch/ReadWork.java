@@ -45,7 +45,7 @@ public class ReadWork {
         BatchRows.FileRow file = rows.file(fileId);
         Batch batch = batches.get(file.batchId());
         String language = batches.stream(batch).language();
-        Batches.HowToRead decided = batches.howToRead(batch);
+        HowToRead decided = batches.howToRead(batch);
         try (var files = new ReceivedFiles(p -> null);
                 TextReader reader = readers.borrow(language)) {
             for (BatchRows.PageRow page : pages) {
