@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { api, repairsOf, type Schema } from '../api/client'
 
 /** What is wrong with a page's image, each figure against its limit, and what can be done about it. */
-const props = defineProps<{ no: string; page: Schema['DeskPage']; locked: boolean; open: boolean }>()
+const props = defineProps<{ no: string; page: Schema['DeskPage']; locked: boolean; open: boolean; filed: boolean }>()
 const emit = defineEmits<{ accept: []; repair: []; ask: []; unask: []; toggle: []; region: [box: number[] | null] }>()
 const { t, d } = useI18n()
 
@@ -27,7 +27,7 @@ const number = (v: number) => (Math.abs(v) >= 20 ? v.toFixed(0) : Math.abs(v) >=
       </li>
     </ul>
     <p v-if="page.image.askedBecause" class="row"><b>↻ {{ t('image.asked', { why: page.image.askedBecause, by: page.image.askedBy ?? '' }) }}</b> <button class="act" :disabled="locked" @click="emit('unask')">{{ t('image.unask') }}</button></p>
-    <p v-if="page.image.repairs.length" class="soft">{{ page.image.repairedBy ? t('image.repairedBy', { by: page.image.repairedBy }) : t('image.repairedByStream') }}: {{ repairsOf(page).map((r) => t(`repair.${r.do}`).toLowerCase()).join(', ') }}. {{ t('image.hold') }}<kbd>B</kbd></p>
+    <p v-if="page.image.repairs.length" class="soft">{{ page.image.repairedBy ? t('image.repairedBy', { by: page.image.repairedBy }) : t('image.repairedByStream') }}: {{ repairsOf(page).map((r) => t(`repair.${r.do}`).toLowerCase()).join(', ') }}{{ filed ? '' : ' ' + t('image.forReading') }}. {{ t('image.hold') }}<kbd>B</kbd></p>
     <p v-if="page.image.acceptedBy" class="soft">✓ {{ t('image.accepted', { by: page.image.acceptedBy, at: d(new Date(page.image.acceptedAt), { hour: '2-digit', minute: '2-digit' }) }) }}</p>
   </div>
   <div v-if="page.role === 'content'" class="row acts">

@@ -322,7 +322,7 @@ useKeys([
           </template>
           <div v-else-if="document">{{ t('pageDesk.of', { i: document.pages.indexOf(page.no) + 1, n: document.pages.length, no: document.no }) }}</div>
           <div v-else>{{ page.role === 'separator' ? t('pageDesk.separator') : page.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: page.by ?? '' }) }}</div>
-          <ImageFindings :no="no" :page="page" :locked="locked" :open="figuresOpen" @accept="accept" @repair="repair" @ask="ask('again', current)" @unask="decide({ act: 'askAgain', page: current, because: null })" @toggle="figuresOpen = !figuresOpen" @region="region = $event" />
+          <ImageFindings :no="no" :page="page" :locked="locked" :open="figuresOpen" :filed="batch.repairedForFiling" @accept="accept" @repair="repair" @ask="ask('again', current)" @unask="decide({ act: 'askAgain', page: current, because: null })" @toggle="figuresOpen = !figuresOpen" @region="region = $event" />
           <div class="row acts">
             <button class="act" :disabled="locked" @click="bring(gap?.open ? 'gap' : 'after')">{{ t('pageDesk.insert') }}<kbd>F</kbd></button>
             <button class="act" :disabled="locked" @click="bring('replaces')">{{ t('pageDesk.replace') }}<kbd>S</kbd></button>

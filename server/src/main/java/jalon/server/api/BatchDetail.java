@@ -12,7 +12,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 
-/** A batch as the desks show it. */
+/** A batch as the desks show it. @param repairedForFiling whether repairs go into what is filed, or only into reading */
 record BatchDetail(
         String no,
         String stream,
@@ -24,6 +24,7 @@ record BatchDetail(
         Instant dueAt,
         boolean canUndo,
         boolean canRedo,
+        boolean repairedForFiling,
         List<TypeInfo> types,
         List<DeskPage> pages,
         List<BatchView.DocumentView> documents,
@@ -87,6 +88,7 @@ record BatchDetail(
                 batch.dueAt(),
                 canUndo,
                 canRedo,
+                stream.pages().repairFor().filing(),
                 stream.types().stream().map(BatchDetail::type).toList(),
                 view.pages().stream()
                         .map(p -> page(p, facts.get(p.no()), sheets.get(p.no())))

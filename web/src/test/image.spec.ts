@@ -1,0 +1,76 @@
+import { mount } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import { nextTick } from 'vue'
+import { api } from '../api/client'
+import { i18n } from '../i18n'
+import ImageFindings from '../parts/ImageFindings.vue'
+import LimitsPanel from '../parts/LimitsPanel.vue'
+import RepairBar from '../parts/RepairBar.vue'
+import { page } from './fixtures'
+
+const global = { plugins: [i18n] }
+const press = (key: string) => window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+
+describe('the repair bar', () => {
+  test('is worked by figures, shows each recipe at once, and keeps colour before tones before black and white', async () => {
+    const bar = mount(RepairBar, { props: { now: [{ do: 'bitonal' }], byHand: false }, global })
+    press('6')
+    await nextTick()
+    await bar.findAll('input[type=range]')[1].setValue('0.5')
+    await vi.waitFor(() => expect(bar.emitted('preview')?.at(-1)).toEqual([[{ do: 'dropColour', colour: 'any' }, { do: 'levels', brightness: 0, contrast: 0.5 }, { do: 'bitonal' }]]))
+    press('8')
+    await nextTick()
+    press('Enter')
+    expect(bar.emitted('save')).toEqual([[[{ do: 'dropColour', colour: 'any' }, { do: 'levels', brightness: 0, contrast: 0.5 }]]])
+    bar.unmount()
+    press('Enter')
+    expect(bar.emitted('save')).toHaveLength(1)
+  })
+})
+
+describe('findings of a page', () => {
+  const unfit = { ...page(3, 1), needsEye: true, image: { ...page(3, 1).image, findings: [{ kind: 'blur', figure: 0.384, limit: 0.34, where: [1, 2, 3, 4] }] } }
+  test('say the figure against its limit, show where, and can be kept', async () => {
+    const shown = mount(ImageFindings, { props: { no: 'B-0001', page: unfit as never, locked: false, open: false, filed: true }, global })
+    expect(shown.text()).toContain('Blur 0.38, limit 0.34')
+    await shown.find('li').trigger('mouseenter')
+    expect(shown.emitted('region')).toEqual([[[1, 2, 3, 4]]])
+    await shown.findAll('button')[0].trigger('click')
+    expect(shown.emitted('accept')).toHaveLength(1)
+  })
+  test('cannot be acted on while another has the batch', () => {
+    const shown = mount(ImageFindings, { props: { no: 'B-0001', page: unfit as never, locked: true, open: false, filed: true }, global })
+    expect(shown.findAll('button').filter((b) => b.attributes('disabled') === undefined && b.attributes('aria-expanded') === undefined)).toHaveLength(0)
+  })
+})
+
+describe('limits of a stream', () => {
+  const answers: Record<string, unknown> = {
+    '/api/measures': [{ measure: 'blur', unit: 'mm', tooMuch: true, usual: 0.34 }, { measure: 'contrast', unit: '', tooMuch: false, usual: 0.3 }],
+    '/api/board': { batches: [{ no: 'B-0007', stream: 'letters', pages: 3, read: 3 }], now: '' },
+    '/api/streams/letters': { stream: 'letters', pages: { blank: 'keep', limits: { contrast: null } } },
+    '/api/batches/B-0007/figures': [0.1, 0.2, 0.4].map((figure, i) => ({ page: i + 1, role: 'content', rotation: 0, figures: [{ kind: 'blur', figure, said: `${figure} mm` }, { kind: 'contrast', figure: 0.1, said: '0.1' }] })),
+  }
+  const saved: string[] = []
+  beforeEach(() => {
+    const path = (p: string, o?: { params?: { path?: Record<string, string> } }) => p.replace(/\{(\w+)\}/g, (_, k: string) => o?.params?.path?.[k] ?? '')
+    vi.spyOn(api, 'GET').mockImplementation((async (p: string, o: never) => ({ data: p.endsWith('{name}') ? JSON.stringify(answers[path(p, o)]) : answers[path(p, o)] })) as never)
+    vi.spyOn(api, 'POST').mockImplementation((async (_: string, o: { body: { json: string } }) => {
+      saved.push(o.body.json)
+      return { data: { version: 2, title: 'Letters' } }
+    }) as never)
+  })
+  afterEach(() => vi.restoreAllMocks())
+
+  test('show at once how many pages of a past batch a limit would stop, and save only what differs', async () => {
+    const panel = mount(LimitsPanel, { props: { stream: 'letters' }, global })
+    await vi.waitFor(() => expect(panel.text()).toContain('1 of 3 pages would be shown'))
+    await panel.find('input[type=range]').setValue('0.15')
+    expect(panel.text()).toContain('2 of 3 pages would be shown')
+    expect(panel.findAll('.out')).toHaveLength(2)
+    expect(panel.findAll('figure').map((f) => f.find('.mono').text())).toEqual(['1', '2', '3'])
+    await panel.find('.act.main').trigger('click')
+    await vi.waitFor(() => expect(panel.emitted('saved')).toEqual([[2]]))
+    expect(JSON.parse(saved[0])).toMatchObject({ pages: { blank: 'keep', limits: { blur: expect.closeTo(0.15, 1), contrast: null } } })
+  })
+})
