@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { api, pictureOf, tell, type Schema } from '../api/client'
+import { api, pictureOf, repairsOf, tell, type Schema } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
@@ -78,7 +78,7 @@ useKeys([
         </template>
       </section>
       <section class="preview">
-        <PageViewer v-if="page" :src="pictureOf(no, page, 900)" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" />
+        <PageViewer v-if="page" :src="pictureOf(no, page, 900, batch?.repairedForFiling ? repairsOf(page) : [])" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" />
       </section>
     </div>
     <footer v-if="batch && plan" class="row">

@@ -70,7 +70,7 @@ class ServerTest extends ServerCase {
         for (String odd : List.of("+", "@", "(foo", "\"", "-", "zzyzx", "vessel:%", "*", "a:b:c")) {
             assertThat(found(odd)).as(odd).doesNotContain(no);
         }
-        assertThat(operator.get("/api/batches/" + no + "/log").toString()).contains("filed", "m.tarrow", "Settle");
+        assertThat(operator.get("/api/batches/" + no + "/log").toString()).contains("filed", "m.tarrow", "settled ");
     }
 
     @Test

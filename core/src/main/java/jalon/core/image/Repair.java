@@ -3,6 +3,7 @@ package jalon.core.image;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * One step of a recipe that makes a page better to read or to keep. A recipe is replayed on the received image each time;
@@ -45,6 +46,11 @@ public sealed interface Repair {
 
     /** Black and white, with a threshold that follows the paper and the ink around, so that faint strokes stay. */
     record Bitonal() implements Repair {}
+
+    /** The step in words, such as {@code whiten edges}. */
+    default String named() {
+        return getClass().getSimpleName().replaceAll("([a-z])([A-Z])", "$1 $2").toLowerCase(Locale.ROOT);
+    }
 
     /** Whether a step would do anything to a page with these figures; one that would not leaves the image untouched. */
     static boolean isNeeded(Repair step, ImageFacts image) {

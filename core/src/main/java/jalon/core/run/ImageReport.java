@@ -45,7 +45,7 @@ public final class ImageReport {
             row.add(String.join(
                     "; ", image.findings().stream().map(ImageReport::said).toList()));
             row.add(String.join(
-                    "; ", image.repairs().stream().map(ImageReport::name).toList()));
+                    "; ", image.repairs().stream().map(Repair::named).toList()));
             row.add(orEmpty(image.repairedBy()));
             row.add(image.acceptedBy() == null ? "" : image.acceptedBy() + ", " + image.acceptedAt());
             row.add(image.askedBecause() == null ? "" : image.askedBy() + ": " + image.askedBecause());
@@ -87,11 +87,6 @@ public final class ImageReport {
             case BLANK -> "blank";
             case SET_ASIDE -> "set aside by " + page.by();
         };
-    }
-
-    static String name(Repair repair) {
-        String name = repair.getClass().getSimpleName();
-        return name.replaceAll("([a-z])([A-Z])", "$1 $2").toLowerCase(Locale.ROOT);
     }
 
     private static String orEmpty(String text) {

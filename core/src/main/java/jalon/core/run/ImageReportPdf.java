@@ -2,6 +2,7 @@ package jalon.core.run;
 
 import jalon.core.image.Measure;
 import jalon.core.image.Measured;
+import jalon.core.image.Repair;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.PageRules;
 import java.io.ByteArrayOutputStream;
@@ -110,7 +111,7 @@ public final class ImageReportPdf {
         List<String> done = new ArrayList<>();
         if (!image.repairs().isEmpty()) {
             done.add(String.join(
-                    ", ", image.repairs().stream().map(ImageReport::name).toList()));
+                    ", ", image.repairs().stream().map(Repair::named).toList()));
         }
         if (image.acceptedBy() != null) {
             done.add("accepted by " + image.acceptedBy());

@@ -38,14 +38,10 @@ public class Deciding {
         rows.takenBy(batch.id(), who, Batches.now());
         for (Decision decision : decisions) {
             rows.decide(batch.id(), FactsCodec.write(decision), who, Batches.now());
-            log.add(Batches.now(), who, batch.id(), name(decision), FactsCodec.write(decision));
+            log.add(Batches.now(), who, batch.id(), Told.act(decision), Told.detail(decision));
             readAgainAfter(batch, decision);
         }
         events.changed(batch.no());
-    }
-
-    private static String name(Decision decision) {
-        return decision.getClass().getSimpleName();
     }
 
     private void check(Batch batch, Decision decision) {
@@ -92,7 +88,7 @@ public class Deciding {
         }
         rows.mark(chosen.id(), back ? "undone" : "active");
         Decision decision = FactsCodec.decision(chosen.body());
-        log.add(Batches.now(), who, batch.id(), back ? "undo" : "redo", chosen.body());
+        log.add(Batches.now(), who, batch.id(), back ? "undid" : "did again", Told.act(decision));
         readAgainAfter(batch, decision);
         events.changed(batch.no());
     }
