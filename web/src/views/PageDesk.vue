@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { api, pictureOf, repairsOf, tell, type Box, type Repair, type Schema } from '../api/client'
+import { api, pictureOf, repairsOf, tell, type Schema } from '../api/client'
 import { useBatch } from '../composables/useBatch'
+import { useImageCheck } from '../composables/useImageCheck'
 import { useKeys } from '../composables/useKeys'
+import AskReason from '../parts/AskReason.vue'
 import BatchLine from '../parts/BatchLine.vue'
 import BringPages from '../parts/BringPages.vue'
 import ImageFindings from '../parts/ImageFindings.vue'
@@ -81,23 +83,20 @@ const gap = computed(() => batch.value?.gaps.find((g) => g.page === current.valu
 const openGaps = computed(() => batch.value?.gaps.filter((g) => g.open) ?? [])
 const countsDiffer = computed(() => !!batch.value?.counts.differ)
 /** A reason is being typed: what is missing, why it will not come, or why the counts are right. */
-const asking = ref<{ what: 'gap' | 'waive' | 'counts' | 'again'; page: number } | null>(null)
-const reasonTyped = ref('')
-function ask(what: 'gap' | 'waive' | 'counts' | 'again', at: number) {
-  if (locked.value || (what === 'gap' && gap.value?.open)) return
-  asking.value = { what, page: at }
-  reasonTyped.value = what === 'again' ? (page.value?.image.findings.map((f) => t(`image.short.${f.kind}`)).join(', ') ?? '') : ''
-  void nextTick(() => window.document.querySelector<HTMLInputElement>('.asking input')?.focus())
+type Asked = 'gap' | 'waive' | 'counts' | 'again'
+const asking = ref<{ what: Asked; page: number } | null>(null)
+const LABELS: Record<Asked, string> = { gap: 'gap.what', waive: 'gap.why', counts: 'counts.why', again: 'image.askWhy' }
+const wrongWithIt = computed(() => page.value?.image.findings.map((f) => t(`image.short.${f.kind}`)).join(', ') ?? '')
+function ask(what: Asked, at: number) {
+  if (!locked.value && !(what === 'gap' && gap.value?.open)) asking.value = { what, page: at }
 }
-function answer() {
+function answer(text: string) {
   const a = asking.value
-  const text = reasonTyped.value.trim()
-  if (!a || !text) return
   asking.value = null
-  if (a.what === 'gap') void decide({ act: 'openGap', page: a.page, note: text })
-  else if (a.what === 'waive') void decide({ act: 'closeGap', page: a.page, waivedBecause: text })
-  else if (a.what === 'again') void decide({ act: 'askAgain', page: a.page, because: text }).then(nextDoubt)
-  else void decide({ act: 'acceptCounts', because: text })
+  if (a?.what === 'gap') void decide({ act: 'openGap', page: a.page, note: text })
+  else if (a?.what === 'waive') void decide({ act: 'closeGap', page: a.page, waivedBecause: text })
+  else if (a?.what === 'again') void decide({ act: 'askAgain', page: a.page, because: text }).then(nextDoubt)
+  else if (a) void decide({ act: 'acceptCounts', because: text })
 }
 async function takeIt() {
   const { error } = await api.POST('/api/batches/{no}/take', { params: { path: { no: props.no } }, body: { over: true } })
@@ -114,45 +113,9 @@ function brought() {
   if (bringing.value?.place === 'replaces' && page.value?.role === 'setAside') step(1, false)
   bringing.value = null
 }
-/** The image check: keep it as it is, repair it, see it before and after. */
-const figuresOpen = ref(false)
-const region = ref<Box | null>(null)
-const repairing = ref(false)
-const preview = ref<Repair[] | null>(null)
-const before = ref(false)
+const { figuresOpen, region, repairing, preview, before, shownRecipe, accept, repair, repairSo, leaveRepair } = useImageCheck({ no: props.no, pages, index, current, chosen, locked, decide, next: nextDoubt })
 const lens = ref(false)
 const viewer = ref<InstanceType<typeof PageViewer>>()
-const recipe = computed(() => preview.value ?? repairsOf(page.value))
-const shownRecipe = computed(() => (before.value ? [] : recipe.value))
-watch(current, () => {
-  repairing.value = false
-  preview.value = region.value = null
-})
-function accept() {
-  if (locked.value || !page.value?.image.findings.length) return
-  void decide({ act: 'acceptImage', pages: chosen.value.filter((n) => pages.value.find((p) => p.no === n)?.needsEye) }).then(nextDoubt)
-}
-function repair() {
-  if (locked.value || page.value?.role !== 'content') return
-  repairing.value = !repairing.value
-  preview.value = null
-}
-function repairSo(steps: Repair[] | null) {
-  repairing.value = false
-  void decide({ act: 'repairPage', page: current.value, recipe: steps }).then(() => (preview.value = null))
-}
-function release(e: KeyboardEvent) {
-  if (e.key.toLowerCase() === 'b') before.value = false
-}
-onMounted(() => window.addEventListener('keyup', release))
-onBeforeUnmount(() => window.removeEventListener('keyup', release))
-/** Neighbours are fetched ahead, so that a page change shows at once. */
-watch([index, pages], () => {
-  for (const by of [1, 2, -1]) {
-    const near = pages.value[index.value + by]
-    if (near) new Image().src = pictureOf(props.no, near, 900, repairsOf(near))
-  }
-})
 function toggleStake() {
   if (locked.value || !page.value || page.value.role !== 'content') return
   void decide({ act: isFirst.value ? 'liftStake' : 'plantStake', page: current.value })
@@ -277,10 +240,7 @@ useKeys([
       <button class="act" :disabled="!doubts.length" @click="nextDoubt">{{ t('pageDesk.next') }}<kbd>N</kbd></button>
       <button class="act main" @click="on">{{ t('pageDesk.on') }}<kbd>Enter</kbd></button>
     </div>
-    <form v-if="asking" class="notes asking row" @submit.prevent="answer" @keydown.esc="asking = null">
-      <label for="reason-typed">{{ asking.what === 'gap' ? t('gap.what') : asking.what === 'waive' ? t('gap.why') : asking.what === 'again' ? t('image.askWhy') : t('counts.why') }}</label>
-      <input id="reason-typed" v-model="reasonTyped" maxlength="400" required /><button class="act main">{{ t('gap.say') }}<kbd>Enter</kbd></button><button class="act" type="button" @click="asking = null">{{ t('app.close') }}</button>
-    </form>
+    <AskReason v-if="asking" :key="asking.what + asking.page" :label="t(LABELS[asking.what])" :given="asking.what === 'again' ? wrongWithIt : ''" @said="answer" @close="asking = null" />
     <div v-if="batch && (countsDiffer || openGaps.length || !batch.free)" class="notes">
       <p v-if="!batch.free && !batch.filed">{{ batch.withdrawn ? t('board.withdrawn') + ': ' + batch.withdrawn : batch.onHold ? t('board.onHold', { why: batch.onHold }) : t('card.withOther', { who: batch.with ?? '' }) }} <button v-if="!batch.onHold && !batch.withdrawn" class="act" @click="takeIt">{{ t('card.takeOver') }}</button></p>
       <p v-if="countsDiffer && batch.counts">
@@ -293,7 +253,7 @@ useKeys([
       <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); bring('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</button></p>
     </div>
     <BringPages v-if="bringing" :key="`${bringing.place} ${bringing.page}`" v-bind="bringing" :no="no" @changed="load" @close="brought" />
-    <RepairBar v-if="repairing && page" :key="current" :now="repairsOf(page)" :by-hand="!!page.image.repairedBy" @preview="preview = $event" @save="repairSo" @streams="repairSo(null)" @close="repairing = false; preview = null" />
+    <RepairBar v-if="repairing && page" :key="current" :now="repairsOf(page)" :by-hand="!!page.image.repairedBy" @preview="preview = $event" @save="repairSo" @streams="repairSo(null)" @close="leaveRepair" />
     <div v-if="batch" class="halves">
       <div class="left" :style="{ width: split + '%' }">
         <PageStrip ref="strip" :batch="batch" :pages="strips" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />
@@ -355,7 +315,5 @@ useKeys([
 .notes { background: var(--doubt-pale); border-bottom: 1px solid var(--line); padding: 4px 14px; }
 .notes p { margin: 3px 0; }
 .notes .state { margin-right: 8px; }
-.asking { gap: 8px; padding: 6px 14px; }
-.asking input { flex: 1; font: inherit; padding: 4px 8px; border: 1px solid var(--line); border-radius: 3px; }
 .acts { gap: 6px; flex-wrap: wrap; }
 </style>
