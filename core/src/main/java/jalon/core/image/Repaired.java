@@ -9,6 +9,7 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A page's image after a recipe.
@@ -24,9 +25,14 @@ public record Repaired(BufferedImage image, double straightened) {
     public static Repaired of(BufferedImage received, double dpi, List<Repair> recipe, double skewDegrees) {
         BufferedImage now = received;
         double straightened = 0;
-        for (Repair step : recipe) {
+        // Scan edges and corners run along the scanner: once the page is turned they are not found any more.
+        List<Repair> inOrder = Stream.concat(
+                        recipe.stream().filter(Repair.WhitenEdges.class::isInstance),
+                        recipe.stream().filter(step -> !(step instanceof Repair.WhitenEdges)))
+                .toList();
+        for (Repair step : inOrder) {
             if (step instanceof Repair.Straighten) {
-                now = turned(now, -skewDegrees);
+                now = turned(now, -skewDegrees, dpi);
                 straightened += skewDegrees;
             } else {
                 now = after(step, now, dpi);
@@ -144,11 +150,12 @@ public record Repaired(BufferedImage image, double straightened) {
         return out;
     }
 
-    /** Turned about its middle, same size, new corners white. @param degrees clockwise */
-    private static BufferedImage turned(BufferedImage image, double degrees) {
+    /** Turned about its middle, same size, new corners of paper. @param degrees clockwise */
+    private static BufferedImage turned(BufferedImage image, double degrees, double dpi) {
         BufferedImage out = blank(image);
         Graphics2D g = out.createGraphics();
-        g.setColor(Color.WHITE);
+        GrayPlane full = GrayPlane.of(image);
+        g.setColor(paperOf(image, new InkMap(full.small(dpi), full.width() * 25.4 / dpi).paper));
         g.fillRect(0, 0, out.getWidth(), out.getHeight());
         boolean bitonal = image.getColorModel().getPixelSize() == 1;
         g.setRenderingHint(

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import jalon.core.Pictures;
 import java.awt.Color;
 import java.awt.GradientPaint;
+import java.awt.Graphics2D;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
@@ -60,6 +61,20 @@ class RepairedTest {
         Repaired straight = Repaired.of(leaning, DPI, List.of(new Repair.Straighten()), skew.degrees());
         assertThat(straight.straightened()).isCloseTo(4, within(0.1));
         assertThat(Skew.of(GrayPlane.of(straight.image()).small(DPI)).degrees()).isCloseTo(0, within(0.1));
+    }
+
+    /** Whatever the order in the stream: on a page that was turned first, the slanting edge was not found. */
+    @Test
+    void anEdgeIsWhitenedBeforeThePageIsTurned() {
+        BufferedImage leaning = Pictures.page(DPI, 3, g -> Pictures.letter(g));
+        Graphics2D g = leaning.createGraphics();
+        g.setColor(Color.BLACK);
+        g.fillRect(leaning.getWidth() - 16, 0, 16, leaning.getHeight());
+        g.dispose();
+        List<Repair> recipe = List.of(new Repair.Straighten(), new Repair.WhitenEdges());
+        GrayPlane out = GrayPlane.of(Repaired.of(leaning, DPI, recipe, 3).image());
+        GrayPlane side = out.cut(out.width() * 9 / 10, 0, out.width() / 10, out.height());
+        assertThat(side.histogram()[0]).isZero();
     }
 
     @Test
