@@ -136,7 +136,7 @@ useKeys([
             <StageRail :stage="shown[v.index].stage" :share="share(shown[v.index])" />
             <span class="num">{{ shown[v.index].stage === 'done' ? '' : shown[v.index].doubts || '–' }}</span>
             <span class="soft">{{ shown[v.index].stage === 'intake' ? t('board.read', { read: shown[v.index].read, pages: shown[v.index].pages }) : stretch(now - new Date(shown[v.index].since).getTime()) }}</span>
-            <span :class="lateness(shown[v.index], now)">{{ due(shown[v.index]) }}</span>
+            <span class="due" :class="lateness(shown[v.index], now)">{{ due(shown[v.index]) }}</span>
             <span class="cut" :class="{ mine: shown[v.index].mine }">{{ shown[v.index].onHold ? t('board.onHold', { why: shown[v.index].onHold }) : (shown[v.index].with ?? '–') }}</span>
             <button class="about" :aria-label="t('board.about') + ' ' + shown[v.index].no" :title="t('board.about')" @click.stop="at = v.index; card = true">⋯</button>
           </div>
@@ -157,6 +157,7 @@ useKeys([
 .list { flex: 1; min-width: 0; min-height: 0; display: flex; flex-direction: column; background: var(--paper); }
 .filters { padding: 8px 12px; background: var(--panel); border-bottom: 1px solid var(--line); }
 .filters .act[aria-pressed='true'] { background: var(--petrol-pale); border-color: var(--petrol); }
+.due { white-space: nowrap; }
 .grid { display: grid; grid-template-columns: 84px minmax(130px, 1.2fr) 52px 240px 56px 112px 118px minmax(80px, 0.8fr) 28px; gap: 12px; align-items: center; padding: 0 14px; }
 .head { padding: 8px 14px; font-size: 13px; color: var(--ink-soft); border-bottom: 1px solid var(--line); }
 .num { text-align: right; font-variant-numeric: tabular-nums; }
@@ -177,7 +178,7 @@ useKeys([
 .empty { padding: 40px; text-align: center; }
 .list { container-type: inline-size; }
 @container (max-width: 960px) {
-  .grid { grid-template-columns: 84px minmax(110px, 1.2fr) 44px 232px 52px 110px minmax(60px, 0.8fr) 24px; }
+  .grid { grid-template-columns: 84px minmax(110px, 1.2fr) 44px 206px 52px 128px minmax(60px, 0.8fr) 24px; }
   .grid > :nth-child(6) { display: none; }
 }
 </style>
