@@ -178,7 +178,7 @@ useKeys([
 .empty { padding: 40px; text-align: center; }
 .list { container-type: inline-size; }
 @container (max-width: 960px) {
-  .grid { grid-template-columns: 84px minmax(110px, 1.2fr) 44px 206px 52px 128px minmax(60px, 0.8fr) 24px; }
+  .grid { grid-template-columns: 84px minmax(110px, 1.2fr) 44px 224px 48px 126px minmax(60px, 0.8fr) 24px; }
   .grid > :nth-child(6) { display: none; }
 }
 </style>
