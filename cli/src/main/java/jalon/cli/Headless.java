@@ -1,6 +1,5 @@
 package jalon.cli;
 
-import jalon.core.image.Repair;
 import jalon.core.index.Register;
 import jalon.core.index.ZoneReader;
 import jalon.core.output.FolderPlace;
@@ -59,8 +58,9 @@ final class Headless {
         try {
             List<Report.Rejected> rejected = new ArrayList<>();
             Map<String, Path> paths = new HashMap<>();
-            List<PageFacts> pages =
-                    new ReadFiles(stream.language(), recipe(), readers, workers, pool).read(files, rejected, paths);
+            List<PageFacts> pages = new ReadFiles(
+                            stream.language(), stream.pages().readingRepairs(), readers, workers, pool)
+                    .read(files, rejected, paths);
             Map<Integer, PageFacts> byNo = new TreeMap<>();
             pages.forEach(p -> byNo.put(p.no(), p));
             BatchView view = index(pages, paths);
@@ -85,10 +85,6 @@ final class Headless {
             return new BatchRun(stream, registers, zones, LocalDate.now(java.time.ZoneId.systemDefault()))
                     .index(pages, List.of());
         }
-    }
-
-    private List<Repair> recipe() {
-        return stream.pages().repairFor().reading() ? stream.pages().repairs() : List.of();
     }
 
     /** Documents are written side by side; each is on its own. */

@@ -53,8 +53,8 @@ public final class ColourDrop {
                 int r = (rgb >> 16) & 0xFF;
                 int g = (rgb >> 8) & 0xFF;
                 int b = rgb & 0xFF;
-                int most = Math.max(r, Math.max(g, b));
-                if (most - Math.min(r, Math.min(g, b)) >= COLOURED) {
+                if (ColouredInk.colourOf(rgb) >= COLOURED) {
+                    int most = Math.max(r, Math.max(g, b));
                     int channel = most == r ? 0 : most == g ? 1 : 2;
                     levels[channel][most]++;
                     counts[channel]++;

@@ -19,6 +19,14 @@ public final class ColouredInk {
 
     private ColouredInk() {}
 
+    /** By how much red, green and blue of a packed pixel differ at most. */
+    static int colourOf(int rgb) {
+        int r = (rgb >> 16) & 0xFF;
+        int g = (rgb >> 8) & 0xFF;
+        int b = rgb & 0xFF;
+        return Math.max(r, Math.max(g, b)) - Math.min(r, Math.min(g, b));
+    }
+
     /** @return boxes on the image as it is, in mm; none for bitonal and grey images */
     public static List<Box> in(BufferedImage image, double dpi) {
         if (image.getColorModel().getNumColorComponents() < 3
@@ -35,10 +43,7 @@ public final class ColouredInk {
         for (int y = 0; y < image.getHeight(); y += every) {
             image.getRGB(0, y, row.length, 1, row, 0, row.length);
             for (int x = 0; x < row.length; x += every) {
-                int r = (row[x] >> 16) & 0xFF;
-                int g = (row[x] >> 8) & 0xFF;
-                int b = row[x] & 0xFF;
-                if (Math.max(r, Math.max(g, b)) - Math.min(r, Math.min(g, b)) > COLOURED) {
+                if (colourOf(row[x]) > COLOURED) {
                     coloured[(int) (y / cell) * columns + (int) (x / cell)]++;
                 }
             }

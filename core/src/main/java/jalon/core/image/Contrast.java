@@ -46,23 +46,8 @@ record Contrast(double share) {
     private static int darkest(GrayPlane full, double scale, int c, int r) {
         int left = (int) (c * InkMap.CELL * scale);
         int right = (int) Math.min(full.width(), (c + 1) * InkMap.CELL * scale);
-        int[] counts = new int[256];
-        int all = 0;
-        for (int y = (int) (r * InkMap.CELL * scale);
-                y < Math.min(full.height(), (r + 1) * InkMap.CELL * scale);
-                y += 2) {
-            for (int i = y * full.width() + left, end = y * full.width() + right; i < end; i++) {
-                counts[full.pixels()[i] & 0xFF]++;
-                all++;
-            }
-        }
-        int below = 0;
-        for (int v = 0; v < 256; v++) {
-            below += counts[v];
-            if (below > 0.02 * all) {
-                return v;
-            }
-        }
-        return 255;
+        int top = (int) (r * InkMap.CELL * scale);
+        int bottom = (int) Math.ceil(Math.min(full.height(), (r + 1) * InkMap.CELL * scale));
+        return full.percentile(left, top, right, bottom, 2, 0.02);
     }
 }

@@ -35,8 +35,8 @@ record CutOff(double along, Box where) {
                     && inward <= MOST_INWARD_MM
                     && along < LINE_MM
                     && !(inward > 8 && along < 1)
-                    && edges.stream().noneMatch(e -> near(e.where(), box))
-                    && corners.stream().noneMatch(c -> near(c.where(), box));
+                    && edges.stream().noneMatch(e -> e.where().grown(1).overlaps(box))
+                    && corners.stream().noneMatch(c -> c.where().grown(1).overlaps(box));
             if (cut[b]) {
                 where = where == null ? box : where.union(box);
             }
@@ -51,9 +51,5 @@ record CutOff(double along, Box where) {
             }
         });
         return new CutOff(map.mm(along[0]), where);
-    }
-
-    private static boolean near(Box a, Box b) {
-        return a.x() - 1 < b.right() && b.x() - 1 < a.right() && a.y() - 1 < b.bottom() && b.y() - 1 < a.bottom();
     }
 }

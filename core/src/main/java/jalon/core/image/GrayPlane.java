@@ -247,6 +247,32 @@ public record GrayPlane(int width, int height, byte[] pixels) {
         return (int) Math.max(-1, Math.min(Integer.MAX_VALUE - 1, steps));
     }
 
+    /**
+     * The brightness that a share of the pixels of a part does not exceed; 255 for a part without pixels.
+     *
+     * @param right the first column outside, @param bottom the first row outside
+     * @param every looks at one row of so many
+     * @param share 0..1
+     */
+    int percentile(int left, int top, int right, int bottom, int every, double share) {
+        int[] counts = new int[256];
+        int all = 0;
+        for (int y = top; y < bottom; y += every) {
+            for (int i = y * width + left, end = y * width + right; i < end; i++) {
+                counts[pixels[i] & 0xFF]++;
+                all++;
+            }
+        }
+        int below = 0;
+        for (int v = 0; v < 256; v++) {
+            below += counts[v];
+            if (below > share * all) {
+                return v;
+            }
+        }
+        return 255;
+    }
+
     /** How many pixels have each brightness. */
     public int[] histogram() {
         int[] counts = new int[256];

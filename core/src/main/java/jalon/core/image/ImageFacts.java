@@ -16,6 +16,7 @@ import java.util.OptionalDouble;
  * @param inkShare see {@link Ink}
  * @param measured the page's figures, boxes on the upright page; what could not be measured is not there
  * @param coloured where coloured ink is, on the upright page
+ * @param readThrough repairs that the page was read through
  */
 public record ImageFacts(
         double widthMm,
@@ -26,14 +27,17 @@ public record ImageFacts(
         int rotation,
         double inkShare,
         List<Measured> measured,
-        List<Box> coloured) {
+        List<Box> coloured,
+        List<Repair> readThrough) {
     public ImageFacts {
         measured = measured == null ? List.of() : List.copyOf(measured);
         coloured = coloured == null ? List.of() : List.copyOf(coloured);
+        readThrough = readThrough == null ? List.of() : List.copyOf(readThrough);
     }
 
     public ImageFacts leaning(double degrees) {
-        return new ImageFacts(widthMm, heightMm, dpi, dpiStated, degrees, rotation, inkShare, measured, coloured);
+        return new ImageFacts(
+                widthMm, heightMm, dpi, dpiStated, degrees, rotation, inkShare, measured, coloured, readThrough);
     }
 
     public OptionalDouble figure(Measure what) {

@@ -60,21 +60,7 @@ final class InkMap {
     private int brightness(int left, int top) {
         int right = Math.min(left + CELL, width);
         int bottom = Math.min(top + CELL, height);
-        int[] counts = new int[256];
-        for (int y = top; y < bottom; y++) {
-            for (int p = y * width + left, end = y * width + right; p < end; p++) {
-                counts[plane.pixels()[p] & 0xFF]++;
-            }
-        }
-        int below = 0;
-        int wanted = (int) (0.8 * (right - left) * (bottom - top));
-        for (int i = 0; i < 256; i++) {
-            below += counts[i];
-            if (below > wanted) {
-                return i;
-            }
-        }
-        return 255;
+        return plane.percentile(left, top, right, bottom, 1, 0.8);
     }
 
     /** The paper's brightness around a pixel. */

@@ -24,17 +24,43 @@ import java.util.Locale;
 public sealed interface Repair {
 
     /** Turns the page by its measured lean. */
-    record Straighten() implements Repair {}
+    record Straighten() implements Repair {
+        @Override
+        public boolean isNeeded(ImageFacts image) {
+            return Math.abs(image.skewDegrees()) >= 0.2;
+        }
+    }
 
     /** Paper where black scan edges and missing corners are; the page keeps its size. */
-    record WhitenEdges() implements Repair {}
+    record WhitenEdges() implements Repair {
+        @Override
+        public boolean isNeeded(ImageFacts image) {
+            return image.figure(Measure.EDGE).orElse(0) > 0
+                    || image.figure(Measure.CORNER).orElse(0) > 0;
+        }
+    }
 
-    record FillHoles() implements Repair {}
+    record FillHoles() implements Repair {
+        @Override
+        public boolean isNeeded(ImageFacts image) {
+            return image.figure(Measure.HOLES).orElse(0) > 0;
+        }
+    }
 
-    record CleanSpecks() implements Repair {}
+    record CleanSpecks() implements Repair {
+        @Override
+        public boolean isNeeded(ImageFacts image) {
+            return image.figure(Measure.SPECKS).orElse(0) > 0;
+        }
+    }
 
     /** As if the whole page had the light of its brightest part. */
-    record EvenLight() implements Repair {}
+    record EvenLight() implements Repair {
+        @Override
+        public boolean isNeeded(ImageFacts image) {
+            return image.figure(Measure.UNEVEN).orElse(0) > 0.08;
+        }
+    }
 
     /** @param brightness of all of it, @param contrast of ink against its paper: -1 to 1, 0 leaves it as it is */
     record Levels(double brightness, double contrast) implements Repair {}
@@ -52,26 +78,13 @@ public sealed interface Repair {
         return getClass().getSimpleName().replaceAll("([a-z])([A-Z])", "$1 $2").toLowerCase(Locale.ROOT);
     }
 
-    /** Whether a step would do anything to a page with these figures; one that would not leaves the image untouched. */
-    static boolean isNeeded(Repair step, ImageFacts image) {
-        if (step instanceof Straighten) {
-            return Math.abs(image.skewDegrees()) >= 0.2;
-        }
-        if (step instanceof WhitenEdges) {
-            return image.figure(Measure.EDGE).orElse(0) > 0
-                    || image.figure(Measure.CORNER).orElse(0) > 0;
-        }
-        if (step instanceof FillHoles) {
-            return image.figure(Measure.HOLES).orElse(0) > 0;
-        }
-        if (step instanceof CleanSpecks) {
-            return image.figure(Measure.SPECKS).orElse(0) > 0;
-        }
-        return !(step instanceof EvenLight) || image.figure(Measure.UNEVEN).orElse(0) > 0.08;
+    /** Whether the step would do anything to a page with these figures; one that would not leaves the image untouched. */
+    default boolean isNeeded(ImageFacts image) {
+        return true;
     }
 
     /** The steps of a recipe that this page needs. */
     static List<Repair> needed(List<Repair> recipe, ImageFacts image) {
-        return recipe.stream().filter(step -> isNeeded(step, image)).toList();
+        return recipe.stream().filter(step -> step.isNeeded(image)).toList();
     }
 }

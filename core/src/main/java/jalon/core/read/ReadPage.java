@@ -57,7 +57,11 @@ public final class ReadPage {
         PageCheck check = PageCheck.of(received, small, scan.dpi(), bitonal);
         Ink ink = check.ink();
         Marks marks = Marks.found(received, scan.dpi(), small);
-        GrayPlane toRead = repaired(scan, check, recipe, received);
+        List<Repair> readThrough = needed(scan, check, recipe);
+        GrayPlane toRead = readThrough.isEmpty()
+                ? received
+                : GrayPlane.of(
+                        Repaired.of(scan.image(), scan.dpi(), readThrough, 0).image());
         GrayPlane smallToRead = toRead == received ? small : toRead.small(scan.dpi());
         Attempt best;
         if (turn != null) {
@@ -81,12 +85,14 @@ public final class ReadPage {
                 measured(check, best, scan),
                 ColouredInk.in(scan.image(), scan.dpi()).stream()
                         .map(box -> box.turned(rotation, scan.widthMm(), scan.heightMm()))
-                        .toList());
+                        .toList(),
+                readThrough);
         return new PageFacts(
                 origin.no(), origin.file(), origin.filePage(), origin.sha256(), image, upright, best.words());
     }
 
-    private static GrayPlane repaired(Scan scan, PageCheck check, List<Repair> recipe, GrayPlane received) {
+    /** Without straightening, which is part of reading already, by the lean that is then measured. */
+    private static List<Repair> needed(Scan scan, PageCheck check, List<Repair> recipe) {
         var figures = new ImageFacts(
                 scan.widthMm(),
                 scan.heightMm(),
@@ -96,12 +102,9 @@ public final class ReadPage {
                 0,
                 check.ink().share(),
                 check.figures(),
+                null,
                 null);
-        // Straightening is part of reading already, by the lean that is then measured.
-        List<Repair> needed = Repair.needed(recipe, figures);
-        return needed.isEmpty()
-                ? received
-                : GrayPlane.of(Repaired.of(scan.image(), scan.dpi(), needed, 0).image());
+        return Repair.needed(recipe, figures);
     }
 
     private static List<Measured> measured(PageCheck check, Attempt best, Scan scan) {

@@ -3,6 +3,7 @@ package jalon.core.read;
 import jalon.core.image.Colour;
 import jalon.core.image.ColourDrop;
 import jalon.core.image.GrayPlane;
+import jalon.core.image.Repaired;
 import jalon.core.page.Box;
 import jalon.core.page.Scan;
 import jalon.core.page.Word;
@@ -10,7 +11,8 @@ import jalon.core.text.TextReader;
 import java.awt.image.BufferedImage;
 import java.util.List;
 
-/** Reads one zone of a page by itself, cut from the upright, straight image with a little paper around it. */
+/** Reads one zone of a page by itself, cut from the upright, straight image with a little paper around it, through
+ * the same repairs as the page. */
 public final class ReadZone {
     private static final double PAPER_AROUND_MM = 1.2;
 
@@ -27,17 +29,20 @@ public final class ReadZone {
      * @return the words, boxes on the upright page
      */
     public static List<Word> read(Scan scan, PageFacts page, Box zone, TextReader reader) {
-        List<Word> asItIs = read(GrayPlane.of(scan.image()), scan.dpi(), page, zone, reader);
+        BufferedImage picture = Repaired.of(
+                        scan.image(), scan.dpi(), page.image().readThrough(), 0)
+                .image();
+        List<Word> asItIs = read(GrayPlane.of(picture), scan.dpi(), page, zone, reader);
         if (page.image().coloured().stream().noneMatch(zone::overlaps)) {
             return asItIs;
         }
-        ColourDrop.Ink ink = ColourDrop.inkOf(around(scan, page, zone), Colour.ANY);
+        ColourDrop.Ink ink = ColourDrop.inkOf(around(picture, scan.dpi(), page, zone), Colour.ANY);
         if (ink == null) {
             return asItIs;
         }
         List<Word> under = List.of();
         for (ColourDrop.Lies lies : ColourDrop.Lies.values()) {
-            GrayPlane blackOnly = GrayPlane.of(ColourDrop.without(scan.image(), ink, lies));
+            GrayPlane blackOnly = GrayPlane.of(ColourDrop.without(picture, ink, lies));
             List<Word> words = read(blackOnly, scan.dpi(), page, zone, reader);
             under = Line.certaintyOf(words) > Line.certaintyOf(under) ? words : under;
         }
@@ -47,12 +52,11 @@ public final class ReadZone {
                 : asItIs;
     }
 
-    /** The part of the received image around a zone, where the ink of a stamp is looked for. */
-    private static BufferedImage around(Scan scan, PageFacts page, Box zone) {
+    /** The part of the image around a zone, where the ink of a stamp is looked for. */
+    private static BufferedImage around(BufferedImage all, double dpi, PageFacts page, Box zone) {
         var image = page.image();
         Box there = zone.grown(10).turned(-image.rotation(), image.widthMm(), image.heightMm());
-        double perMm = scan.dpi() / 25.4;
-        BufferedImage all = scan.image();
+        double perMm = dpi / 25.4;
         int left = (int) Math.max(0, Math.min(all.getWidth() - 1, there.x() * perMm));
         int top = (int) Math.max(0, Math.min(all.getHeight() - 1, there.y() * perMm));
         int right = (int) Math.max(left + 1, Math.min(all.getWidth(), there.right() * perMm));

@@ -40,6 +40,11 @@ public record PageRules(
         return copy;
     }
 
+    /** The repairs that a page is read through when no person chose others. */
+    public List<Repair> readingRepairs() {
+        return repairFor.reading() ? repairs : List.of();
+    }
+
     /** The limit in force; infinite, towards where nothing breaks it, for none. */
     public double limit(Measure measure) {
         if (!limits.containsKey(measure)) {

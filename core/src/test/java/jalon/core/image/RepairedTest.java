@@ -128,8 +128,8 @@ class RepairedTest {
 
     @Test
     void aStepThatAPageDoesNotNeedIsLeftOut() {
-        var image =
-                new ImageFacts(210, 297, 300, true, 0.05, 0, 0.02, List.of(new Measured(Measure.EDGE, 2, null)), null);
+        var image = new ImageFacts(
+                210, 297, 300, true, 0.05, 0, 0.02, List.of(new Measured(Measure.EDGE, 2, null)), null, List.of());
         assertThat(Repair.needed(
                         List.of(new Repair.Straighten(), new Repair.WhitenEdges(), new Repair.FillHoles()), image))
                 .containsExactly(new Repair.WhitenEdges());

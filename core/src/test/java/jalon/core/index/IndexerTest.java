@@ -217,7 +217,7 @@ class IndexerTest {
                 "x",
                 no,
                 "00",
-                new ImageFacts(210, 297, 300, true, skew, 0, 0.02, List.of(), List.of()),
+                new ImageFacts(210, 297, 300, true, skew, 0, 0.02, List.of(), List.of(), List.of()),
                 List.of(),
                 words);
     }

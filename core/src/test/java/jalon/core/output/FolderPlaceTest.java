@@ -106,7 +106,7 @@ class FolderPlaceTest {
                 "x.tif",
                 1,
                 "ab".repeat(32),
-                new ImageFacts(210, 297, 50, true, 0, 0, 0, List.of(), List.of()),
+                new ImageFacts(210, 297, 50, true, 0, 0, 0, List.of(), List.of(), List.of()),
                 List.of(),
                 List.of());
         return new FiledDocument(

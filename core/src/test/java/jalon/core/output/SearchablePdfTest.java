@@ -145,7 +145,16 @@ class SearchablePdfTest {
     private static PageFacts facts(int no, double skew, int rotation, Word... words) {
         boolean sideways = rotation % 180 != 0;
         var image = new ImageFacts(
-                sideways ? 297 : 210, sideways ? 210 : 297, 100, true, skew, rotation, 0.01, List.of(), List.of());
+                sideways ? 297 : 210,
+                sideways ? 210 : 297,
+                100,
+                true,
+                skew,
+                rotation,
+                0.01,
+                List.of(),
+                List.of(),
+                List.of());
         return new PageFacts(no, "x", no, "ab".repeat(32), image, List.of(), List.of(words));
     }
 

@@ -3,18 +3,52 @@ package jalon.core.read;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jalon.core.Pictures;
+import jalon.core.image.GrayPlane;
+import jalon.core.image.Measure;
+import jalon.core.image.Repair;
 import jalon.core.page.Box;
 import jalon.core.page.Scan;
 import jalon.core.page.Word;
 import jalon.core.text.TesseractReader;
+import jalon.core.text.TextReader;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class StampTest {
+    /** Zones were read again from the received image, whatever the page itself was read through. */
+    @Test
+    void aZoneIsReadThroughTheSameRepairsAsItsPage() {
+        var seen = new ArrayList<GrayPlane>();
+        var reader = new TextReader() {
+            @Override
+            public List<Word> read(GrayPlane picture, double dpi, Layout layout) {
+                seen.add(picture);
+                return List.of();
+            }
+
+            @Override
+            public int uprightTurn(GrayPlane picture, double dpi) {
+                return 0;
+            }
+
+            @Override
+            public void close() {}
+        };
+        var scan = new Scan(Pictures.page(150, 0, Pictures::letter), 150, true, List.of());
+        List<Repair> white = List.of(new Repair.Levels(1, 0));
+        PageFacts page = ReadPage.read(scan, new ReadPage.Origin(1, "x", 1, "00"), reader, 0, white);
+        ReadZone.read(scan, page, new Box(20, 30, 150, 60), reader);
+        assertThat(seen).hasSize(2).allMatch(p -> p.histogram()[255] == p.pixels().length);
+        assertThat(page.image().figure(Measure.CONTRAST).orElseThrow())
+                .as("figures are those of the received image")
+                .isGreaterThan(0.9);
+    }
+
     @Test
     void aValueUnderAStampIsReadFromItsZone() throws Exception {
         BufferedImage form = Pictures.page(200, 0, BufferedImage.TYPE_3BYTE_BGR, g -> {

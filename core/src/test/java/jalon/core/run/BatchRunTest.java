@@ -240,7 +240,7 @@ class BatchRunTest {
                 "x.tif",
                 no,
                 "00",
-                new ImageFacts(210, 297, 300, true, 0, 0, 0.02, List.of(), List.of()),
+                new ImageFacts(210, 297, 300, true, 0, 0, 0.02, List.of(), List.of(), List.of()),
                 marks,
                 words);
     }

@@ -44,7 +44,7 @@ class FitnessTest {
         for (String word : words.split(" ")) {
             all.add(new Word(word, new Box(20 + 15 * all.size(), 40, 12, 3), 0.9, 0));
         }
-        var image = new ImageFacts(210, height, 300, true, 0, 0, 0.02, List.of(figures), List.of());
+        var image = new ImageFacts(210, height, 300, true, 0, 0, 0.02, List.of(figures), List.of(), List.of());
         return new PageFacts(no, "x.tif", no, "00", image, List.of(), all);
     }
 
@@ -97,6 +97,25 @@ class FitnessTest {
         BatchView view = view(List.of(page(1, 297, "a", new Measured(Measure.EDGE, 2, null)), page(2, 297, "b")));
         assertThat(view.pages().get(0).image().repairs()).containsExactly(new Repair.WhitenEdges());
         assertThat(view.pages().get(1).image().repairs()).isEmpty();
+    }
+
+    @Test
+    void aPageIsReadAsItWasTurnedAndRepairedLast() {
+        var byHand = new Decision.RepairPage(1, List.of(new Repair.Sharpen()));
+        var how = HowToRead.of(
+                stream.pages(),
+                List.of(new Decision.Turn(1, 90), byHand, new Decision.Turn(1, -90), new Decision.Turn(2, 180)));
+        assertThat(how.turn(1)).isEqualTo(270);
+        assertThat(how.turn(3)).isNull();
+        assertThat(how.readingRecipe(1)).containsExactly(new Repair.Sharpen());
+        assertThat(how.readingRecipe(2)).hasSize(2);
+        assertThat(how.recipe(page(2, 297, "b"))).as("nothing that it needs").isEmpty();
+        var back = HowToRead.of(stream.pages(), List.of(byHand, new Decision.RepairPage(1, null)));
+        assertThat(back.readingRecipe(1)).isEqualTo(stream.pages().repairs());
+        var forFiling = stream("\"repairFor\":\"filing\",\"repairs\":[{\"do\":\"sharpen\"}]")
+                .pages();
+        assertThat(HowToRead.of(forFiling, List.of(byHand)).readingRecipe(1)).isEmpty();
+        assertThat(forFiling.readingRepairs()).isEmpty();
     }
 
     @Test

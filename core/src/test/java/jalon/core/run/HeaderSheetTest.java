@@ -34,7 +34,7 @@ class HeaderSheetTest {
                     "x",
                     1,
                     "00",
-                    new ImageFacts(210, 297, dpi, true, skew, 0, 0.02, List.of(), List.of()),
+                    new ImageFacts(210, 297, dpi, true, skew, 0, 0.02, List.of(), List.of(), List.of()),
                     marks,
                     List.of());
             assertThat(BatchHeader.on(facts)).contains(header);

@@ -108,7 +108,7 @@ class CutterTest {
                 "x.tif",
                 filePage,
                 "00",
-                new ImageFacts(210, 297, 300, true, 0, 0, ink, List.of(), List.of()),
+                new ImageFacts(210, 297, 300, true, 0, 0, ink, List.of(), List.of(), List.of()),
                 marks,
                 words);
     }

@@ -8,6 +8,7 @@ import jalon.core.run.About;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
+import jalon.core.run.HowToRead;
 import jalon.core.run.IndexMemory;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;

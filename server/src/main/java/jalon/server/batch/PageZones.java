@@ -2,6 +2,7 @@ package jalon.server.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import jalon.core.image.Repair;
 import jalon.core.index.ZoneReader;
 import jalon.core.page.Box;
 import jalon.core.page.UnreadableFile;
@@ -19,7 +20,8 @@ import org.springframework.stereotype.Component;
 /** Reads zones again from stored images; what was read is kept, since the same doubt is looked at many times. */
 @Component
 public class PageZones {
-    private record Key(String language, String sha256, int filePage, int rotation, Box zone) {}
+    private record Key(
+            String language, String sha256, int filePage, int rotation, List<Repair> readThrough, Box zone) {}
 
     private final FileStore store;
     private final TextReaders readers;
@@ -37,7 +39,13 @@ public class PageZones {
     }
 
     private List<Word> read(String language, PageFacts page, Box zone) {
-        var key = new Key(language, page.sha256(), page.filePage(), page.image().rotation(), zone);
+        var key = new Key(
+                language,
+                page.sha256(),
+                page.filePage(),
+                page.image().rotation(),
+                page.image().readThrough(),
+                zone);
         return known.get(key, k -> readNow(language, page, zone));
     }
 

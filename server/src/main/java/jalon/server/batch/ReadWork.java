@@ -3,6 +3,7 @@ package jalon.server.batch;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
+import jalon.core.run.HowToRead;
 import jalon.core.run.ReceivedFiles;
 import jalon.core.text.TextReader;
 import jalon.core.text.TextReaders;
@@ -58,7 +59,7 @@ public class ReadWork {
                     PageFacts facts = ReadPage.read(
                             scan, origin, reader, decided.turn(page.no()), decided.readingRecipe(page.no()));
                     rows.read(page.id(), FactsCodec.write(facts));
-                    renditions.makeUsual(facts, scan, decided.recipeToShow(facts));
+                    renditions.makeUsual(facts, scan, decided.recipe(facts));
                 } catch (UnreadableFile e) {
                     rows.rejected(page.id(), e.getMessage());
                 }

@@ -1,15 +1,14 @@
-package jalon.server.batch;
+package jalon.core.run;
 
 import jalon.core.image.Repair;
 import jalon.core.read.PageFacts;
-import jalon.core.run.Decision;
 import jalon.core.stream.PageRules;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
 /** What people and the stream say of how the pages of a batch are read: turned, and through which repairs. */
-final class HowToRead {
+public final class HowToRead {
     private final Map<Integer, Integer> turns = new HashMap<>();
     private final Map<Integer, List<Repair>> recipes = new HashMap<>();
     private final PageRules rules;
@@ -18,7 +17,8 @@ final class HowToRead {
         this.rules = rules;
     }
 
-    static HowToRead of(PageRules rules, List<Decision> decisions) {
+    /** @param decisions in the order they were made */
+    public static HowToRead of(PageRules rules, List<Decision> decisions) {
         var how = new HowToRead(rules);
         for (Decision decision : decisions) {
             if (decision instanceof Decision.Turn t) {
@@ -33,17 +33,18 @@ final class HowToRead {
     }
 
     /** The clockwise turn that makes a page upright, or null to find out. */
-    Integer turn(int page) {
+    public Integer turn(int page) {
         return turns.get(page);
     }
 
-    /** The recipe in force, as the desks show it. */
-    List<Repair> recipeToShow(PageFacts page) {
+    /** The recipe in force: by hand, or those of the stream's steps that the page needs. */
+    public List<Repair> recipe(PageFacts page) {
         List<Repair> own = recipes.get(page.no());
         return own != null ? own : Repair.needed(rules.repairs(), page.image());
     }
 
-    List<Repair> readingRecipe(int page) {
+    /** What the page is read through; steps that it does not need are left out when it is read. */
+    public List<Repair> readingRecipe(int page) {
         return rules.repairFor().reading() ? recipes.getOrDefault(page, rules.repairs()) : List.of();
     }
 }
