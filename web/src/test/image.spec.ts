@@ -1,7 +1,8 @@
 import { mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
-import { nextTick } from 'vue'
+import { computed, nextTick } from 'vue'
 import { api } from '../api/client'
+import { usePageChoice } from '../composables/usePageChoice'
 import { i18n } from '../i18n'
 import ImageFindings from '../parts/ImageFindings.vue'
 import LimitsPanel from '../parts/LimitsPanel.vue'
@@ -10,6 +11,33 @@ import { page } from './fixtures'
 
 const global = { plugins: [i18n] }
 const press = (key: string) => window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+
+describe('choosing pages', () => {
+  const all = [page(1, 1), { ...page(2, 1), needsEye: true }, page(3, 1, 'setAside'), { ...page(4, 1), needsEye: true }, page(5, 1)]
+  test('a range over the pages that need an eye holds no page that is not shown', () => {
+    const { onlyEyes, chosen, select, step } = usePageChoice(computed(() => all), () => {})
+    select(2)
+    step(1, true)
+    step(1, true)
+    expect(chosen.value).toEqual([2, 3, 4])
+    select(2)
+    onlyEyes.value = true
+    step(1, true)
+    expect(chosen.value).toEqual([2, 4])
+    step(1, false)
+    expect(chosen.value).toEqual([4])
+  })
+  test('the next of some begins again at the end', () => {
+    const { current, select, nextOf } = usePageChoice(computed(() => all), () => {})
+    select(3)
+    nextOf((p) => p.needsEye)
+    expect(current.value).toBe(4)
+    nextOf((p) => p.needsEye)
+    expect(current.value).toBe(2)
+    nextOf((p) => p.role === 'blank')
+    expect(current.value).toBe(2)
+  })
+})
 
 describe('the repair bar', () => {
   test('is worked by figures, shows each recipe at once, and keeps colour before tones before black and white', async () => {

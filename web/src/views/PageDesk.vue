@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
@@ -6,6 +7,7 @@ import { api, pictureOf, repairsOf, tell, type Schema } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { useImageCheck } from '../composables/useImageCheck'
 import { useKeys } from '../composables/useKeys'
+import { usePageChoice } from '../composables/usePageChoice'
 import AskReason from '../parts/AskReason.vue'
 import BatchLine from '../parts/BatchLine.vue'
 import BringPages from '../parts/BringPages.vue'
@@ -20,57 +22,31 @@ const router = useRouter()
 const route = useRoute()
 const { batch, loading, pages, documents, load, decide, undo, redo, moveTo } = useBatch(props.no, false)
 
-const current = ref(0)
-const anchor = ref(0)
 const naming = ref(false)
 const strip = ref<InstanceType<typeof PageStrip>>()
-const size = ref(Number(localStorage.getItem('jalon.thumb') ?? 1))
-watch(size, (s) => localStorage.setItem('jalon.thumb', String(s)))
-const split = ref(Number(localStorage.getItem('jalon.split') ?? 56))
-watch(split, (s) => localStorage.setItem('jalon.split', String(s)))
+const size = useLocalStorage('jalon.thumb', 1)
+const split = useLocalStorage('jalon.split', 56)
 
-const index = computed(() => pages.value.findIndex((p) => p.no === current.value))
-const page = computed(() => pages.value[index.value])
+const { current, index, page, onlyEyes, shown, chosen, select, step, nextOf } = usePageChoice(pages, (no) => {
+  naming.value = false
+  strip.value?.show(no)
+})
 const document = computed(() => documents.value.find((d) => d.no === page.value?.document))
 const isFirst = computed(() => document.value?.pages[0] === current.value)
-const chosen = computed(() => {
-  const [a, b] = [pages.value.findIndex((p) => p.no === anchor.value), index.value].sort((x, y) => x - y)
-  return a < 0 ? [] : pages.value.slice(a, b + 1).map((p) => p.no)
-})
 watch(pages, (all) => {
   if (!all.length || all.some((p) => p.no === current.value)) return
   const asked = Number(route.query.page)
   select(all.some((p) => p.no === asked) ? asked : (doubts.value[0] ?? all[0].no))
 }, { immediate: true })
 
-function select(no: number, extend = false) {
-  current.value = no
-  if (!extend) anchor.value = no
-  naming.value = false
-  strip.value?.show(no)
-}
-function step(by: number, extend: boolean) {
-  const to = pages.value[Math.max(0, Math.min(pages.value.length - 1, index.value + by))]
-  if (to) select(to.no, extend)
-}
 /** Pages to look at, in reading order: doubtful cuts and types, and images beyond a limit. */
 const doubts = computed(() => {
   const cuts = new Set(documents.value.filter((d) => d.stake.doubtful || d.type.doubtful).map((d) => d.pages[0]))
   return pages.value.filter((p) => p.needsEye || cuts.has(p.no)).map((p) => p.no)
 })
 const eyes = computed(() => pages.value.filter((p) => p.needsEye))
-const onlyEyes = ref(false)
-const strips = computed(() => (onlyEyes.value ? pages.value.filter((p) => p.needsEye || p.no === current.value) : pages.value))
-function nextAside() {
-  const aside = pages.value.filter((p) => p.role !== 'content')
-  const after = aside.find((p) => pages.value.indexOf(p) > index.value) ?? aside[0]
-  if (after) select(after.no)
-}
-function nextDoubt() {
-  const order = new Map(pages.value.map((p, i) => [p.no, i]))
-  const after = doubts.value.find((n) => (order.get(n) ?? 0) > index.value) ?? doubts.value[0]
-  if (after) select(after)
-}
+const nextDoubt = () => nextOf((p) => doubts.value.includes(p.no))
+const nextAside = () => nextOf((p) => p.role !== 'content')
 function stepDocument(by: number) {
   const here = document.value?.no ?? 0
   const to = documents.value[Math.max(0, Math.min(documents.value.length - 1, here - 1 + by))]
@@ -256,7 +232,7 @@ useKeys([
     <RepairBar v-if="repairing && page" :key="current" :now="repairsOf(page)" :by-hand="!!page.image.repairedBy" @preview="preview = $event" @save="repairSo" @streams="repairSo(null)" @close="leaveRepair" />
     <div v-if="batch" class="halves">
       <div class="left" :style="{ width: split + '%' }">
-        <PageStrip ref="strip" :batch="batch" :pages="strips" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />
+        <PageStrip ref="strip" :batch="batch" :pages="shown" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />
         <p v-if="onlyEyes && !eyes.length" class="soft note">{{ t('image.noneNeed') }}</p>
         <p v-if="!pages.length" class="soft note">{{ t('pageDesk.empty') }}</p>
         <ul v-if="batch.rejected.length" class="rejected">

@@ -16,8 +16,14 @@ type Row = Schema['Rescan']
 async function load() {
   const { data, error } = await api.GET('/api/rescans')
   loaded.value = true
-  if (data) rows.value = data
+  // The row whose sheet is being scanned stays until its bar is closed, or what went wrong could not be read.
+  const filled = rows.value.filter((w) => key(w) === filling.value && !data?.some((d) => key(d) === key(w)))
+  if (data) rows.value = [...filled, ...data]
   else tell(error)
+}
+function closed() {
+  filling.value = null
+  void load()
 }
 void load()
 useEvents(() => void load())
@@ -40,7 +46,7 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
         <div class="words">{{ w.words ? `“${w.words} …”` : t('rescans.noWords') }}</div>
         <div><span class="state doubtful">{{ w.because }}</span> <span class="soft">{{ t('rescans.by', { by: w.by }) }}</span></div>
         <div class="row acts"><button class="act" @click="filling = key(w)">{{ t('rescans.fill') }}</button><RouterLink class="act" :to="{ name: 'pages', params: { no: w.batch }, query: { page: w.page } }">{{ t('rescans.show') }}</RouterLink></div>
-        <BringPages v-if="filling === key(w)" :no="w.batch" :page="w.page" place="replaces" @changed="load" @close="filling = null" />
+        <BringPages v-if="filling === key(w)" :no="w.batch" :page="w.page" place="replaces" @changed="load" @close="closed" />
       </div>
     </article>
   </div>

@@ -95,7 +95,12 @@ class DesksTest extends InTheBrowser {
         page.keyboard().down("b");
         assertThat(page.locator(".frame img")).not().hasAttribute("src", java.util.regex.Pattern.compile("recipe="));
         page.keyboard().up("b");
-        page.keyboard().press("n");
+        page.keyboard().press("e");
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("Shift+ArrowRight");
+        assertThat(page.locator(".strip .cell.chosen .foot .mono")).hasText(new String[] {"2", "3"});
+        page.keyboard().press("ArrowLeft");
+        page.keyboard().press("e");
         page.keyboard().press("k");
         assertThat(page.locator(".badge").nth(1)).hasText("✓ kept");
         page.keyboard().press("e");

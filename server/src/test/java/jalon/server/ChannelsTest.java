@@ -228,23 +228,9 @@ class ChannelsTest extends ServerCase {
     }
 
     private static Map<String, Object> mailbox(MailStandIn mail, String password) throws Exception {
-        return Map.of(
-                "kind",
-                "mailbox",
-                "host",
-                "127.0.0.1",
-                "port",
-                mail.imapsPort(),
-                "certificate",
-                mail.fingerprint(),
-                "user",
-                MailStandIn.ADDRESS,
-                "password",
-                password,
-                "replyFrom",
-                MailStandIn.ADDRESS,
-                "everySeconds",
-                1);
+        Map<String, Object> settings = new LinkedHashMap<>(mail.channel(1));
+        settings.put("password", password);
+        return settings;
     }
 
     private static String text(jakarta.mail.internet.MimeMessage m) {

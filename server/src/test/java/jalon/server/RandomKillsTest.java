@@ -87,24 +87,7 @@ class RandomKillsTest {
                             0,
                             "gatherSeconds",
                             1));
-            channel(
-                    supervisor,
-                    "post",
-                    Map.of(
-                            "kind",
-                            "mailbox",
-                            "host",
-                            "127.0.0.1",
-                            "port",
-                            mail.imapsPort(),
-                            "certificate",
-                            mail.fingerprint(),
-                            "user",
-                            MailStandIn.ADDRESS,
-                            "password",
-                            MailStandIn.PASSWORD,
-                            "everySeconds",
-                            1));
+            channel(supervisor, "post", mail.channel(1));
             List<Thread> senders = List.of(
                     sender(150, () -> drop(copier)),
                     sender(400, () -> {

@@ -70,6 +70,27 @@ public final class MailStandIn implements AutoCloseable {
         }
     }
 
+    /** Settings of a channel that looks into the mailbox for scans, as the API takes them. */
+    public Map<String, Object> channel(int everySeconds) throws IOException, GeneralSecurityException {
+        return Map.of(
+                "kind",
+                "mailbox",
+                "host",
+                "127.0.0.1",
+                "port",
+                imapsPort(),
+                "certificate",
+                fingerprint(),
+                "user",
+                ADDRESS,
+                "password",
+                PASSWORD,
+                "replyFrom",
+                ADDRESS,
+                "everySeconds",
+                everySeconds);
+    }
+
     /** Puts a mail into the mailbox for scans. @param files by name; an ending of .eml is a mail inside the mail */
     public void deliver(String from, String subject, Map<String, byte[]> files) {
         try {

@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The harbour's simulated scanner and mail server, with a small page on which paper is put into the scanner, faults are made
@@ -58,18 +59,13 @@ public final class StandIns {
                 [
                  {"name":"copier","stream":"dues-letters","settings":{"kind":"folder","folder":"%s","everySeconds":2}},
                  {"name":"camera","stream":"dues-letters","settings":{"kind":"folder","folder":"%s","everySeconds":5,"gatherSeconds":10}},
-                 {"name":"scans@merrow.example","stream":"dues-letters","settings":{"kind":"mailbox","host":"127.0.0.1","port":%d,
-                  "certificate":"%s","user":"%s","password":"%s","replyFrom":"%s","everySeconds":5}},
+                 {"name":"scans@merrow.example","stream":"dues-letters","settings":%s},
                  {"name":"front office","settings":{"kind":"scanner","address":"%s"}}
                 ]
                 """.formatted(
                         state.resolve("copier").toAbsolutePath(),
                         state.resolve("camera").toAbsolutePath(),
-                        mail.imapsPort(),
-                        mail.fingerprint(),
-                        MailStandIn.ADDRESS,
-                        MailStandIn.PASSWORD,
-                        MailStandIn.ADDRESS,
+                        JsonMapper.builder().build().writeValueAsString(mail.channel(5)),
                         scanner.address());
     }
 

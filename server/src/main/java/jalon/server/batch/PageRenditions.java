@@ -26,8 +26,13 @@ import org.springframework.stereotype.Component;
 /** Pictures of pages for the screens, upright, in a few widths; made once and kept beside the store. */
 @Component
 public class PageRenditions {
-    /** Thumbnail, page beside fields, page at full width. */
-    private static final TreeSet<Integer> WIDTHS = new TreeSet<>(Set.of(200, 900, 1700));
+    private static final int THUMBNAIL = 200;
+
+    /** Beside fields or the strip. */
+    private static final int BESIDE = 900;
+
+    private static final int LARGE = 1700;
+    private static final TreeSet<Integer> WIDTHS = new TreeSet<>(Set.of(THUMBNAIL, BESIDE, LARGE));
 
     private final FileStore store;
     private final Path root;
@@ -82,16 +87,15 @@ public class PageRenditions {
     void makeUsual(PageFacts page, Scan scan, List<Repair> recipe) {
         int rotation = page.image().rotation();
         try {
-            BufferedImage large = null;
-            for (int width : WIDTHS.headSet(1000, true).descendingSet()) {
-                large = made(large == null ? scan.image() : large, large == null ? rotation : 0, width);
-                write(large, file(page.sha256(), page.filePage(), rotation, width, new Look(List.of(), 0)));
-            }
+            Look received = new Look(List.of(), 0);
+            BufferedImage beside = made(scan.image(), rotation, BESIDE);
+            write(beside, file(page.sha256(), page.filePage(), rotation, BESIDE, received));
+            write(made(beside, 0, THUMBNAIL), file(page.sha256(), page.filePage(), rotation, THUMBNAIL, received));
             if (!recipe.isEmpty()) {
                 Look look = new Look(recipe, page.image().skewDegrees());
                 BufferedImage repaired = Repaired.of(scan.image(), scan.dpi(), recipe, look.skew())
                         .image();
-                write(made(repaired, rotation, 900), file(page.sha256(), page.filePage(), rotation, 900, look));
+                write(made(repaired, rotation, BESIDE), file(page.sha256(), page.filePage(), rotation, BESIDE, look));
             }
         } catch (IOException e) {
             // They are made when they are asked for, or it is said then why they cannot be.
