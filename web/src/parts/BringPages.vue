@@ -1,26 +1,28 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import { nextTick, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, csrf, tell, type Schema } from '../api/client'
+import { USUAL_SETTINGS, useScan } from '../composables/useScan'
 
 /** Pages to a place in a batch: after a page, instead of it, or into its gap; from a file or scanned now. */
 const props = defineProps<{ no: string; page: number; place: 'after' | 'replaces' | 'gap' }>()
 const emit = defineEmits<{ close: []; changed: [] }>()
 const { t } = useI18n()
 const devices = ref<Schema['Device'][]>([])
-const state = ref<Schema['State'] | null>(null)
 const sending = ref(false)
 const file = ref<HTMLInputElement>()
 const bar = ref<HTMLElement>()
-const running = computed(() => state.value?.standing === 'scanning')
-let timer = 0
+const focus = () => void nextTick(() => bar.value?.querySelector<HTMLButtonElement>('button')?.focus())
+const { state, scanning: running, begin, act } = useScan((now, before) => {
+  if (now.pages !== before?.pages || now.standing !== 'scanning') emit('changed')
+  if (now.standing !== 'scanning') focus()
+})
 
 onMounted(async () => {
-  void nextTick(() => bar.value?.querySelector<HTMLButtonElement>('button')?.focus())
+  focus()
   const { data } = await api.GET('/api/scanners')
   devices.value = (data ?? []).filter((d) => !d.problem)
 })
-onBeforeUnmount(() => window.clearTimeout(timer))
 
 async function send() {
   const sent = file.value?.files?.[0]
@@ -35,29 +37,10 @@ async function send() {
   emit('changed')
   emit('close')
 }
-async function scan(device: Schema['Device']) {
+function scan(device: Schema['Device']) {
   const where = props.place === 'replaces' ? { replaces: props.page } : { after: props.page }
-  const settings = device.last ?? { source: device.feeder ? 'feeder' : 'flatbed', dpi: 300, colour: 'grey', duplex: false, size: 'A4', showEvery: 1 }
-  const { data, error } = await api.POST('/api/scans', { body: { scanner: device.id, batch: props.no, ...where, fillsGap: props.place === 'gap', settings } as never })
-  if (!data) return tell(error)
-  state.value = data
-  soon()
-}
-const soon = () => (timer = window.setTimeout(look, 400))
-async function look() {
-  const { data } = await api.GET('/api/scans/{no}', { params: { path: { no: props.no } } })
-  if (data) {
-    if (data.pages !== state.value?.pages || data.standing !== 'scanning') emit('changed')
-    state.value = data
-  }
-  if (running.value) soon()
-  else void nextTick(() => bar.value?.querySelector<HTMLButtonElement>('button')?.focus())
-}
-async function act(what: 'stop' | 'continue') {
-  const { data, error } = await api.POST(`/api/scans/{no}/${what}`, { params: { path: { no: props.no } } })
-  if (!data) return tell(error)
-  state.value = data
-  soon()
+  const settings = device.last ?? { ...USUAL_SETTINGS, source: device.feeder ? 'feeder' : 'flatbed' }
+  void begin({ scanner: device.id, batch: props.no, ...where, fillsGap: props.place === 'gap', settings })
 }
 </script>
 

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { useEvents } from '../composables/useEvents'
+import { USUAL_SETTINGS, useScan } from '../composables/useScan'
 
 /** Scanning a stack: settings the device can do, pages as they arrive, and what to do when something goes wrong. */
 const props = defineProps<{ stream: string; streamRules: Schema['ScanRules'] | null }>()
@@ -13,14 +14,12 @@ type Settings = Schema['ScanSettings']
 const devices = ref<Schema['Device'][]>([])
 const loaded = ref(false)
 const device = ref<number | null>(null)
-const settings = ref<Settings>({ source: 'feeder', dpi: 300, colour: 'grey', duplex: false, size: 'A4', showEvery: 1 })
-const state = ref<Schema['State'] | null>(null)
+const settings = ref<Settings>({ ...USUAL_SETTINGS })
 const pages = ref<Schema['Arriving'][]>([])
 const expected = ref('')
 const pile = ref<HTMLElement>()
 
 const chosen = computed(() => devices.value.find((d) => d.id === device.value) ?? null)
-const scanning = computed(() => state.value?.standing === 'scanning')
 const fixed = computed<Partial<Schema['ScanRules']>>(() => props.streamRules ?? {})
 const shown = computed(() => pages.value.filter((_, i) => i % (settings.value.showEvery ?? 1) === 0 || i === pages.value.length - 1))
 
@@ -38,56 +37,25 @@ watch(chosen, (d) => {
 })
 onMounted(load)
 
-let timer = 0
-async function look() {
-  const no = state.value?.no
-  if (!no) return
-  const [s, p] = await Promise.all([
-    api.GET('/api/scans/{no}', { params: { path: { no } } }),
-    api.GET('/api/batches/{no}/arriving', { params: { path: { no } } }),
-  ])
-  if (s.data) state.value = s.data
-  if (p.data) {
-    const more = p.data.length > pages.value.length
-    pages.value = p.data
-    if (more) requestAnimationFrame(() => pile.value?.scrollTo({ top: pile.value.scrollHeight }))
-  }
-}
-function soon() {
-  window.clearTimeout(timer)
-  timer = window.setTimeout(() => void look().then(() => scanning.value && soon()), 500)
-}
+const { state, scanning, begin, act, look } = useScan(async (now) => {
+  const { data } = await api.GET('/api/batches/{no}/arriving', { params: { path: { no: now.no } } })
+  if (!data) return
+  const more = data.length > pages.value.length
+  pages.value = data
+  if (more) requestAnimationFrame(() => pile.value?.scrollTo({ top: pile.value.scrollHeight }))
+})
 useEvents((no) => no === state.value?.no && void look())
-onBeforeUnmount(() => window.clearTimeout(timer))
 
+const beginHere = (what: { stream: string } | { batch: string }) => begin({ scanner: device.value, ...what, fillsGap: false, settings: settings.value })
 async function start() {
   if (device.value === null || scanning.value) return
-  if (state.value) return goOn()
-  await begin({ stream: props.stream })
-}
-async function begin(what: { stream: string } | { batch: string }) {
-  const { data, error } = await api.POST('/api/scans', {
-    body: { scanner: device.value, ...what, fillsGap: false, settings: settings.value } as never,
-  })
-  if (!data) return tell(error)
-  state.value = data
-  soon()
+  await (state.value ? act('continue') : beginHere({ stream: props.stream }))
 }
 /** Goes on with a batch that was begun before, perhaps yesterday. */
 async function adopt(batch: string) {
-  if (device.value !== null && !state.value) await begin({ batch })
+  if (device.value !== null && !state.value) await beginHere({ batch })
 }
-async function goOn() {
-  const { data, error } = await api.POST('/api/scans/{no}/continue', { params: { path: { no: state.value!.no } } })
-  if (!data) return tell(error)
-  state.value = data
-  soon()
-}
-async function stop() {
-  if (!state.value) return
-  await api.POST('/api/scans/{no}/stop', { params: { path: { no: state.value.no } } })
-  soon()
-}
+const stop = () => act('stop')
 async function finish() {
   const no = state.value?.no
   if (!no || scanning.value) return

@@ -27,7 +27,11 @@ public record Ink(double share) {
     private static final double GRID_FILLED = 0.15;
     private static final double RIM_MM = 2;
 
-    static Ink of(InkMap map, List<Box> holes) {
+    /**
+     * @param outside black edges and missing corners: what of the ink lies there is none; all else that reaches the image's
+     *     side is, so that a page too dark to be read, or printed to its rim, is never taken for a blank one
+     */
+    static Ink of(InkMap map, List<Box> holes, List<Box> outside) {
         Blobs blobs = map.blobs;
         boolean[] possible = new boolean[blobs.count];
         for (int b = 0; b < blobs.count; b++) {
@@ -40,11 +44,24 @@ public record Ink(double share) {
                 dark[blob] = map.plane.at(x, row) < below;
             }
         });
-        long ink = 0;
-        for (int b = 0; b < blobs.count; b++) {
-            ink += dark[b] ? blobs.pixels[b] : 0;
+        boolean[] edge = new boolean[map.width * map.height];
+        outside.forEach(box -> fill(edge, map, box.grown(RIM_MM)));
+        long[] ink = {0};
+        blobs.eachRun(dark, (blob, row, left, right) -> {
+            for (int i = row * map.width + left; i <= row * map.width + right; i++) {
+                ink[0] += edge[i] ? 0 : 1;
+            }
+        });
+        return new Ink((double) ink[0] / ((long) map.width * map.height));
+    }
+
+    private static void fill(boolean[] mask, InkMap map, Box box) {
+        int left = (int) Math.max(0, box.x() * map.pixelsPerMm);
+        int right = (int) Math.min(map.width, Math.ceil(box.right() * map.pixelsPerMm));
+        int bottom = (int) Math.min(map.height, Math.ceil(box.bottom() * map.pixelsPerMm));
+        for (int y = (int) Math.max(0, box.y() * map.pixelsPerMm); y < bottom; y++) {
+            java.util.Arrays.fill(mask, y * map.width + left, y * map.width + right, true);
         }
-        return new Ink((double) ink / ((long) map.width * map.height));
     }
 
     private static boolean shaped(InkMap map, int b) {
@@ -57,16 +74,12 @@ public record Ink(double share) {
                 || blobs.bottom[b] < rim
                 || blobs.left[b] > map.width - rim
                 || blobs.top[b] > map.height - rim;
-        boolean touches = blobs.left[b] < 2
-                || blobs.top[b] < 2
-                || blobs.right[b] > map.width - 3
-                || blobs.bottom[b] > map.height - 3;
         boolean line = longer > LINE_MM
                 && map.mm(map.mm(blobs.pixels[b])) / longer < LINE_THICK_MM
                 && Math.min(w, h) < LINE_THICK_MM + (longer > LONG_LINE_MM ? MOST_LEAN * longer : 0);
         boolean grid =
                 Math.min(w, h) > GRID_MM && blobs.pixels[b] < GRID_FILLED * blobs.width(b) * (double) blobs.height(b);
-        return longer >= DUST_MM && !atRim && !touches && !line && !grid;
+        return longer >= DUST_MM && !atRim && !line && !grid;
     }
 
     private static boolean inHole(InkMap map, int b, List<Box> holes) {

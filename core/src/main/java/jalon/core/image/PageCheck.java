@@ -4,6 +4,7 @@ import jalon.core.page.Box;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * All measures of one page's image, taken on the page as received.
@@ -29,12 +30,16 @@ public record PageCheck(Ink ink, List<Measured> figures) {
         all.add(new Measured(Measure.LONG_SIDE, Math.max(widthMm, heightMm), null));
         InkMap map = new InkMap(small, widthMm);
         List<Box> holes = PunchHoles.in(map);
-        Ink ink = Ink.of(map, holes);
         if (Math.min(full.width(), full.height()) < FEWEST_PIXELS) {
-            return new PageCheck(ink, all);
+            return new PageCheck(Ink.of(map, holes, List.of()), all);
         }
         List<Corners.Corner> corners = Corners.in(map);
         List<ScanEdges.Edge> edges = ScanEdges.in(map, corners);
+        List<Box> outside = Stream.concat(
+                        edges.stream().map(ScanEdges.Edge::where),
+                        corners.stream().map(Corners.Corner::where))
+                .toList();
+        Ink ink = Ink.of(map, holes, outside);
         CutOff cutOff = CutOff.of(map, edges, corners);
         edges.stream()
                 .max(Comparator.comparingDouble(ScanEdges.Edge::depth))

@@ -57,6 +57,20 @@ class MeasuresTest {
         assertThat(ink(ruled)).isLessThan(0.00001);
     }
 
+    /** A black page, and one with a picture up to its rim, were taken for blank: their ink hangs on the image's side. */
+    @Test
+    void whatReachesTheSideIsContentUnlessItIsAnEdge() {
+        var black = GrayPlane.of(Pictures.page(100, 0, g -> g.fill(new Rectangle2D.Double(0, 0, 210, 297))));
+        var picture = GrayPlane.of(Pictures.page(200, 0, g -> g.fill(new Rectangle2D.Double(90, 100, 120, 90))));
+        var edges = GrayPlane.of(Pictures.page(200, 0, g -> {
+            g.fill(new Rectangle2D.Double(206, 0, 4, 297));
+            g.fill(new Rectangle2D.Double(0, 294, 210, 3));
+        }));
+        assertThat(ink(black)).isGreaterThan(0.5);
+        assertThat(ink(picture)).isGreaterThan(0.1);
+        assertThat(ink(edges)).isLessThan(0.00001);
+    }
+
     private static double ink(GrayPlane page) {
         return PageCheck.of(page, page.small(200), 200, false).ink().share();
     }
