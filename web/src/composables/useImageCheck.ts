@@ -1,5 +1,6 @@
-import { computed, onBeforeUnmount, onMounted, ref, watch, type ComputedRef, type Ref } from 'vue'
+import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
 import { pictureOf, repairsOf, type Box, type Decision, type Repair, type Schema } from '../api/client'
+import { useHeld } from './useHeld'
 
 interface Desk {
   no: string
@@ -21,7 +22,7 @@ export function useImageCheck({ no, pages, index, current, chosen, locked, decid
   const region = ref<Box | null>(null)
   const repairing = ref(false)
   const preview = ref<Repair[] | null>(null)
-  const before = ref(false)
+  const before = useHeld('b')
   const shownRecipe = computed(() => (before.value ? [] : (preview.value ?? repairsOf(page.value))))
 
   watch(current, () => {
@@ -46,11 +47,6 @@ export function useImageCheck({ no, pages, index, current, chosen, locked, decid
     repairing.value = false
     preview.value = null
   }
-  function release(e: KeyboardEvent) {
-    if (e.key.toLowerCase() === 'b') before.value = false
-  }
-  onMounted(() => window.addEventListener('keyup', release))
-  onBeforeUnmount(() => window.removeEventListener('keyup', release))
   /** Neighbours are fetched ahead, so that a page change shows at once. */
   watch([index, pages], () => {
     for (const by of [1, 2, -1]) {

@@ -61,7 +61,7 @@ export default {
   },
   archive: {
     placeholder: 'Words, "words that stand together", or field:part, such as vessel:PM-48', search: 'Search the archive', found: '{n} document | {n} documents', more: 'The first {n} are shown; narrow the search.', none: 'Nothing found. Use fewer words or a shorter part of a value.', empty: 'The archive is empty. Filed documents are found here.', pages: '{n} page | {n} pages', filed: 'Filed {when}', hitOn: 'on page {page}', remove: 'Remove', fields: 'Fields you can search: {names}', newest: 'Newest documents',
-    back: 'Back to the results', open: 'Open the PDF', from: 'Batch {batch}, filed {when} by {by}', hits: '{n} line with a hit | {n} lines with a hit', noHits: 'No words were searched for.', copy: 'Copy',
+    back: 'Back to the results', open: 'Open the PDF', from: 'Batch {batch}, filed {when} by {by}', hits: '{n} line with a hit | {n} lines with a hit', noHits: 'No words were searched for.', repaired: 'This page was repaired before it was filed: {how}.', copy: 'Copy',
   },
   streams: { title: 'Streams', import: 'Import a stream', export: 'Export', version: 'version {n}', saved: 'saved {when} by {by}', imported: '{title}, version {n}, is in force for new batches.', registers: 'Registers', lines: '{n} lines', columns: 'Columns: {names}', only: 'A supervisor can import streams.', faults: 'Lines left out', none: 'No stream yet. Import one.' },
 }

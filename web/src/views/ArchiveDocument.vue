@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { api, tell, type Schema } from '../api/client'
+import { api, tell, type Repair, type Schema } from '../api/client'
+import { useHeld } from '../composables/useHeld'
 import { useKeys } from '../composables/useKeys'
 import PageViewer, { type Shape } from '../parts/PageViewer.vue'
 import { moment } from '../parts/times'
@@ -23,7 +24,11 @@ void (async () => {
 })()
 
 const page = computed(() => opened.value?.pages.find((p) => p.no === pageNo.value))
-const picture = (no: number, width: number) => `/api/archive/${props.id}/pages/${no}/picture?width=${width}`
+const repairs = computed(() => (page.value?.repairs ?? []) as Repair[])
+/** The page as it was received, while the key is held. */
+const received = useHeld('b')
+const picture = (no: number, width: number) => `/api/archive/${props.id}/pages/${no}/picture?width=${width}${received.value && no === pageNo.value && width > 200 ? '&received=true' : ''}`
+const straightened = computed(() => !received.value && repairs.value.some((r) => r.do === 'straighten'))
 const hits = computed(() => opened.value?.document.hits ?? [])
 const shapes = computed<Shape[]>(() => hits.value.filter((h) => h.page === pageNo.value).flatMap((h) => h.words.map((box) => ({ box, kind: 'hit' as const }))))
 const pages = computed(() => opened.value?.pages.map((p) => p.no) ?? [])
@@ -35,6 +40,7 @@ const back = () => router.push({ name: 'archive', query: { q: q.value || undefin
 useKeys([
   { key: '←', on: ['ArrowLeft'], label: t('pageDesk.left'), run: () => step(-1) },
   { key: '→', on: ['ArrowRight'], label: t('pageDesk.right'), run: () => step(1) },
+  { key: 'B', on: ['b', 'B'], label: t('pageDesk.before'), run: () => (received.value = true) },
   { key: 'Esc', on: ['Escape'], label: t('archive.back'), run: () => void back() },
 ])
 const copy = (text: string) => navigator.clipboard?.writeText(text)
@@ -49,7 +55,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
         <span v-if="hits.some((h) => h.page === p.no)" class="flag">{{ hits.filter((h) => h.page === p.no).length }}</span>
       </button>
     </nav>
-    <PageViewer v-if="page" class="view" :src="picture(page.no, 1700)" :alt="opened.document.document.title" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" />
+    <PageViewer v-if="page" class="view" :src="picture(page.no, 1700)" :alt="opened.document.document.title" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" :turn="straightened ? -page.lean : 0" :thumb="picture(page.no, 200)" />
     <aside>
       <button class="act" @click="back">{{ t('archive.back') }}<kbd>Esc</kbd></button>
       <h1>{{ opened.document.document.title }}</h1>
@@ -57,6 +63,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
       <dl>
         <template v-for="(value, name) in opened.document.document.fields" :key="name"><dt>{{ name }}</dt><dd class="mono">{{ value }}</dd></template>
       </dl>
+      <p v-if="repairs.length" class="soft">{{ t('archive.repaired', { how: repairs.map((r) => t(`repair.${r.do}`).toLowerCase()).join(', ') }) }} {{ t('image.hold') }}<kbd>B</kbd></p>
       <a class="pdf" :href="`/api/archive/${id}/file`" target="_blank" rel="noopener">{{ t('archive.open') }}</a>
       <h2>{{ hits.length ? t('archive.hits', hits.length) : t('archive.noHits') }}</h2>
       <ol>

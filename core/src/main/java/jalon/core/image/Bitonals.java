@@ -36,6 +36,25 @@ final class Bitonals {
         return out;
     }
 
+    /**
+     * Brightness as black and white.
+     *
+     * @param grey a byte a pixel
+     * @param out one bit a pixel, 1 for white
+     */
+    static void write(byte[] grey, BufferedImage out) {
+        byte[] bits = ((DataBufferByte) out.getRaster().getDataBuffer()).getData();
+        int w = out.getWidth();
+        int stride = (w + 7) / 8;
+        for (int y = 0; y < out.getHeight(); y++) {
+            for (int x = 0; x < w; x++) {
+                if (grey[y * w + x] < 0) {
+                    bits[y * stride + (x >> 3)] |= (byte) (0x80 >> (x & 7));
+                }
+            }
+        }
+    }
+
     private static int[] darkest(GrayPlane full, InkMap map, double scale) {
         int[] darkest = new int[map.columns * map.rows];
         java.util.Arrays.fill(darkest, 255);

@@ -41,24 +41,22 @@ record Specks(double perCm2) {
         for (int y = 1; y < full.height() - 1; y++) {
             int my = Math.min(map.height - 1, (int) (y / scale));
             int cellRow = my / InkMap.CELL * map.columns;
-            for (int x = 1; x < w - 1; x++) {
-                int v = px[y * w + x] & 0xFF;
-                if (v > 200) {
-                    continue;
-                }
-                int mx = Math.min(map.width - 1, (int) (x / scale));
+            for (int mx = 0; mx < map.width; mx++) {
                 if (busy[my * map.width + mx]) {
                     continue;
                 }
                 int below = (int) (map.cells[cellRow + mx / InkMap.CELL] * (1 - DARKER));
-                // Its first pixel in reading order: nothing dark to the left or above.
-                boolean first = v < below
-                        && (px[y * w + x - 1] & 0xFF) >= below
-                        && (px[(y - 1) * w + x] & 0xFF) >= below
-                        && (px[(y - 1) * w + x - 1] & 0xFF) >= below
-                        && (px[(y - 1) * w + x + 1] & 0xFF) >= below;
-                if (first) {
-                    tell(full, x, y, below, largest, speck);
+                int end = Math.min(w - 1, mx == map.width - 1 ? w : (int) Math.ceil((mx + 1) * scale));
+                for (int x = Math.max(1, (int) Math.ceil(mx * scale)); x < end; x++) {
+                    int i = y * w + x;
+                    // Its first pixel in reading order: nothing dark to the left or above.
+                    if ((px[i] & 0xFF) < below
+                            && (px[i - 1] & 0xFF) >= below
+                            && (px[i - w] & 0xFF) >= below
+                            && (px[i - w - 1] & 0xFF) >= below
+                            && (px[i - w + 1] & 0xFF) >= below) {
+                        tell(full, x, y, below, largest, speck);
+                    }
                 }
             }
         }

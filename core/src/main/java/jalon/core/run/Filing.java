@@ -103,11 +103,14 @@ public final class Filing {
         return values;
     }
 
-    private static Map<Integer, List<Repair>> recipes(BatchView view, List<Integer> pages) {
+    /** What is done to the images of these pages before they are filed, by page number; none for those filed as received. */
+    public static Map<Integer, List<Repair>> recipes(StreamDefinition stream, BatchView view, List<Integer> pages) {
         Map<Integer, List<Repair>> recipes = new LinkedHashMap<>();
-        view.pages().stream()
-                .filter(p -> pages.contains(p.no()))
-                .forEach(p -> recipes.put(p.no(), p.image().repairs()));
+        if (stream.pages().repairFor().filing()) {
+            view.pages().stream()
+                    .filter(p -> pages.contains(p.no()) && !p.image().repairs().isEmpty())
+                    .forEach(p -> recipes.put(p.no(), p.image().repairs()));
+        }
         return recipes;
     }
 
@@ -130,7 +133,7 @@ public final class Filing {
                 document.no(),
                 fields(document),
                 document.pages().stream().map(pages::get).toList(),
-                stream.pages().repairFor().filing() ? recipes(view, document.pages()) : Map.of(),
+                recipes(stream, view, document.pages()),
                 at);
     }
 }

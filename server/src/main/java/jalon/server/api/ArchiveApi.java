@@ -1,10 +1,11 @@
 package jalon.server.api;
 
-import jalon.core.read.PageFacts;
+import jalon.core.image.Repair;
 import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.batch.PageRenditions;
+import java.util.List;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -36,31 +37,45 @@ class ArchiveApi {
         return archive.search(q);
     }
 
-    /** @param page number in its batch, @param rotation of the picture */
-    record PageInfo(int no, double widthMm, double heightMm) {}
+    /**
+     * @param no of the page in its batch
+     * @param lean clockwise, in degrees, of the print on the page as it was received
+     * @param repairs done to the page before it was filed
+     */
+    record PageInfo(int no, double widthMm, double heightMm, double lean, List<Repair> repairs) {}
 
-    record OpenedDocument(Archive.Opened document, java.util.List<PageInfo> pages) {}
+    record OpenedDocument(Archive.Opened document, List<PageInfo> pages) {}
 
     @GetMapping("/{id}")
     OpenedDocument open(@PathVariable long id, @RequestParam(defaultValue = "") String q) {
         Archive.Opened opened = archive.open(id, q);
-        var facts = batches.facts(batches.get(opened.document().batch()));
+        Batch batch = batches.get(opened.document().batch());
+        var facts = batches.facts(batch);
+        var recipes = batches.filedRecipes(batch, opened.pages());
         return new OpenedDocument(
                 opened,
                 opened.pages().stream()
                         .map(no -> new PageInfo(
                                 no,
                                 facts.get(no).image().widthMm(),
-                                facts.get(no).image().heightMm()))
+                                facts.get(no).image().heightMm(),
+                                facts.get(no).image().skewDegrees(),
+                                recipes.getOrDefault(no, List.of())))
                         .toList());
     }
 
+    /** @param received whether the page is wanted as it was received, and not as it was filed */
     @GetMapping("/{id}/pages/{page}/picture")
     ResponseEntity<Resource> picture(
-            @PathVariable long id, @PathVariable int page, @RequestParam(defaultValue = "900") int width) {
+            @PathVariable long id,
+            @PathVariable int page,
+            @RequestParam(defaultValue = "900") int width,
+            @RequestParam(defaultValue = "false") boolean received) {
         Batch batch = archive.batchOf(id, page);
-        PageFacts facts = batches.facts(batch).get(page);
-        return BatchApi.picture(renditions.picture(facts, width));
+        List<Repair> recipe = received
+                ? List.of()
+                : batches.filedRecipes(batch, List.of(page)).getOrDefault(page, List.of());
+        return BatchApi.picture(renditions.picture(batches.facts(batch).get(page), width, recipe));
     }
 
     @GetMapping(value = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)

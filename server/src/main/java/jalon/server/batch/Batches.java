@@ -2,12 +2,14 @@ package jalon.server.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import jalon.core.image.Repair;
 import jalon.core.index.FieldValue;
 import jalon.core.read.PageFacts;
 import jalon.core.run.About;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
+import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
 import jalon.core.run.IndexMemory;
 import jalon.core.stream.Finder;
@@ -147,6 +149,11 @@ public class Batches {
                 (key, work) -> indexed.get(key, k -> work.get()));
         List<Decided> decisions = decisions(batch);
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
+    }
+
+    /** What is or was done to the images of these pages before they are filed, by page number. */
+    public Map<Integer, List<Repair>> filedRecipes(Batch batch, List<Integer> pages) {
+        return Filing.recipes(stream(batch), view(batch, false), pages);
     }
 
     /** Null for a batch filed by a version that did not keep it; such a one is worked out as before. */
