@@ -36,31 +36,48 @@ record Specks(double perCm2) {
         for (boolean b : busy) {
             free += b ? 0 : 1;
         }
-        int w = full.width();
-        byte[] px = full.pixels();
+        int[] begins = new int[map.width + 1];
+        for (int mx = 0; mx <= map.width; mx++) {
+            begins[mx] = (int) Math.ceil(mx * scale);
+        }
+        begins[0] = 1;
+        begins[map.width] = full.width() - 1;
         for (int y = 1; y < full.height() - 1; y++) {
             int my = Math.min(map.height - 1, (int) (y / scale));
-            int cellRow = my / InkMap.CELL * map.columns;
-            for (int mx = 0; mx < map.width; mx++) {
-                if (busy[my * map.width + mx]) {
+            int mapRow = my * map.width;
+            int mx = 0;
+            while (mx < map.width) {
+                if (busy[mapRow + mx]) {
+                    mx++;
                     continue;
                 }
-                int below = (int) (map.cells[cellRow + mx / InkMap.CELL] * (1 - DARKER));
-                int end = Math.min(w - 1, mx == map.width - 1 ? w : (int) Math.ceil((mx + 1) * scale));
-                for (int x = Math.max(1, (int) Math.ceil(mx * scale)); x < end; x++) {
-                    int i = y * w + x;
-                    // Its first pixel in reading order: nothing dark to the left or above.
-                    if ((px[i] & 0xFF) < below
-                            && (px[i - 1] & 0xFF) >= below
-                            && (px[i - w] & 0xFF) >= below
-                            && (px[i - w - 1] & 0xFF) >= below
-                            && (px[i - w + 1] & 0xFF) >= below) {
-                        tell(full, x, y, below, largest, speck);
-                    }
+                // As far as nothing is near and the paper is the same.
+                int cell = mx / InkMap.CELL;
+                int from = mx;
+                int cellEnd = Math.min(map.width, (cell + 1) * InkMap.CELL);
+                while (mx < cellEnd && !busy[mapRow + mx]) {
+                    mx++;
                 }
+                int below = (int) (map.cells[my / InkMap.CELL * map.columns + cell] * (1 - DARKER));
+                row(full, y, begins[from], begins[mx], below, largest, speck);
             }
         }
         return free;
+    }
+
+    /** Looks for first pixels of specks in reading order: nothing dark to the left or above. */
+    private static void row(GrayPlane full, int y, int from, int end, int below, int largest, Speck speck) {
+        byte[] px = full.pixels();
+        int w = full.width();
+        for (int i = y * w + from, last = y * w + end; i < last; i++) {
+            if ((px[i] & 0xFF) < below
+                    && (px[i - 1] & 0xFF) >= below
+                    && (px[i - w] & 0xFF) >= below
+                    && (px[i - w - 1] & 0xFF) >= below
+                    && (px[i - w + 1] & 0xFF) >= below) {
+                tell(full, i - y * w, y, below, largest, speck);
+            }
+        }
     }
 
     /** Tells of what begins here if it ends within the largest size to both sides and below. */
