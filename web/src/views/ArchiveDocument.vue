@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { api, tell, type Repair, type Schema } from '../api/client'
+import { api, repairsOf, tell, type Schema } from '../api/client'
 import { useHeld } from '../composables/useHeld'
 import { useKeys } from '../composables/useKeys'
 import PageViewer, { type Shape } from '../parts/PageViewer.vue'
@@ -24,7 +24,7 @@ void (async () => {
 })()
 
 const page = computed(() => opened.value?.pages.find((p) => p.no === pageNo.value))
-const repairs = computed(() => (page.value?.repairs ?? []) as Repair[])
+const repairs = computed(() => repairsOf(page.value && { image: page.value }))
 /** The page as it was received, while the key is held. */
 const received = useHeld('b')
 const picture = (no: number, width: number) => `/api/archive/${props.id}/pages/${no}/picture?width=${width}${received.value && no === pageNo.value && width > 200 ? '&received=true' : ''}`

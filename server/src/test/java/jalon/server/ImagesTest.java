@@ -2,19 +2,27 @@ package jalon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 import static org.awaitility.Awaitility.await;
 
+import jalon.core.image.GrayPlane;
+import jalon.core.image.Skew;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.HexFormat;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -105,6 +113,92 @@ class ImagesTest extends ServerCase {
         String unknown = before.replace("\"pages\": {", "\"pages\": { \"limits\": { \"beauty\": 1 },");
         assertThatThrownBy(() -> supervisor.post("/api/streams", Map.of("json", unknown)))
                 .hasMessageContaining("/pages/limits");
+    }
+
+    @Test
+    void theArchiveShowsPagesAsTheyWereFiledAndOnWishAsReceived() throws Exception {
+        var stack = Paper.wornLetters(scans, Harbour.portMerrow(), 2, 39);
+        no = bring("dues-letters", stack.files());
+        path = "/api/batches/" + no;
+        for (JsonNode page : operator.get(path).get("pages")) {
+            decide(Map.of("act", "acceptImage", "pages", List.of(page.get("no").asInt())));
+        }
+        for (JsonNode document : operator.get(path).get("documents")) {
+            decide(Map.of(
+                    "act", "confirmStake", "page", document.get("pages").get(0).asInt()));
+        }
+        settleTheRest(no, stack);
+        operator.post(path + "/filing", Map.of());
+        awaitStage(no, "done");
+        JsonNode leaning = operator.get("/api/archive?q=batch:" + no)
+                .get("found")
+                .valueStream()
+                .map(d -> opened(d.get("id").asLong()))
+                .filter(d -> d.get("pages").get(0).get("no").asInt() == 2)
+                .findFirst()
+                .orElseThrow();
+        assertThat(leaning.get("pages").get(0).get("lean").asDouble()).isBetween(9.0, 10.0);
+        assertThat(leaning.get("pages").get(0).get("repairs").get(0).get("do").asString())
+                .isEqualTo("straighten");
+        String picture = "/api/archive/"
+                + leaning.get("document").get("document").get("id").asLong() + "/pages/2/picture?width=900";
+        assertThat(lean(operator.bytes(picture))).as("as filed").isCloseTo(0, within(0.15));
+        assertThat(lean(operator.bytes(picture + "&received=true")))
+                .as("as received")
+                .isBetween(9.0, 10.0);
+    }
+
+    private JsonNode opened(long id) {
+        try {
+            return operator.get("/api/archive/" + id);
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    private static double lean(byte[] jpeg) throws Exception {
+        var image = ImageIO.read(new ByteArrayInputStream(jpeg));
+        return Skew.of(GrayPlane.of(image)).degrees();
+    }
+
+    /** Each is measured, or left out of a figure, and shown; none keeps the batch from going on. */
+    @Test
+    void oddPicturesAreMeasuredAsFarAsTheyCanBe() throws Exception {
+        Map<String, BufferedImage> odd = new LinkedHashMap<>();
+        odd.put("dot", new BufferedImage(1, 1, BufferedImage.TYPE_BYTE_GRAY));
+        odd.put("black", new BufferedImage(800, 1100, BufferedImage.TYPE_BYTE_GRAY));
+        odd.put("deep", new BufferedImage(800, 1100, BufferedImage.TYPE_USHORT_GRAY));
+        odd.put("glass", new BufferedImage(800, 1100, BufferedImage.TYPE_INT_ARGB));
+        odd.put("palette", new BufferedImage(800, 1100, BufferedImage.TYPE_BYTE_INDEXED));
+        odd.put("receipt", new BufferedImage(640, 7800, BufferedImage.TYPE_3BYTE_BGR));
+        List<Path> pictures = new ArrayList<>();
+        for (var picture : odd.entrySet()) {
+            Path file = scans.resolve(picture.getKey() + ".png");
+            ImageIO.write(picture.getValue(), "png", file.toFile());
+            pictures.add(file);
+        }
+        no = bring("dues-letters", pictures);
+        path = "/api/batches/" + no;
+        JsonNode figures = operator.get(path + "/figures");
+        assertThat(figures).hasSize(odd.size());
+        assertThat(figures.get(0)
+                        .get("figures")
+                        .valueStream()
+                        .map(f -> f.get("kind").asString()))
+                .as("of a single pixel")
+                .contains("resolution")
+                .doesNotContain("blur", "contrast", "specks");
+        for (int page = 1; page <= odd.size(); page++) {
+            String asked = URLEncoder.encode(
+                    "[{\"do\":\"straighten\"},{\"do\":\"whitenEdges\"},{\"do\":\"evenLight\"},"
+                            + "{\"do\":\"dropColour\"},{\"do\":\"bitonal\"}]",
+                    StandardCharsets.UTF_8);
+            assertThat(operator.bytes(path + "/pages/" + page + "/picture?width=200&recipe=" + asked))
+                    .as("page " + page)
+                    .startsWith(0xFF, 0xD8);
+        }
+        assertThat(new String(operator.bytes(path + "/image-report.csv"), StandardCharsets.UTF_8))
+                .hasLineCount(odd.size() + 1);
     }
 
     private void decide(Map<String, ?> decision) throws Exception {
