@@ -7,6 +7,8 @@ export interface Shape {
   box: Box
   kind: 'mark' | 'field' | 'hit' | 'stake' | 'finding' | 'other'
   label?: string
+  /** The box lies around print: its sides run along the print, not along the page. */
+  print?: boolean
 }
 
 /** A page as large as can be: scrolls, zooms, shows shapes on itself, takes clicked words and dragged boxes. */
@@ -27,6 +29,8 @@ const props = defineProps<{
   thumb?: string
   /** Degrees clockwise by which shapes are turned about the page's middle: the picture was straightened. */
   turn?: number
+  /** Degrees clockwise by which the print leans on the page as received. */
+  lean?: number
   lens?: boolean
 }>()
 const emit = defineEmits<{ word: [index: number]; box: [box: Box] }>()
@@ -86,6 +90,12 @@ defineExpose({ zoom, fit, real, goTo })
 
 const under = computed(() => (props.thumb ? { background: `#fff url("${props.thumb}") 0 0 / 100% 100%` } : undefined))
 
+function placed(shape: Shape) {
+  const [x, y, w, h] = shape.box
+  const turned = props.turn ? `rotate(${props.turn} ${props.widthMm / 2} ${props.heightMm / 2}) ` : ''
+  return turned + (shape.print && props.lean ? `rotate(${props.lean} ${x + w / 2} ${y + h / 2})` : '') || undefined
+}
+
 const start = ref<{ x: number; y: number } | null>(null)
 const dragged = ref<Box | null>(null)
 function at(e: PointerEvent) {
@@ -139,7 +149,7 @@ function wheel(e: WheelEvent) {
       <img :key="alt" :src="src" :alt="alt" draggable="false" :style="under" />
       <svg :viewBox="`0 0 ${widthMm} ${heightMm}`" :class="{ drag }" @pointerdown="down" @pointermove="move" @pointerup="up" @pointerleave="start = null; dragged = null; spot = null">
         <path v-if="dim && focus" class="dim" fill-rule="evenodd" :d="`M0 0H${widthMm}V${heightMm}H0Z M${focus[0] - 2} ${focus[1] - 2}h${focus[2] + 4}v${focus[3] + 4}h${-focus[2] - 4}Z`" />
-        <g v-for="(s, i) in shapes ?? []" :key="i" :class="['shape', s.kind]" :transform="turn ? `rotate(${turn} ${widthMm / 2} ${heightMm / 2})` : undefined">
+        <g v-for="(s, i) in shapes ?? []" :key="i" :class="['shape', s.kind]" :transform="placed(s)">
           <rect :x="s.box[0]" :y="s.box[1]" :width="s.box[2]" :height="s.box[3]" />
           <text v-if="s.label" :x="Math.max(2, s.box[0])" :y="Math.max(4, s.box[1] - 1)">{{ s.label }}</text>
         </g>

@@ -6,6 +6,7 @@ import { usePageChoice } from '../composables/usePageChoice'
 import { i18n } from '../i18n'
 import ImageFindings from '../parts/ImageFindings.vue'
 import LimitsPanel from '../parts/LimitsPanel.vue'
+import PageViewer from '../parts/PageViewer.vue'
 import RepairBar from '../parts/RepairBar.vue'
 import { page } from './fixtures'
 
@@ -101,5 +102,18 @@ describe('limits of a stream', () => {
     await panel.find('.act.main').trigger('click')
     await vi.waitFor(() => expect(panel.emitted('saved')).toEqual([[2]]))
     expect(JSON.parse(saved[0])).toMatchObject({ pages: { blank: 'keep', limits: { blur: expect.closeTo(0.15, 1), contrast: null } } })
+  })
+})
+
+describe('shapes on a leaning page', () => {
+  const shapes = [{ box: [20, 30, 40, 5], kind: 'hit' as const, print: true }, { box: [180, 0, 30, 30], kind: 'finding' as const }]
+  const transforms = (turn: number) =>
+    mount(PageViewer, { props: { src: 'x', alt: 'x', widthMm: 210, heightMm: 297, shapes, turn, lean: 4 } }).findAll('g.shape').map((g) => g.attributes('transform'))
+
+  test('run along the print as it was received', () => {
+    expect(transforms(0)).toEqual(['rotate(4 40 32.5)', undefined])
+  })
+  test('are turned with the page when it is straightened, those around print with nothing left over', () => {
+    expect(transforms(-4)).toEqual(['rotate(-4 105 148.5) rotate(4 40 32.5)', 'rotate(-4 105 148.5) '])
   })
 })

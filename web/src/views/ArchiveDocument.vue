@@ -30,7 +30,7 @@ const received = useHeld('b')
 const picture = (no: number, width: number) => `/api/archive/${props.id}/pages/${no}/picture?width=${width}${received.value && no === pageNo.value && width > 200 ? '&received=true' : ''}`
 const straightened = computed(() => !received.value && repairs.value.some((r) => r.do === 'straighten'))
 const hits = computed(() => opened.value?.document.hits ?? [])
-const shapes = computed<Shape[]>(() => hits.value.filter((h) => h.page === pageNo.value).flatMap((h) => h.words.map((box) => ({ box, kind: 'hit' as const }))))
+const shapes = computed<Shape[]>(() => hits.value.filter((h) => h.page === pageNo.value).flatMap((h) => h.words.map((box) => ({ box, kind: 'hit' as const, print: true }))))
 const pages = computed(() => opened.value?.pages.map((p) => p.no) ?? [])
 const step = (by: number) => {
   const to = pages.value[pages.value.indexOf(pageNo.value) + by]
@@ -55,7 +55,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
         <span v-if="hits.some((h) => h.page === p.no)" class="flag">{{ hits.filter((h) => h.page === p.no).length }}</span>
       </button>
     </nav>
-    <PageViewer v-if="page" class="view" :src="picture(page.no, 1700)" :alt="opened.document.document.title" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" :turn="straightened ? -page.lean : 0" :thumb="picture(page.no, 200)" />
+    <PageViewer v-if="page" class="view" :src="picture(page.no, 1700)" :alt="opened.document.document.title" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" :turn="straightened ? -page.lean : 0" :lean="page.lean" :thumb="picture(page.no, 200)" />
     <aside>
       <button class="act" @click="back">{{ t('archive.back') }}<kbd>Esc</kbd></button>
       <h1>{{ opened.document.document.title }}</h1>

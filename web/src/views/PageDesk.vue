@@ -142,7 +142,7 @@ const shapes = computed<Shape[]>(() => {
   if (!p) return []
   const all: Shape[] = p.marks.map((m) => ({ box: m.box, kind: 'mark', label: m.value }))
   for (const e of document.value?.stake.evidence ?? []) {
-    if (e.page === p.no && e.box && e.rule === 'words') all.push({ box: e.box, kind: 'stake' })
+    if (e.page === p.no && e.box && e.rule === 'words') all.push({ box: e.box, kind: 'stake', print: true })
   }
   for (const f of p.image.findings) {
     if (f.where) all.push({ box: f.where, kind: 'finding', label: t(`image.short.${f.kind}`) })
@@ -241,7 +241,7 @@ useKeys([
       </div>
       <div class="grip" @pointerdown.prevent="dragging = true" />
       <div v-if="page" class="right">
-        <PageViewer ref="viewer" :src="pictureOf(no, page, 900, shownRecipe)" :fine="pictureOf(no, page, 1700, shownRecipe)" :lens="lens" :thumb="pictureOf(no, page, 200)" :turn="shownRecipe.some((r) => r.do === 'straighten') ? -page.lean : 0" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" />
+        <PageViewer ref="viewer" :src="pictureOf(no, page, 900, shownRecipe)" :fine="pictureOf(no, page, 1700, shownRecipe)" :lens="lens" :thumb="pictureOf(no, page, 200)" :turn="shownRecipe.some((r) => r.do === 'straighten') ? -page.lean : 0" :lean="page.lean" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" />
         <div class="facts">
           <div v-if="naming && document" class="naming">
             <button v-for="(x, i) in batch.types" :key="x.type" class="act" @click="name(x.type)">{{ x.title }}<kbd v-if="i < 9">{{ i + 1 }}</kbd></button>

@@ -16,10 +16,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.time.Instant;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
 
@@ -33,6 +36,9 @@ public class PageRenditions {
 
     private static final int LARGE = 1700;
     private static final TreeSet<Integer> WIDTHS = new TreeSet<>(Set.of(THUMBNAIL, BESIDE, LARGE));
+
+    /** As {@link #file} names a picture with a recipe. */
+    private static final Pattern LOOK = Pattern.compile("[0-9a-f]{64}-\\d+-\\d+-[0-9a-f-]{36}-\\d+\\.jpg");
 
     private final FileStore store;
     private final Path root;
@@ -99,6 +105,21 @@ public class PageRenditions {
             }
         } catch (IOException e) {
             // They are made when they are asked for, or it is said then why they cannot be.
+        }
+    }
+
+    /** Throws away pictures of pages seen through repairs that were made before then; they are made again when needed. */
+    void clearLooks(Instant madeBefore) throws IOException {
+        if (!Files.isDirectory(root)) {
+            return;
+        }
+        try (Stream<Path> all = Files.walk(root)) {
+            for (Path file : (Iterable<Path>) all::iterator) {
+                if (LOOK.matcher(file.getFileName().toString()).matches()
+                        && Files.getLastModifiedTime(file).toInstant().isBefore(madeBefore)) {
+                    Files.deleteIfExists(file);
+                }
+            }
         }
     }
 
