@@ -68,6 +68,22 @@ public final class Phrase {
 
     /** Letters and digits only, without accents, lower case. */
     static String plain(String text) {
+        StringBuilder out = new StringBuilder(text.length());
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c >= 'a' && c <= 'z' || c >= '0' && c <= '9') {
+                out.append(c);
+            } else if (c >= 'A' && c <= 'Z') {
+                out.append((char) (c + 'a' - 'A'));
+            } else if (c >= 0x80) {
+                return plainOfAnyScript(text);
+            }
+        }
+        return out.toString();
+    }
+
+    /** The same, whatever the letters. Much slower, and each word of a batch is asked for at every look at the batch. */
+    private static String plainOfAnyScript(String text) {
         String flat = Normalizer.normalize(text, Normalizer.Form.NFD).toLowerCase(Locale.ROOT);
         StringBuilder out = new StringBuilder();
         flat.codePoints().filter(Character::isLetterOrDigit).forEach(out::appendCodePoint);
