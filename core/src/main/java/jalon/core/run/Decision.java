@@ -53,8 +53,16 @@ public sealed interface Decision {
         }
     }
 
-    /** @param before the page they come to stand before, or 0 for the end of the batch */
-    record MovePages(List<Integer> pages, int before) implements Decision {
+    /**
+     * @param before the page they come to stand before, or 0 for the end of the batch
+     * @param arriving whether they have only just come, and had no place before: none of their stakes stays behind
+     */
+    record MovePages(List<Integer> pages, int before, boolean arriving) implements Decision {
+        /** Pages moved from a place where they stood. */
+        public MovePages(List<Integer> pages, int before) {
+            this(pages, before, false);
+        }
+
         @Override
         public List<Integer> named() {
             return pages == null ? List.of() : pages;

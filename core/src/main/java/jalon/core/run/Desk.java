@@ -167,7 +167,7 @@ final class Desk {
         }
         // A first page that leaves its document behind leaves its stake behind too.
         for (int page : order) {
-            if (moved.contains(page) && stakes.containsKey(page)) {
+            if (!move.arriving() && moved.contains(page) && stakes.containsKey(page)) {
                 int heir = firstLeftBehind(page, moved);
                 if (heir > 0) {
                     stakes.put(heir, stakes.remove(page));

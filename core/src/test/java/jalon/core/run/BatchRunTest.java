@@ -131,6 +131,23 @@ class BatchRunTest {
                 .containsExactly(List.of(3, 4), List.of(1, 2));
     }
 
+    /** A letter of two sheets scanned to a place in the batch, sheet by sheet: its stake stayed at the end, on page 4. */
+    @Test
+    void pagesThatArriveAtAPlaceTakeTheirStakesThere() throws Exception {
+        List<PageFacts> pages = List.of(
+                page(1, "Dear Harbour Master", "dues"),
+                page(2, "more"),
+                page(3, "Dear Harbour Master", "dues"),
+                page(4, "more"));
+        assertThat(index(
+                                pages,
+                                new Decision.MovePages(List.of(3), 2, true),
+                                new Decision.MovePages(List.of(4), 2, true))
+                        .documents())
+                .extracting(BatchView.DocumentView::pages)
+                .containsExactly(List.of(1), List.of(3, 4, 2));
+    }
+
     @Test
     void namesThatMeetWithinABatchAreNumberedAndSafe() throws Exception {
         List<PageFacts> pages = List.of(page(1, "Dear Harbour Master", "dues"), page(2, "Dear Harbour Master", "dues"));

@@ -63,7 +63,7 @@ public class Inserting {
             Receiving.Recorded recorded = receiving.record(batch, name, kept, null, sheet);
             if (!recorded.pages().isEmpty()) {
                 List<Decision> acts = new ArrayList<>();
-                acts.add(new Decision.MovePages(recorded.pages(), place.before()));
+                acts.add(new Decision.MovePages(recorded.pages(), place.before(), true));
                 if (place.replaces() != null) {
                     acts.add(new Decision.SetAside(List.of(place.replaces())));
                 }
