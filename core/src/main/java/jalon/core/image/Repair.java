@@ -66,7 +66,16 @@ public sealed interface Repair {
     }
 
     /** @param brightness of all of it, @param contrast of ink against its paper: -1 to 1, 0 leaves it as it is */
-    record Levels(double brightness, double contrast) implements Repair {}
+    record Levels(double brightness, double contrast) implements Repair {
+        /** Print with this contrast to its paper reads as well as it can; making it stronger can only do harm. */
+        private static final double ENOUGH_CONTRAST = 0.5;
+
+        @Override
+        public boolean isNeeded(ImageFacts image) {
+            boolean onlyStronger = brightness == 0 && contrast > 0;
+            return !onlyStronger || image.figure(Measure.CONTRAST).orElse(1) < ENOUGH_CONTRAST;
+        }
+    }
 
     record Sharpen() implements Repair {}
 

@@ -42,12 +42,12 @@ record Specks(double perCm2) {
         }
         begins[0] = 1;
         begins[map.width] = full.width() - 1;
-        for (int y = 1; y < full.height() - 1; y++) {
-            int my = Math.min(map.height - 1, (int) (y / scale));
-            int mapRow = my * map.width;
+        for (int my = 0; my < map.height; my++) {
+            int top = Math.max(1, (int) Math.ceil(my * scale));
+            int bottom = my == map.height - 1 ? full.height() - 1 : (int) Math.ceil((my + 1) * scale);
             int mx = 0;
             while (mx < map.width) {
-                if (busy[mapRow + mx]) {
+                if (busy[my * map.width + mx]) {
                     mx++;
                     continue;
                 }
@@ -55,11 +55,13 @@ record Specks(double perCm2) {
                 int cell = mx / InkMap.CELL;
                 int from = mx;
                 int cellEnd = Math.min(map.width, (cell + 1) * InkMap.CELL);
-                while (mx < cellEnd && !busy[mapRow + mx]) {
+                while (mx < cellEnd && !busy[my * map.width + mx]) {
                     mx++;
                 }
                 int below = (int) (map.cells[my / InkMap.CELL * map.columns + cell] * (1 - DARKER));
-                row(full, y, begins[from], begins[mx], below, largest, speck);
+                for (int y = top; y < Math.min(bottom, full.height() - 1); y++) {
+                    row(full, y, begins[from], begins[mx], below, largest, speck);
+                }
             }
         }
         return free;
@@ -69,8 +71,13 @@ record Specks(double perCm2) {
     private static void row(GrayPlane full, int y, int from, int end, int below, int largest, Speck speck) {
         byte[] px = full.pixels();
         int w = full.width();
-        for (int i = y * w + from, last = y * w + end; i < last; i++) {
-            if ((px[i] & 0xFF) < below
+        int last = y * w + end;
+        for (int i = y * w + from; i < last; i++) {
+            // Nearly all of it is paper.
+            while (i < last && (px[i] & 0xFF) >= below) {
+                i++;
+            }
+            if (i < last
                     && (px[i - 1] & 0xFF) >= below
                     && (px[i - w] & 0xFF) >= below
                     && (px[i - w - 1] & 0xFF) >= below
@@ -125,23 +132,24 @@ record Specks(double perCm2) {
                         row * map.width + Math.max(0, left - around),
                         row * map.width + Math.min(map.width, right + 1 + around),
                         true));
-        for (int x = 0; x < map.width; x++) {
-            spread(busy, map, x, around, 0, 1);
-            spread(busy, map, x, around, map.height - 1, -1);
-        }
+        spread(busy, map, around, 0, 1);
+        spread(busy, map, around, map.height - 1, -1);
         return busy;
     }
 
-    private static void spread(boolean[] busy, InkMap map, int x, int around, int from, int step) {
-        int left = 0;
+    /** Row after row in memory's order, each column counting for itself how far its ink still reaches. */
+    private static void spread(boolean[] busy, InkMap map, int around, int from, int step) {
+        byte[] left = new byte[map.width];
         for (int y = from; y >= 0 && y < map.height; y += step) {
-            int i = y * map.width + x;
-            if (busy[i] && left < around) {
-                left = around + 1;
-            }
-            if (left > 0) {
-                busy[i] = true;
-                left--;
+            int row = y * map.width;
+            for (int x = 0; x < map.width; x++) {
+                if (busy[row + x] && left[x] < around) {
+                    left[x] = (byte) (around + 1);
+                }
+                if (left[x] > 0) {
+                    busy[row + x] = true;
+                    left[x]--;
+                }
             }
         }
     }

@@ -11,6 +11,7 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class RepairedTest {
@@ -126,12 +127,31 @@ class RepairedTest {
         assertThat(GrayPlane.of(bitonal).at(mm(80), mm(100))).isEqualTo(255);
     }
 
+    /** A page without any need is filed as it came, byte for byte; so what is no need matters. */
     @Test
     void aStepThatAPageDoesNotNeedIsLeftOut() {
-        var image = new ImageFacts(
-                210, 297, 300, true, 0.05, 0, 0.02, List.of(new Measured(Measure.EDGE, 2, null)), null, List.of());
-        assertThat(Repair.needed(
-                        List.of(new Repair.Straighten(), new Repair.WhitenEdges(), new Repair.FillHoles()), image))
-                .containsExactly(new Repair.WhitenEdges());
+        List<Repair> all = List.of(
+                new Repair.Straighten(),
+                new Repair.WhitenEdges(),
+                new Repair.FillHoles(),
+                new Repair.CleanSpecks(),
+                new Repair.EvenLight(),
+                new Repair.Levels(0, 0.5));
+        assertThat(Repair.needed(all, with(0.05, Map.of(Measure.EDGE, 2.0)))).containsExactly(new Repair.WhitenEdges());
+        assertThat(Repair.needed(all, with(0.05, Map.of(Measure.SPECKS, 0.04, Measure.CONTRAST, 0.8))))
+                .as("a handful of specks, black print")
+                .isEmpty();
+        assertThat(Repair.needed(all, with(0.5, Map.of(Measure.SPECKS, 0.06, Measure.CONTRAST, 0.3))))
+                .containsExactly(new Repair.Straighten(), new Repair.CleanSpecks(), new Repair.Levels(0, 0.5));
+        assertThat(Repair.needed(List.of(new Repair.Levels(0.2, 0.5)), with(0, Map.of(Measure.CONTRAST, 0.8))))
+                .as("brighter too")
+                .hasSize(1);
+    }
+
+    private static ImageFacts with(double skew, Map<Measure, Double> figures) {
+        List<Measured> measured = figures.entrySet().stream()
+                .map(f -> new Measured(f.getKey(), f.getValue(), null))
+                .toList();
+        return new ImageFacts(210, 297, 300, true, skew, 0, 0.02, measured, null, List.of());
     }
 }
