@@ -18,7 +18,9 @@ final class Told {
         } else if (d instanceof Decision.ConfirmStake) {
             return "confirmed the stake before " + pages(d);
         } else if (d instanceof Decision.MovePages m) {
-            return "moved " + pages(d) + (m.before() == 0 ? " to the end" : " before page " + m.before());
+            return (m.arriving() ? "added " : "moved ")
+                    + pages(d)
+                    + (m.before() == 0 ? " to the end" : " before page " + m.before());
         } else if (d instanceof Decision.SetAside) {
             return "set aside " + pages(d);
         } else if (d instanceof Decision.PutBack) {
