@@ -7,18 +7,14 @@ import jalon.server.mail.Letters;
 import jalon.server.people.ActivityLog;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Raises the priority of batches that are nearly due, and tells by mail of those that are late, once a stage. */
 @Component
-class DueClock implements SmartLifecycle {
+class DueClock extends TickingClock {
     private static final Logger LOG = LoggerFactory.getLogger(DueClock.class);
     private static final Duration TICK = Duration.ofSeconds(10);
 
@@ -29,7 +25,6 @@ class DueClock implements SmartLifecycle {
     private final Events events;
     private final JalonSettings settings;
     private final TransactionTemplate transaction;
-    private ScheduledExecutorService clock;
 
     DueClock(
             BatchRows rows,
@@ -39,6 +34,7 @@ class DueClock implements SmartLifecycle {
             Events events,
             JalonSettings settings,
             TransactionTemplate transaction) {
+        super("due-clock", TICK, TICK);
         this.rows = rows;
         this.batches = batches;
         this.letters = letters;
@@ -46,6 +42,13 @@ class DueClock implements SmartLifecycle {
         this.events = events;
         this.settings = settings;
         this.transaction = transaction;
+    }
+
+    @Override
+    void tick() {
+        if (settings.isWorker()) {
+            look(Batches.now());
+        }
     }
 
     void look(Instant now) {
@@ -93,38 +96,5 @@ class DueClock implements SmartLifecycle {
         } catch (MessagingException e) {
             LOG.warn("nobody could be told that {} is late; it is tried again: {}", batch.no(), e.getMessage());
         }
-    }
-
-    @Override
-    public void start() {
-        clock = Executors.newSingleThreadScheduledExecutor(r -> {
-            Thread t = new Thread(r, "due-clock");
-            t.setDaemon(true);
-            return t;
-        });
-        if (settings.isWorker()) {
-            clock.scheduleWithFixedDelay(
-                    () -> {
-                        try {
-                            look(Batches.now());
-                        } catch (RuntimeException e) {
-                            LOG.warn("due times could not be looked at: {}", e.toString());
-                        }
-                    },
-                    TICK.toMillis(),
-                    TICK.toMillis(),
-                    TimeUnit.MILLISECONDS);
-        }
-    }
-
-    @Override
-    public void stop() {
-        clock.shutdownNow();
-        clock = null;
-    }
-
-    @Override
-    public boolean isRunning() {
-        return clock != null;
     }
 }
