@@ -1,19 +1,19 @@
 package jalon.cli;
 
+import jalon.core.apart.PageWorkers;
+import jalon.core.apart.ReadOneZone;
+import jalon.core.apart.WorkFailed;
+import jalon.core.apart.WriteDocument;
 import jalon.core.index.Register;
 import jalon.core.index.ZoneReader;
 import jalon.core.output.FolderPlace;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
-import jalon.core.read.ReadZone;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Filing;
-import jalon.core.run.ReceivedFiles;
 import jalon.core.run.Report;
 import jalon.core.stream.StreamDefinition;
-import jalon.core.text.TextReader;
-import jalon.core.text.TextReaders;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -33,33 +33,33 @@ import java.util.concurrent.Future;
 final class Headless {
     private final StreamDefinition stream;
     private final Map<String, Register> registers;
-    private final TextReaders readers;
-    private final int workers;
+    private final PageWorkers workers;
+    private final int atOnce;
     private final String batch;
     private final Path out;
 
     Headless(
             StreamDefinition stream,
             Map<String, Register> registers,
-            TextReaders readers,
-            int workers,
+            PageWorkers workers,
+            int atOnce,
             String batch,
             Path out) {
         this.stream = stream;
         this.registers = registers;
-        this.readers = readers;
         this.workers = workers;
+        this.atOnce = atOnce;
         this.batch = batch;
         this.out = out;
     }
 
     Report run(List<Path> files, List<String> warnings) throws IOException, InterruptedException {
-        ExecutorService pool = Executors.newFixedThreadPool(workers);
+        ExecutorService pool = Executors.newFixedThreadPool(atOnce);
         try {
             List<Report.Rejected> rejected = new ArrayList<>();
             Map<String, Path> paths = new HashMap<>();
             List<PageFacts> pages = new ReadFiles(
-                            stream.language(), stream.pages().readingRepairs(), readers, workers, pool)
+                            stream.language(), stream.pages().readingRepairs(), workers, atOnce, pool)
                     .read(files, rejected, paths);
             Map<Integer, PageFacts> byNo = new TreeMap<>();
             pages.forEach(p -> byNo.put(p.no(), p));
@@ -71,20 +71,21 @@ final class Headless {
         }
     }
 
-    private BatchView index(List<PageFacts> pages, Map<String, Path> paths) throws IOException, InterruptedException {
-        try (var images = new ReceivedFiles(p -> paths.get(p.sha256()));
-                TextReader reader = readers.borrow(stream.language())) {
-            ZoneReader zones = (page, zone) -> {
-                try {
-                    return ReadZone.read(images.scan(page), page, zone, reader);
-                } catch (IOException | UnreadableFile e) {
-                    // The page was read a moment ago; if its file has gone since, what was read then has to do.
-                    return List.of();
-                }
-            };
-            return new BatchRun(stream, registers, zones, LocalDate.now(java.time.ZoneId.systemDefault()))
-                    .index(pages, List.of());
-        }
+    private BatchView index(List<PageFacts> pages, Map<String, Path> paths) {
+        ZoneReader zones = (page, zone) -> {
+            try {
+                var work = new ReadOneZone(paths.get(page.sha256()), page, zone, stream.language());
+                return workers.insist(work).words();
+            } catch (WorkFailed | UnreadableFile e) {
+                // The page was read a moment ago; what was read then has to do.
+                return List.of();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return List.of();
+            }
+        };
+        return new BatchRun(stream, registers, zones, LocalDate.now(java.time.ZoneId.systemDefault()))
+                .index(pages, List.of());
     }
 
     /** Documents are written side by side; each is on its own. */
@@ -100,11 +101,13 @@ final class Headless {
         for (Filing.Planned planned : Filing.plan(stream, batch, view, at)) {
             var document = Filing.document(stream, batch, view, planned.document(), pages, at);
             Path folder = out.resolve(planned.destination().destination()).resolve(String.join("/", planned.folders()));
-            underWay.put(planned, pool.submit(() -> {
-                try (var images = new ReceivedFiles(p -> paths.get(p.sha256()))) {
-                    return FolderPlace.put(folder, planned.name(), planned.destination(), document, images);
-                }
-            }));
+            underWay.put(
+                    planned,
+                    pool.submit(() -> FolderPlace.put(
+                            folder,
+                            planned.name(),
+                            planned.destination(),
+                            files -> workers.insist(new WriteDocument(document, paths, files)))));
         }
         Map<Integer, List<Report.Delivery>> deliveries = new TreeMap<>();
         for (var entry : underWay.entrySet()) {
@@ -122,6 +125,11 @@ final class Headless {
                     rejected.add(new Report.Rejected(
                             planned.path(),
                             "the name is taken at " + taken.getMessage() + " and the stream refuses to number it"));
+                } else if (e.getCause() instanceof UnreadableFile
+                        || e.getCause() instanceof WorkFailed failed && failed.why() != WorkFailed.Why.DISK) {
+                    rejected.add(new Report.Rejected(
+                            planned.path(),
+                            "could not be written: " + e.getCause().getMessage()));
                 } else if (e.getCause() instanceof IOException io) {
                     throw io;
                 } else {

@@ -1,12 +1,12 @@
 package jalon.cli;
 
+import jalon.core.apart.PageWorkers;
+import jalon.core.apart.WorkerLaunch;
 import jalon.core.index.Register;
 import jalon.core.run.Filing;
 import jalon.core.run.Report;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
-import jalon.core.text.TesseractReader;
-import jalon.core.text.TextReaders;
 import java.io.IOException;
 import java.io.Reader;
 import java.nio.charset.StandardCharsets;
@@ -50,6 +50,14 @@ final class ProcessCommand implements Callable<Integer> {
     @Option(names = "--workers", description = "Pages read at once; one for each core when not given.")
     private Integer workers;
 
+    @Option(
+            names = "--patience",
+            defaultValue = "1",
+            description =
+                    "How many times the usual time a page may take before it is given up, such as 4 for very large"
+                            + " drawings (${DEFAULT-VALUE}).")
+    private double patience;
+
     @Parameters(arity = "1..*", paramLabel = "FILE", description = "TIFF, JPEG, PNG or PDF files.")
     private List<Path> files;
 
@@ -77,7 +85,7 @@ final class ProcessCommand implements Callable<Integer> {
             return unusable("the folder " + reason(e) + " cannot be used; name another or make room");
         }
         int most = workers == null ? Runtime.getRuntime().availableProcessors() : Math.max(1, workers);
-        try (var readers = new TextReaders(most, TesseractReader::open)) {
+        try (var readers = new PageWorkers(most, WorkerLaunch.likeThis(), patience)) {
             Report report = new Headless(definition, lists, readers, most, batch, out).run(files, warnings);
             byte[] json = JsonMapper.builder()
                     .build()

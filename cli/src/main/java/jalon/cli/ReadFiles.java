@@ -1,14 +1,14 @@
 package jalon.cli;
 
+import jalon.core.apart.CountPages;
+import jalon.core.apart.PageWorkers;
+import jalon.core.apart.ReadOnePage;
+import jalon.core.apart.WorkFailed;
 import jalon.core.image.Repair;
-import jalon.core.page.PageFile;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
-import jalon.core.run.ReceivedFiles;
 import jalon.core.run.Report;
-import jalon.core.text.TextReader;
-import jalon.core.text.TextReaders;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -28,20 +28,20 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Future;
 
-/** Reads every page of some files, several at once; only what was seen is kept, never an image. */
+/** Reads every page of some files, several at once, in processes that can be killed; only what was seen is kept. */
 final class ReadFiles {
     private final String language;
     private final List<Repair> recipe;
-    private final TextReaders readers;
-    private final int workers;
+    private final PageWorkers workers;
+    private final int atOnce;
     private final ExecutorService pool;
 
-    /** @param recipe repairs to read through */
-    ReadFiles(String language, List<Repair> recipe, TextReaders readers, int workers, ExecutorService pool) {
+    /** @param recipe repairs to read through, @param atOnce pages */
+    ReadFiles(String language, List<Repair> recipe, PageWorkers workers, int atOnce, ExecutorService pool) {
         this.language = language;
         this.recipe = recipe;
-        this.readers = readers;
         this.workers = workers;
+        this.atOnce = atOnce;
         this.pool = pool;
     }
 
@@ -58,7 +58,7 @@ final class ReadFiles {
         Deque<Task> tasks = tasks(files, rejected, paths);
         Map<Integer, Outcome> outcomes = new ConcurrentHashMap<>();
         List<Future<?>> running = new ArrayList<>();
-        for (int i = 0; i < workers; i++) {
+        for (int i = 0; i < atOnce; i++) {
             Callable<Void> worker = () -> {
                 work(tasks, outcomes);
                 return null;
@@ -87,7 +87,8 @@ final class ReadFiles {
         return pages;
     }
 
-    private static Deque<Task> tasks(List<Path> files, List<Report.Rejected> rejected, Map<String, Path> paths) {
+    private Deque<Task> tasks(List<Path> files, List<Report.Rejected> rejected, Map<String, Path> paths)
+            throws InterruptedException {
         Deque<Task> tasks = new ArrayDeque<>();
         int no = 0;
         for (Path file : files) {
@@ -96,35 +97,38 @@ final class ReadFiles {
                 rejected.add(new Report.Rejected(name, "there is no file " + file));
                 continue;
             }
-            try (PageFile pages = PageFile.open(file)) {
+            try {
                 String hash = sha256(file);
                 paths.put(hash, file);
-                for (int i = 0; i < pages.pageCount(); i++) {
+                int pages = workers.insist(new CountPages(file)).pages();
+                for (int i = 0; i < pages; i++) {
                     tasks.add(new Task(file, new ReadPage.Origin(++no, name, i + 1, hash)));
                 }
             } catch (UnreadableFile e) {
                 rejected.add(new Report.Rejected(name, e.getMessage()));
             } catch (IOException e) {
-                rejected.add(new Report.Rejected(name, "the file could not be read (" + e.getMessage() + ")"));
+                rejected.add(new Report.Rejected(name, "the file could not be opened: " + e.getMessage()));
             }
         }
         return tasks;
     }
 
-    private void work(Deque<Task> tasks, Map<Integer, Outcome> outcomes) throws IOException, InterruptedException {
-        try (TextReader reader = readers.borrow(language);
-                var files = new ReceivedFiles(p -> null)) {
-            for (Task task = next(tasks); task != null; task = next(tasks)) {
-                Outcome outcome;
-                try {
-                    var scan = files.scan(task.file(), task.origin().filePage() - 1);
-                    outcome =
-                            new Outcome(task.origin(), ReadPage.read(scan, task.origin(), reader, null, recipe), null);
-                } catch (UnreadableFile e) {
-                    outcome = new Outcome(task.origin(), null, e.getMessage());
+    private void work(Deque<Task> tasks, Map<Integer, Outcome> outcomes) throws InterruptedException {
+        for (Task task = next(tasks); task != null; task = next(tasks)) {
+            Outcome outcome;
+            try {
+                var work = new ReadOnePage(task.file(), task.origin(), language, null, recipe);
+                outcome = new Outcome(task.origin(), workers.insist(work), null);
+            } catch (UnreadableFile e) {
+                outcome = new Outcome(task.origin(), null, e.getMessage());
+            } catch (WorkFailed e) {
+                if (e.why() == WorkFailed.Why.NOT_INSTALLED) {
+                    throw new IllegalStateException(e.getMessage(), e);
                 }
-                outcomes.put(task.origin().no(), outcome);
+                String page = "page " + task.origin().filePage() + " could not be read: ";
+                outcome = new Outcome(task.origin(), null, page + e.getMessage());
             }
+            outcomes.put(task.origin().no(), outcome);
         }
     }
 

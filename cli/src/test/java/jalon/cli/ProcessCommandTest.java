@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import jalon.core.stream.Streams;
 import jalon.demo.Harbour;
+import jalon.demo.Hostile;
 import jalon.demo.Paper;
 import jalon.demo.PaperDocument;
 import java.io.ByteArrayOutputStream;
@@ -28,10 +29,14 @@ class ProcessCommandTest {
     void berthApplicationsAreCutReadAndFiledAndARottenFileHurtsNoOther() throws Exception {
         var stack = Paper.berthApplications(folder, Harbour.portMerrow(), 3, 5);
         Path rotten = Files.writeString(folder.resolve("rotten.tif"), "II*\0 nothing");
-        int exit = process("berth-applications", stack.files(), List.of(rotten));
+        Path endless = Files.write(folder.resolve("endless.pdf"), Hostile.selfDrawingPdf());
+        int exit = process("berth-applications", stack.files(), List.of(rotten, endless));
         JsonNode report = report();
         assertThat(exit).isEqualTo(3);
-        assertThat(report.get("rejected").get(0).get("file").asString()).isEqualTo("rotten.tif");
+        JsonNode rejected = report.get("rejected");
+        assertThat(rejected.get(0).get("file").asString()).isEqualTo("rotten.tif");
+        assertThat(rejected.get(1).get("file").asString()).isEqualTo("endless.pdf");
+        assertThat(rejected.get(1).get("reason").asString()).contains("page 1", "did not end within");
         isTrue(report, stack, "telephone", "applied");
         JsonNode ledger = report.get("ledger");
         assertThat(ledger.get("received").asInt()).isEqualTo(stack.pages());
@@ -108,6 +113,8 @@ class ProcessCommandTest {
                 DEMO.resolve("streams/" + stream + ".json").toString(),
                 "--registers",
                 DEMO.resolve("registers").toString(),
+                "--patience",
+                "0.3",
                 "--out",
                 folder.resolve("out").toString()));
         files.forEach(f -> args.add(f.toString()));

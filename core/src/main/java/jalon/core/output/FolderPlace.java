@@ -2,7 +2,6 @@ package jalon.core.output;
 
 import jalon.core.page.UnreadableFile;
 import jalon.core.stream.Destination;
-import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
@@ -22,25 +21,29 @@ public final class FolderPlace {
 
     private FolderPlace() {}
 
+    /** Writes a document's files. */
+    @FunctionalInterface
+    public interface Writer {
+        /** @param files one for each format, empty yet */
+        void write(Map<Destination.Format, Path> files) throws IOException, UnreadableFile, InterruptedException;
+    }
+
     /**
      * @param folder made if it is missing
      * @param name without ending
+     * @param writer is asked once, whatever name is free then
      * @return the files, one for each format
      * @throws FileAlreadyExistsException when the name is taken and the destination refuses
      */
-    public static List<Path> put(
-            Path folder, String name, Destination destination, FiledDocument document, PageImages images)
-            throws IOException, UnreadableFile {
+    public static List<Path> put(Path folder, String name, Destination destination, Writer writer)
+            throws IOException, UnreadableFile, InterruptedException {
         Files.createDirectories(folder);
         Map<Destination.Format, Path> written = new LinkedHashMap<>();
         try {
             for (Destination.Format format : destination.formats()) {
-                Path part = Files.createTempFile(folder, ".jalon-", ".part");
-                written.put(format, part);
-                try (var out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
-                    DocumentWriter.write(format, document, images, out);
-                }
+                written.put(format, Files.createTempFile(folder, ".jalon-", ".part"));
             }
+            writer.write(written);
             for (int number = 1; number <= MOST_NUMBERS; number++) {
                 List<Path> placed = link(folder, number == 1 ? name : name + " (" + number + ")", written);
                 if (!placed.isEmpty()) {

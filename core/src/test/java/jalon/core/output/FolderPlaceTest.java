@@ -41,7 +41,7 @@ class FolderPlaceTest {
     @Test
     void allFormatsShareAFreeNameAndNothingIsOverwritten() throws Exception {
         Files.writeString(folder.resolve("letter.csv"), "somebody else's");
-        List<Path> placed = FolderPlace.put(folder, "letter", NUMBERED, document("PM-4821-K"), WHITE);
+        List<Path> placed = put(NUMBERED, document("PM-4821-K"), WHITE);
         assertThat(placed)
                 .extracting(p -> p.getFileName().toString())
                 .containsExactly("letter (2).pdf", "letter (2).csv", "letter (2).json");
@@ -53,20 +53,19 @@ class FolderPlaceTest {
 
     @Test
     void theSameDocumentPutTwiceLiesThereOnce() throws Exception {
-        FolderPlace.put(folder, "letter", NUMBERED, document("PM-4821-K"), WHITE);
-        FolderPlace.put(folder, "letter", NUMBERED, document("PM-4821-K"), WHITE);
+        put(NUMBERED, document("PM-4821-K"), WHITE);
+        put(NUMBERED, document("PM-4821-K"), WHITE);
         try (var files = Files.list(folder)) {
             assertThat(files).hasSize(3);
         }
-        FolderPlace.put(folder, "letter", NUMBERED, document("PM-5510-A"), WHITE);
+        put(NUMBERED, document("PM-5510-A"), WHITE);
         assertThat(folder.resolve("letter (2).pdf")).exists();
     }
 
     @Test
     void aTakenNameIsRefusedWhereTheStreamSaysSo() throws Exception {
         Files.writeString(folder.resolve("letter.pdf"), "x");
-        assertThatThrownBy(() ->
-                        FolderPlace.put(folder, "letter", destination(Destination.Taken.REFUSE), document("a"), WHITE))
+        assertThatThrownBy(() -> put(destination(Destination.Taken.REFUSE), document("a"), WHITE))
                 .isInstanceOf(FileAlreadyExistsException.class);
         onlyWhatWasThere(1);
     }
@@ -84,9 +83,12 @@ class FolderPlaceTest {
                 throw new IOException("the disk is full");
             }
         };
-        assertThatThrownBy(() -> FolderPlace.put(folder, "letter", NUMBERED, document("a"), gone))
-                .isInstanceOf(UnreadableFile.class);
+        assertThatThrownBy(() -> put(NUMBERED, document("a"), gone)).isInstanceOf(UnreadableFile.class);
         onlyWhatWasThere(0);
+    }
+
+    private List<Path> put(Destination destination, FiledDocument document, PageImages images) throws Exception {
+        return FolderPlace.put(folder, "letter", destination, files -> DocumentWriter.write(files, document, images));
     }
 
     private void onlyWhatWasThere(int files) throws IOException {

@@ -1,6 +1,5 @@
-package jalon.server.batch;
+package jalon.core.image;
 
-import jalon.core.image.GrayPlane;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
@@ -10,10 +9,11 @@ import java.awt.image.DataBufferByte;
  * Pictures made smaller: first by a whole factor, each pixel the mean of those it stands for, so that thin strokes do not
  * break up; then once smoothly to the size wanted.
  */
-final class Smaller {
-    private Smaller() {}
+public final class Downscaler {
+    private Downscaler() {}
 
-    static BufferedImage of(BufferedImage image, int width, int height) {
+    /** @param width and @param height in pixels, neither larger than the image's */
+    public static BufferedImage of(BufferedImage image, int width, int height) {
         int factor = Math.max(1, Math.min(image.getWidth() / width, image.getHeight() / height));
         BufferedImage near = image.getColorModel().getNumColorComponents() < 3
                         || image.getColorModel().getPixelSize() == 1

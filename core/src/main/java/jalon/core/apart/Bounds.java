@@ -1,0 +1,36 @@
+package jalon.core.apart;
+
+import java.time.Duration;
+
+/**
+ * What a piece of work may take before it is ended.
+ *
+ * @param cpu of processor time: a machine that is busy with other things makes nobody's page unreadable
+ * @param wall of time as it passes, for work that waits for ever without doing anything
+ */
+record Bounds(Duration cpu, Duration wall) {
+    /** Processors shared with three others, and a disk that has to wake up. */
+    private static final int BUSY = 4;
+
+    private static final Duration WAKING_UP = Duration.ofSeconds(20);
+
+    /** Opening a file of thousands of pages takes two seconds. */
+    static final Bounds OPENING = ofCpu(5);
+
+    /** Opening and decoding one page; an A0 plan of 140 million pixels takes four seconds, a dense drawing eight. */
+    static final Bounds DECODING = ofCpu(14);
+
+    static Bounds ofCpu(double seconds) {
+        Duration cpu = Duration.ofMillis(Math.round(seconds * 1000));
+        return new Bounds(cpu, cpu.multipliedBy(BUSY).plus(WAKING_UP));
+    }
+
+    /** A dense page at 300 dpi (9 million pixels) takes 5 s, one of halftones 16; a small page never less than this. */
+    static Bounds reading(long pixels) {
+        return ofCpu(20 + pixels / 1_000_000.0 * 4);
+    }
+
+    Bounds times(double patience) {
+        return ofCpu(cpu.toMillis() / 1000.0 * patience);
+    }
+}

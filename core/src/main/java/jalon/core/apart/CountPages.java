@@ -1,0 +1,34 @@
+package jalon.core.apart;
+
+import jalon.core.page.PageFile;
+import jalon.core.page.UnreadableFile;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+
+/** Opens a file and counts its pages. */
+public record CountPages(Path file) implements PageWork<CountPages.Count> {
+    public record Count(int pages) {}
+
+    @Override
+    public Class<Count> answer() {
+        return Count.class;
+    }
+
+    @Override
+    public List<Path> files() {
+        return List.of(file);
+    }
+
+    @Override
+    public Bounds bounds() {
+        return Bounds.OPENING;
+    }
+
+    @Override
+    public Count done(Tools tools) throws IOException, UnreadableFile {
+        try (PageFile pages = PageFile.open(file)) {
+            return new Count(pages.pageCount());
+        }
+    }
+}

@@ -1,0 +1,47 @@
+package jalon.core.apart;
+
+import jalon.core.page.Box;
+import jalon.core.page.Scan;
+import jalon.core.page.UnreadableFile;
+import jalon.core.page.Word;
+import jalon.core.read.PageFacts;
+import jalon.core.read.ReadZone;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+
+/**
+ * Reads one zone of a page by itself; see {@link ReadZone}.
+ *
+ * @param page what was seen on it, its words left out: they are not needed
+ * @param zone on the upright page
+ */
+public record ReadOneZone(Path file, PageFacts page, Box zone, String language) implements PageWork<ReadOneZone.Words> {
+    public ReadOneZone {
+        page = new PageFacts(
+                page.no(), page.file(), page.filePage(), page.sha256(), page.image(), List.of(), List.of());
+    }
+
+    public record Words(List<Word> words) {}
+
+    @Override
+    public Class<Words> answer() {
+        return Words.class;
+    }
+
+    @Override
+    public List<Path> files() {
+        return List.of(file);
+    }
+
+    @Override
+    public Bounds bounds() {
+        return Bounds.DECODING;
+    }
+
+    @Override
+    public Words done(Tools tools) throws IOException, UnreadableFile {
+        Scan scan = tools.decoded(file, page.filePage());
+        return new Words(ReadZone.read(scan, page, zone, tools.reader(language)));
+    }
+}

@@ -1,0 +1,39 @@
+package jalon.core.apart;
+
+import java.io.IOException;
+
+/** A piece of work was ended, or came to nothing, before it was done. The message says why in an operator's words. */
+public final class WorkFailed extends IOException {
+    private static final long serialVersionUID = 1L;
+
+    /** What ended it. */
+    public enum Why {
+        /** It took more time than it may. */
+        TIME,
+        /** It took more memory than it may. */
+        MEMORY,
+        /** It is nested too deeply. */
+        DEPTH,
+        /** The process died under it: a fault in native code, or the machine ran out of memory. */
+        DIED,
+        /** Something was thrown that no code expects. */
+        UNEXPECTED,
+        /** A disk did not give what is on it, or did not take what was to be written. */
+        DISK,
+        /** Something that reading needs is not installed. */
+        NOT_INSTALLED,
+        /** Nobody wants it any more: this program is being stopped. The work is not to blame. */
+        STOPPED
+    }
+
+    private final Why why;
+
+    WorkFailed(Why why, String message) {
+        super(message);
+        this.why = why;
+    }
+
+    public Why why() {
+        return why;
+    }
+}
