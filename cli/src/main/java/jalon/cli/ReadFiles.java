@@ -5,21 +5,17 @@ import jalon.core.apart.PageWorkers;
 import jalon.core.apart.ReadOnePage;
 import jalon.core.apart.WorkFailed;
 import jalon.core.image.Repair;
+import jalon.core.page.Sha256;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
 import jalon.core.run.Report;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -98,7 +94,7 @@ final class ReadFiles {
                 continue;
             }
             try {
-                String hash = sha256(file);
+                String hash = Sha256.of(file);
                 paths.put(hash, file);
                 int pages = workers.insist(new CountPages(file)).pages();
                 for (int i = 0; i < pages; i++) {
@@ -122,7 +118,7 @@ final class ReadFiles {
             } catch (UnreadableFile e) {
                 outcome = new Outcome(task.origin(), null, e.getMessage());
             } catch (WorkFailed e) {
-                if (e.why() == WorkFailed.Why.NOT_INSTALLED) {
+                if (e.why() == WorkFailed.Why.NOT_INSTALLED || e.why() == WorkFailed.Why.NOT_STARTED) {
                     throw new IllegalStateException(e.getMessage(), e);
                 }
                 String page = "page " + task.origin().filePage() + " could not be read: ";
@@ -135,16 +131,6 @@ final class ReadFiles {
     private static Task next(Deque<Task> tasks) {
         synchronized (tasks) {
             return tasks.poll();
-        }
-    }
-
-    private static String sha256(Path file) throws IOException {
-        try (InputStream in = Files.newInputStream(file)) {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            new DigestInputStream(in, digest).transferTo(java.io.OutputStream.nullOutputStream());
-            return HexFormat.of().formatHex(digest.digest());
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
         }
     }
 }

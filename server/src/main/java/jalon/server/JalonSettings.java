@@ -14,6 +14,8 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param workers pages read at once
  * @param channels file with channels that are saved at each start, by name, or null
  * @param mostInLine pages waiting to be read from which on channels take nothing more
+ * @param patience how many times the usual time a page may take before it is given up; more for slow processors
+ * @param folderRoots folders below which channels may watch folders; none when it is empty
  * @param mail how to send mail, or null: nobody is told by mail
  */
 @ConfigurationProperties("jalon")
@@ -25,10 +27,14 @@ public record JalonSettings(
         List<String> roles,
         int workers,
         int mostInLine,
+        double patience,
+        List<String> folderRoots,
         Mail mail) {
     public JalonSettings {
         roles = roles == null ? List.of("web", "worker") : roles;
         workers = workers < 1 ? 2 : workers;
+        patience = patience <= 0 ? 1 : patience;
+        folderRoots = folderRoots == null ? List.of() : List.copyOf(folderRoots);
         mostInLine = mostInLine < 1 ? 1000 : mostInLine;
     }
 

@@ -24,8 +24,18 @@ public final class NotPossible extends RuntimeException {
         return new NotPossible(HttpStatus.CONFLICT, why);
     }
 
+    /** Something of the machine is in the way, whoever asks and for what. */
+    public static NotPossible machine(String why) {
+        return new NotPossible(HttpStatus.INSUFFICIENT_STORAGE, why);
+    }
+
     public static NotPossible input(String why) {
         return new NotPossible(HttpStatus.UNPROCESSABLE_CONTENT, why);
+    }
+
+    /** Whether it is the machine that is in the way, and not what was asked for. */
+    public boolean isMachine() {
+        return status == HttpStatus.INSUFFICIENT_STORAGE;
     }
 
     public HttpStatus status() {

@@ -58,6 +58,8 @@ abstract class ServerCase {
                 "[{\"name\":\"copier\",\"stream\":\"dues-letters\",\"settings\":{\"kind\":\"folder\",\"folder\":\""
                         + copier.toAbsolutePath() + "\",\"everySeconds\":1,\"settleSeconds\":0}}]");
         settings.add("jalon.channels", channels::toString);
+        settings.add("jalon.folder-roots", () -> System.getProperty("java.io.tmpdir") + "," + DATA.toAbsolutePath());
+        settings.add("jalon.patience", () -> "0.3");
     }
 
     private static Path folder() {

@@ -14,6 +14,9 @@ record Bounds(Duration cpu, Duration wall) {
 
     private static final Duration WAKING_UP = Duration.ofSeconds(20);
 
+    /** Before a process says that it can be given work: a second, several on a machine that has just started. */
+    static final Bounds STARTING = ofCpu(30);
+
     /** Opening a file of thousands of pages takes two seconds. */
     static final Bounds OPENING = ofCpu(5);
 

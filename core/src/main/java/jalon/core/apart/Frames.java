@@ -32,6 +32,9 @@ final class Frames {
      */
     @JsonInclude(JsonInclude.Include.NON_DEFAULT)
     record Said(long pixels, JsonNode answer, String unreadable, WorkFailed.Why why, String message) {
+        /** The first thing that is said. */
+        static final Said READY = new Said(0, null, null, null, null);
+
         static Said decoded(long pixels) {
             return new Said(pixels, null, null, null, null);
         }

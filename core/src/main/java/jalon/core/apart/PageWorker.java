@@ -44,6 +44,7 @@ public final class PageWorker {
         var listener = new Thread(() -> listen(orders, worker), "orders");
         listener.setDaemon(true);
         listener.start();
+        worker.say(Frames.Said.READY);
         for (byte[] order = orders.take(); order != NO_MORE; order = orders.take()) {
             worker.busy = true;
             boolean fit = worker.work(order);

@@ -65,7 +65,7 @@ public final class PageWorkers implements AutoCloseable {
             try {
                 return ask(work);
             } catch (WorkFailed e) {
-                if (attempt == MOST_ATTEMPTS || e.why() == WorkFailed.Why.STOPPED) {
+                if (attempt == MOST_ATTEMPTS || !e.counts()) {
                     throw e;
                 }
             }
@@ -119,7 +119,7 @@ public final class PageWorkers implements AutoCloseable {
                     process = new WorkerProcess(launch);
                 } catch (IOException e) {
                     throw new WorkFailed(
-                            WorkFailed.Why.NOT_INSTALLED, "the reading program did not start (" + e.getMessage() + ")");
+                            WorkFailed.Why.NOT_STARTED, "the reading program did not start (" + e.getMessage() + ")");
                 }
             }
             return process;

@@ -22,6 +22,8 @@ public final class WorkFailed extends IOException {
         DISK,
         /** Something that reading needs is not installed. */
         NOT_INSTALLED,
+        /** The other process could not be started. The work is not to blame. */
+        NOT_STARTED,
         /** Nobody wants it any more: this program is being stopped. The work is not to blame. */
         STOPPED
     }
@@ -35,5 +37,10 @@ public final class WorkFailed extends IOException {
 
     public Why why() {
         return why;
+    }
+
+    /** Whether it says anything about the work itself; else the attempt does not count. */
+    public boolean counts() {
+        return why != Why.STOPPED && why != Why.NOT_STARTED;
     }
 }

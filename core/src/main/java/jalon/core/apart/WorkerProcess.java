@@ -23,6 +23,7 @@ final class WorkerProcess {
     private final Process process;
     private final DataOutputStream orders;
     private final DataInputStream answers;
+    private boolean ready;
     private volatile Under under;
     private volatile WorkFailed ended;
 
@@ -42,6 +43,11 @@ final class WorkerProcess {
     <R extends Record> R ask(PageWork<R> work, double patience) throws UnreadableFile, WorkFailed {
         boolean whole = false;
         try {
+            if (!ready) {
+                begin(Bounds.STARTING);
+                Frames.parse(Frames.read(answers), Frames.Said.class);
+                ready = true;
+            }
             begin(work.bounds().times(patience));
             Frames.write(orders, Frames.JSON.writeValueAsBytes(work));
             while (true) {

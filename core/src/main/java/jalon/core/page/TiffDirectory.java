@@ -16,8 +16,13 @@ import java.util.TreeMap;
  *
  * <p>Read by ourselves before any image reader sees the file, since those follow a chain of directories that runs in a
  * circle for ever, and return a page whose data is cut short as if it were whole.
+ *
+ * @param at where in the file it is
+ * @param nextAt where in the file it says which directory comes next
+ * @param big whether the file is a BigTIFF
+ * @param loss null; or why there is no directory here and what comes after is lost, in the operator's words
  */
-record TiffDirectory(Map<Integer, long[]> tags) {
+record TiffDirectory(Map<Integer, long[]> tags, long at, long nextAt, boolean big, String loss) {
     static final int WIDTH = 256;
     static final int HEIGHT = 257;
     static final int BITS_PER_SAMPLE = 258;
@@ -60,11 +65,6 @@ record TiffDirectory(Map<Integer, long[]> tags) {
         };
     }
 
-    /** Whether the list of pages breaks off here. */
-    boolean lost() {
-        return tags.isEmpty();
-    }
-
     /** Whether every strip or tile lies inside the file. */
     boolean wholeIn(long fileLength) {
         long[] offsets = tags.containsKey(TILE_OFFSETS) ? values(TILE_OFFSETS) : values(STRIP_OFFSETS);
@@ -88,25 +88,31 @@ record TiffDirectory(Map<Integer, long[]> tags) {
         long at = reader.firstDirectory();
         while (at != 0) {
             if (!seen.add(at)) {
-                throw new UnreadableFile("the file's list of pages runs in a circle; it is damaged, scan it again");
+                pages.add(lost("the TIFF file's list of pages runs in a circle after page " + pages.size()));
+                return pages;
             }
             if (pages.size() >= MOST_PAGES) {
                 throw new UnreadableFile("the file has more than " + MOST_PAGES + " pages; split it and send it again");
             }
-            TreeMap<Integer, long[]> tags = new TreeMap<>();
             try {
-                at = reader.directory(at, tags);
+                TiffDirectory page = reader.directory(at);
+                at = reader.next(page);
+                pages.add(page);
             } catch (IOException e) {
                 if (pages.isEmpty()) {
                     throw e;
                 }
-                // What came whole is kept; one page stands for the loss, so that it is told and counted.
-                pages.add(new TiffDirectory(new TreeMap<>()));
+                pages.add(lost("the TIFF file is cut short after page " + pages.size()));
                 return pages;
             }
-            pages.add(new TiffDirectory(tags));
         }
         return pages;
+    }
+
+    /** What came whole is kept; one page stands for the loss, so that it is told and counted. */
+    private static TiffDirectory lost(String what) {
+        return new TiffDirectory(
+                Map.of(), 0, 0, false, what + "; the pages before were taken, send or scan the rest again");
     }
 
     private static final class Reader {
@@ -125,8 +131,14 @@ record TiffDirectory(Map<Integer, long[]> tags) {
             return big ? bytes(8, 8).getLong() : bytes(4, 4).getInt() & 0xFFFFFFFFL;
         }
 
-        /** Fills {@code tags} from the directory at {@code at} and returns where the next one is, 0 for none. */
-        long directory(long at, Map<Integer, long[]> tags) throws IOException {
+        /** Where the directory after this one is, 0 for none. */
+        long next(TiffDirectory page) throws IOException {
+            return big ? bytes(page.nextAt, 8).getLong() : bytes(page.nextAt, 4).getInt() & 0xFFFFFFFFL;
+        }
+
+        /** A tag whose values lie beyond the file is left out: the pages after this one may still be good. */
+        TiffDirectory directory(long at) throws IOException {
+            Map<Integer, long[]> tags = new TreeMap<>();
             long count = big ? bytes(at, 8).getLong() : bytes(at, 2).getShort() & 0xFFFF;
             if (count < 0 || count > 4096) {
                 throw new IOException("a directory of " + count + " entries");
@@ -145,13 +157,14 @@ record TiffDirectory(Map<Integer, long[]> tags) {
                 }
                 int valueAt = e + (big ? 12 : 8);
                 long room = big ? 8 : 4;
-                ByteBuffer values = n * size <= room
-                        ? entries.slice(valueAt, (int) room).order(order)
-                        : bytes(big ? entries.getLong(valueAt) : entries.getInt(valueAt) & 0xFFFFFFFFL, (int) n * size);
-                tags.put(tag, numbers(values, type, (int) n));
+                long elsewhere = big ? entries.getLong(valueAt) : entries.getInt(valueAt) & 0xFFFFFFFFL;
+                if (n * size <= room) {
+                    tags.put(tag, numbers(entries.slice(valueAt, (int) room).order(order), type, (int) n));
+                } else if (elsewhere >= 0 && elsewhere + n * size <= file.size()) {
+                    tags.put(tag, numbers(bytes(elsewhere, (int) n * size), type, (int) n));
+                }
             }
-            long nextAt = at + head + count * entrySize;
-            return big ? bytes(nextAt, 8).getLong() : bytes(nextAt, 4).getInt() & 0xFFFFFFFFL;
+            return new TiffDirectory(tags, at, at + head + count * entrySize, big, null);
         }
 
         private static int sizeOf(int type) {

@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
-import javax.imageio.stream.ImageInputStream;
 
 /** A TIFF file: one page for each directory. */
 final class TiffPages implements PageFile {
@@ -24,12 +23,10 @@ final class TiffPages implements PageFile {
     private static final Set<Long> JAVAS_OWN = Set.of(1L, 2L, 3L, 4L, 5L, 8L, 32946L, 32773L);
 
     private final FileChannel file;
-    private final ImageInputStream in;
     private final List<TiffDirectory> directories;
 
-    private TiffPages(FileChannel file, ImageInputStream in, List<TiffDirectory> directories) {
+    private TiffPages(FileChannel file, List<TiffDirectory> directories) {
         this.file = file;
-        this.in = in;
         this.directories = directories;
     }
 
@@ -41,7 +38,7 @@ final class TiffPages implements PageFile {
                 if (directories.isEmpty()) {
                     throw new UnreadableFile("the file holds no page; scan it again");
                 }
-                return new TiffPages(file, ImageIO.createImageInputStream(path.toFile()), directories);
+                return new TiffPages(file, directories);
             } catch (IOException | UnreadableFile | RuntimeException e) {
                 file.close();
                 throw e;
@@ -59,9 +56,8 @@ final class TiffPages implements PageFile {
     @Override
     public Scan page(int index) throws UnreadableFile {
         TiffDirectory page = directories.get(index);
-        if (page.lost()) {
-            throw new UnreadableFile("the TIFF file is cut short after page " + index
-                    + "; the pages before were taken, send or scan the rest again");
+        if (page.loss() != null) {
+            throw new UnreadableFile(page.loss());
         }
         try {
             PageSize.check(page.value(TiffDirectory.WIDTH, 0), page.value(TiffDirectory.HEIGHT, 0));
@@ -69,7 +65,7 @@ final class TiffPages implements PageFile {
                 throw new UnreadableFile(
                         "page " + (index + 1) + " of the TIFF file is cut short; send or scan it again");
             }
-            BufferedImage image = decode(page, index);
+            BufferedImage image = decode(page);
             Resolution resolution = Resolution.of(
                     page.perInch(TiffDirectory.X_RESOLUTION),
                     page.perInch(TiffDirectory.Y_RESOLUTION),
@@ -83,18 +79,18 @@ final class TiffPages implements PageFile {
         }
     }
 
-    private BufferedImage decode(TiffDirectory page, int index) throws IOException {
-        boolean plain = JAVAS_OWN.contains(page.value(TiffDirectory.COMPRESSION, 1))
+    private BufferedImage decode(TiffDirectory page) throws IOException {
+        boolean plain = !page.big()
+                && JAVAS_OWN.contains(page.value(TiffDirectory.COMPRESSION, 1))
                 && page.value(TiffDirectory.PHOTOMETRIC, 0) <= 2
                 && (page.value(TiffDirectory.BITS_PER_SAMPLE, 1) == 1
                         || page.value(TiffDirectory.BITS_PER_SAMPLE, 1) == 8)
                 && (page.value(TiffDirectory.SAMPLES_PER_PIXEL, 1) == 1
                         || page.value(TiffDirectory.SAMPLES_PER_PIXEL, 1) == 3);
         ImageReader reader = reader(plain);
-        try {
-            in.seek(0);
-            reader.setInput(in, false, true);
-            return reader.read(index);
+        try (var alone = new LonePage(file, page)) {
+            reader.setInput(alone, false, true);
+            return reader.read(0);
         } finally {
             reader.dispose();
         }
@@ -147,7 +143,6 @@ final class TiffPages implements PageFile {
 
     @Override
     public void close() throws IOException {
-        in.close();
         file.close();
     }
 }

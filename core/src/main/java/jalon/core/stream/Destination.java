@@ -17,6 +17,11 @@ public record Destination(String destination, To to, String folder, String file,
         taken = taken == null ? Taken.NUMBER : taken;
     }
 
+    /** The same, but for what happens when a name is taken. */
+    public Destination whenTaken(Taken other) {
+        return new Destination(destination, to, folder, file, formats, other);
+    }
+
     public enum To {
         @JsonProperty("folder")
         FOLDER,

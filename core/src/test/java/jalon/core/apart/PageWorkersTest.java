@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class PageWorkersTest {
-    private static final PageWorkers WORKERS = new PageWorkers(2, WorkerLaunch.likeThis(), 0.25);
+    private static final PageWorkers WORKERS = new PageWorkers(2, WorkerLaunch.likeThis(), 0.3);
 
     @TempDir
     Path folder;
@@ -46,7 +46,7 @@ class PageWorkersTest {
         }
         assertThat(stuck.get()).isInstanceOfSatisfying(WorkFailed.class, e -> {
             assertThat(e.why()).isEqualTo(WorkFailed.Why.TIME);
-            assertThat(e).hasMessageContaining("did not end within 3 seconds");
+            assertThat(e).hasMessageContaining("did not end within 4 seconds");
         });
         assertThat(WORKERS.ask(page(letter)).words()).isNotEmpty();
     }

@@ -11,9 +11,12 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.Iterator;
+import java.util.List;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.IIOImage;
@@ -110,7 +113,6 @@ class PageFileTest {
         assertRefused(write("half.png", pngHead(400, 400)), "damaged");
         assertRefused(write("large.png", onePixelColour(30_000, 30_000)), "too large");
         assertRefused(write("broken.pdf", "%PDF-1.7\nnothing".getBytes("UTF-8")), "damaged");
-        assertRefused(write("loop.tif", loopingTiff()), "circle");
         Path whole = tiff("whole.tif", "LZW", Pictures.page(100, 0, Pictures::letter), 1);
         byte[] cut = java.util.Arrays.copyOf(Files.readAllBytes(whole), (int) Files.size(whole) / 2);
         assertRefused(write("cut.tif", cut), "cut short");
@@ -192,16 +194,53 @@ class PageFileTest {
         return (double) dark / image.getWidth() / image.getHeight();
     }
 
-    private static byte[] loopingTiff() {
-        ByteBuffer b = ByteBuffer.allocate(8 + 2 + 12 + 4).order(ByteOrder.LITTLE_ENDIAN);
-        b.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(8);
-        b.putShort((short) 1)
-                .putShort((short) 256)
-                .putShort((short) 3)
-                .putInt(1)
-                .putInt(10);
-        b.putInt(8);
-        return b.array();
+    @ParameterizedTest
+    @CsvSource({"3,1", "3,3", "1,1", "2,2"})
+    void pagesBeforeAListThatLeadsBackIntoItselfComeInAndTheLossIsTold(int pages, int backTo) throws Exception {
+        for (String compression : new String[] {"CCITT T.6", "LZW"}) {
+            int type = compression.startsWith("C") ? BufferedImage.TYPE_BYTE_BINARY : BufferedImage.TYPE_BYTE_GRAY;
+            Path file = tiff("loop.tif", compression, Pictures.page(100, 0, type, Pictures::letter), pages);
+            try (FileChannel bytes = FileChannel.open(file, StandardOpenOption.READ, StandardOpenOption.WRITE)) {
+                List<TiffDirectory> all = TiffDirectory.readAll(bytes);
+                ByteOrder order = firstByte(file) == 'I' ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN;
+                var back = ByteBuffer.allocate(4).order(order).putInt((int)
+                        all.get(backTo - 1).at());
+                bytes.write(back.flip(), all.get(pages - 1).nextAt());
+            }
+            try (PageFile read = PageFile.open(file)) {
+                assertThat(read.pageCount()).isEqualTo(pages + 1);
+                for (int i = 0; i < pages; i++) {
+                    assertThat(dark(read.page(i).image())).isBetween(0.01, 0.2);
+                }
+                assertThatThrownBy(() -> read.page(pages))
+                        .isInstanceOf(UnreadableFile.class)
+                        .hasMessageContaining("circle after page " + pages);
+            }
+        }
+    }
+
+    @Test
+    void aDamagedPageInTheMiddleCostsNoOther() throws Exception {
+        Path file = tiff("middle.tif", "LZW", Pictures.page(100, 0, Pictures::letter), 3);
+        try (FileChannel bytes = FileChannel.open(file, StandardOpenOption.READ, StandardOpenOption.WRITE)) {
+            TiffDirectory middle = TiffDirectory.readAll(bytes).get(1);
+            // All that its tags say lies beyond the end of the file.
+            for (long at = middle.at() + 2; at < middle.nextAt(); at += 12) {
+                bytes.write(ByteBuffer.wrap(new byte[] {0x7F, 0x7F, 0x7F, 0x7F}), at + 8);
+            }
+        }
+        try (PageFile read = PageFile.open(file)) {
+            assertThat(read.pageCount()).isEqualTo(3);
+            assertThat(dark(read.page(0).image())).isBetween(0.01, 0.2);
+            assertThatThrownBy(() -> read.page(1)).isInstanceOf(UnreadableFile.class);
+            assertThat(dark(read.page(2).image())).isBetween(0.01, 0.2);
+        }
+    }
+
+    private static int firstByte(Path file) throws IOException {
+        try (var in = Files.newInputStream(file)) {
+            return in.read();
+        }
     }
 
     private static byte[] pngHead(int w, int h) throws IOException {

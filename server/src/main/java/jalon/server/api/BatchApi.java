@@ -12,6 +12,7 @@ import jalon.server.batch.Batches;
 import jalon.server.batch.Deciding;
 import jalon.server.batch.Holding;
 import jalon.server.batch.Inserting;
+import jalon.server.batch.NotReadPages;
 import jalon.server.batch.PageRenditions;
 import jalon.server.batch.PageZones;
 import jalon.server.batch.Receiving;
@@ -50,6 +51,7 @@ class BatchApi {
     private final PageZones zones;
     private final FilingDesk filing;
     private final ActivityLog log;
+    private final NotReadPages notRead;
 
     BatchApi(
             Batches batches,
@@ -59,7 +61,9 @@ class BatchApi {
             PageRenditions renditions,
             PageZones zones,
             FilingDesk filing,
-            ActivityLog log) {
+            ActivityLog log,
+            NotReadPages notRead) {
+        this.notRead = notRead;
         this.batches = batches;
         this.deciding = deciding;
         this.receiving = receiving;
@@ -219,7 +223,11 @@ class BatchApi {
     /** Reads a box that somebody dragged. */
     @PostMapping("/{no}/pages/{page}/read")
     ReadText read(@PathVariable String no, @PathVariable int page, @RequestBody ReadBox wanted) {
-        List<Word> words = zones.in(batches.stream(batches.get(no)).language()).read(facts(no, page), wanted.box());
+        PageZones.Reading reading = zones.in(batches.stream(batches.get(no)).language());
+        List<Word> words = reading.read(facts(no, page), wanted.box());
+        if (reading.missed() > 0) {
+            throw NotPossible.now("This part of page " + page + " could not be read just now. Try it again later.");
+        }
         String text = String.join(" ", words.stream().map(Word::text).toList());
         return new ReadText(text, wanted.box());
     }
@@ -241,6 +249,34 @@ class BatchApi {
     FilingDesk.Plan file(@PathVariable String no, Principal who) {
         filing.file(no, who.getName());
         return filing.plan(no);
+    }
+
+    /** @param name the other name, for {@code rename} */
+    record DeliveryFate(FilingDesk.Fate fate, String name) {}
+
+    /** What is to become of a delivery that is refused or waits for its next try. */
+    @PostMapping("/{no}/deliveries/{id}")
+    FilingDesk.Plan decideDelivery(
+            @PathVariable String no, @PathVariable long id, @RequestBody DeliveryFate wanted, Principal who) {
+        if (wanted.fate() == null) {
+            throw NotPossible.input("Say what is to become of it: now, rename, number or leaveOut.");
+        }
+        filing.decide(no, id, wanted.fate(), wanted.name(), who.getName());
+        return filing.plan(no);
+    }
+
+    /** Has a page that could not be read tried again, with more time than usual. */
+    @PostMapping("/{no}/pages/{page}/try-again")
+    BatchDetail tryAgain(@PathVariable String no, @PathVariable int page, Principal who) {
+        notRead.tryPage(no, page, who.getName());
+        return get(no, false, who);
+    }
+
+    /** Has a file that could not be opened tried again. */
+    @PostMapping("/{no}/files/{file}/try-again")
+    BatchDetail tryFileAgain(@PathVariable String no, @PathVariable long file, Principal who) {
+        notRead.tryFile(no, file, who.getName());
+        return get(no, false, who);
     }
 
     @GetMapping("/{no}/report")

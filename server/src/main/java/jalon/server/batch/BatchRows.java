@@ -42,7 +42,8 @@ interface BatchRows {
     /** A record, since the mapper takes a bare array for many rows. */
     record FiledView(byte[] body) {}
 
-    record DecisionRow(long id, String body, String decidedBy, Instant decidedAt, String state) {}
+    /** @param act the first of those decided together, which is this one itself when it stands alone */
+    record DecisionRow(long id, String body, String decidedBy, Instant decidedAt, String state, long act) {}
 
     /** @param pages received, @param waiting not read yet */
     /** @param sheets of scanned paper; 0 when none of it was scanned here */
@@ -112,8 +113,14 @@ interface BatchRows {
     @Update("update batch set untouched = #{untouched}, filed_pages = #{pages} where id = #{id}")
     void outcome(long id, long untouched, long pages);
 
-    @Select("select " + COLUMNS + " from batch where channel_id = #{channelId} and not arrived order by id limit 1")
-    Optional<Batch> gathering(long channelId);
+    @Select("select " + COLUMNS + " from batch where channel_id = #{channelId} and not arrived"
+            + " and withdrawn_by is null order by id")
+    List<Batch> gathering(long channelId);
+
+    /** Batches that a channel gathered which is no more, or is paused. */
+    @Select("select " + COLUMNS + " from batch where channel_id is not null and not arrived and withdrawn_by is null"
+            + " and not exists (select 1 from channel c where c.id = batch.channel_id and not c.paused)")
+    List<Batch> left();
 
     @Select("select max(received_at) from received_file where batch_id = #{batchId}")
     Instant lastReceived(long batchId);
@@ -167,8 +174,8 @@ interface BatchRows {
             + " where batch_id = #{batchId} and origin = #{origin} limit 1")
     Optional<FileRow> byOrigin(long batchId, String origin);
 
-    @Select("select count(*) from received_file where origin = #{origin}")
-    int timesTaken(String origin);
+    @Select("select sha256 from received_file where origin = #{origin} limit 1")
+    Optional<String> contentOf(String origin);
 
     @Select("select coalesce(max(no), 0) from page where batch_id = #{batchId}")
     int lastPageNo(long batchId);
@@ -200,8 +207,30 @@ interface BatchRows {
             + " <foreach collection='ids' item='id' open='(' separator=',' close=')'>#{id}</foreach></script>")
     List<FactsRow> facts(List<Long> ids);
 
-    @Update("update page set facts = #{facts}, facts_version = facts_version + 1 where id = #{id}")
+    @Update("update page set facts = #{facts}, facts_version = facts_version + 1, attempts = 0, failures = 0,"
+            + " rejected = null where id = #{id}")
     void read(long id, byte[] facts);
+
+    @Update("update page set attempts = attempts + 1 where id = #{id}")
+    void attempt(long id);
+
+    /** The attempt was broken off by somebody else's doing. */
+    @Update("update page set attempts = greatest(attempts - 1, 0) where id = #{id}")
+    void noAttempt(long id);
+
+    @Update("update page set failures = failures + 1 where id = #{id}")
+    void attemptFailed(long id);
+
+    record Attempts(int attempts, int failures) {}
+
+    @Select("select attempts, failures from page where id = #{id}")
+    Attempts attempts(long id);
+
+    @Update("update page set rejected = null, attempts = 0, failures = 0 where id = #{id}")
+    void wantAgain(long id);
+
+    @Update("update received_file set pages = #{pages}, rejected = null where id = #{id}")
+    void opened(long id, int pages);
 
     @Update("update page set rejected = left(#{reason}, 1000) where id = #{id}")
     void rejected(long id, String reason);
@@ -209,10 +238,13 @@ interface BatchRows {
     @Select("select count(*) from page where batch_id = #{batchId} and facts is null and rejected is null")
     int waiting(long batchId);
 
-    @Insert("insert into decision (batch_id, body, decided_by, decided_at) values (#{batchId}, #{body}, #{by}, #{now})")
-    void decide(long batchId, String body, String by, Instant now);
+    @Insert("insert into decision (batch_id, body, decided_by, decided_at, act)"
+            + " values (#{batchId}, #{body}, #{by}, #{now}, #{act})")
+    @Options(useGeneratedKeys = true, keyProperty = "made.id")
+    void decide(NewId made, long batchId, String body, String by, Instant now, Long act);
 
-    @Select("select id, body, decided_by, decided_at, state from decision where batch_id = #{batchId} order by id")
+    @Select("select id, body, decided_by, decided_at, state, coalesce(act, id) as act from decision"
+            + " where batch_id = #{batchId} order by id")
     List<DecisionRow> decisions(long batchId);
 
     @Update("update decision set state = #{state} where id = #{id}")

@@ -9,6 +9,7 @@ import jalon.core.run.About;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
+import jalon.core.run.Decision;
 import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
 import jalon.core.run.IndexMemory;
@@ -31,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -117,9 +119,22 @@ public class Batches {
 
     public List<Decided> decisions(Batch batch) {
         return rows.decisions(batch.id()).stream()
-                .filter(d -> d.state().equals("active"))
-                .map(d -> new Decided(FactsCodec.decision(d.body()), nameOf(d.decidedBy()), d.decidedAt()))
+                .flatMap(d ->
+                        inForce(d)
+                                .map(decision -> new Decided(decision, nameOf(d.decidedBy()), d.decidedAt()))
+                                .stream())
                 .toList();
+    }
+
+    /** Pages that came later and whose coming was undone have no place: they are set aside, and can be put back. */
+    private static Optional<Decision> inForce(BatchRows.DecisionRow row) {
+        Decision decision = FactsCodec.decision(row.body());
+        if (row.state().equals("active")) {
+            return Optional.of(decision);
+        }
+        return decision instanceof Decision.MovePages move && move.arriving()
+                ? Optional.of(new Decision.SetAside(move.pages()))
+                : Optional.empty();
     }
 
     /** How a person is called on the screens. */
@@ -140,15 +155,30 @@ public class Batches {
             }
         }
         List<PageFacts> pages = List.copyOf(facts(batch).values());
+        PageZones.Reading reading = zones.in(stream(batch).language());
         var run = new BatchRun(
                 stream(batch),
                 streams.registers(),
-                zones.in(stream(batch).language()),
+                reading,
                 LocalDate.now(ZoneOffset.UTC),
                 about(batch),
-                (key, work) -> indexed.get(key, k -> work.get()));
+                (key, work) -> remembered(key, work, reading));
         List<Decided> decisions = decisions(batch);
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
+    }
+
+    /** A zone that could not be read this time may be read the next: what was made without it is not kept. */
+    private Map<String, FieldValue> remembered(
+            IndexMemory.Key key, Supplier<Map<String, FieldValue>> work, PageZones.Reading reading) {
+        Map<String, FieldValue> known = indexed.getIfPresent(key);
+        if (known == null) {
+            int missed = reading.missed();
+            known = work.get();
+            if (reading.missed() == missed) {
+                indexed.put(key, known);
+            }
+        }
+        return known;
     }
 
     /** What is or was done to the images of these pages before they are filed, by page number. */
@@ -237,7 +267,8 @@ public class Batches {
             return;
         }
         BatchView view = view(batch, true);
-        Stage to = view.cutDoubts() > 0 || view.documents().isEmpty()
+        boolean lost = !rejected(batch).isEmpty();
+        Stage to = view.cutDoubts() > 0 || view.documents().isEmpty() || lost
                 ? Stage.pages
                 : view.fieldDoubts() > 0 ? Stage.index : Stage.filing;
         rows.moveTo(id, to, now());
@@ -262,18 +293,28 @@ public class Batches {
         }
     }
 
+    /**
+     * A file, or a page of one, that could not be read.
+     *
+     * @param fileId of the file
+     * @param page number in the batch, or null when nothing of the file could be read
+     */
+    public record NotRead(long fileId, String file, Integer page, Integer filePage, String reason) {}
+
     /** Files and pages that could not be read, with the reason. */
-    public List<jalon.core.run.Report.Rejected> rejected(Batch batch) {
-        List<jalon.core.run.Report.Rejected> all = new ArrayList<>();
+    public List<NotRead> rejected(Batch batch) {
+        List<NotRead> all = new ArrayList<>();
+        Map<Long, String> names = new HashMap<>();
         for (BatchRows.FileRow file : rows.files(batch.id())) {
+            names.put(file.id(), file.name());
             if (file.rejected() != null) {
-                all.add(new jalon.core.run.Report.Rejected(file.name(), file.rejected()));
+                all.add(new NotRead(file.id(), file.name(), null, null, file.rejected()));
             }
         }
         for (BatchRows.PageRow page : rows.pages(batch.id())) {
             if (page.rejected() != null) {
-                all.add(new jalon.core.run.Report.Rejected(
-                        rows.file(page.fileId()).name(), page.rejected()));
+                all.add(new NotRead(
+                        page.fileId(), names.get(page.fileId()), page.no(), page.filePage(), page.rejected()));
             }
         }
         return all;

@@ -1,6 +1,7 @@
 package jalon.server.batch;
 
 import jalon.core.run.Decision;
+import jalon.server.NewId;
 import jalon.server.NotPossible;
 import jalon.server.people.ActivityLog;
 import java.util.List;
@@ -32,12 +33,15 @@ public class Deciding {
         write(batch, List.of(decision), who);
     }
 
-    /** Writes down decisions about a batch that the caller has locked. */
+    /** Writes down decisions about a batch that the caller has locked: one act, undone and done again as one. */
     void write(Batch batch, List<Decision> decisions, String who) {
         rows.dropUndone(batch.id());
         rows.takenBy(batch.id(), who, Batches.now());
+        Long act = null;
         for (Decision decision : decisions) {
-            rows.decide(batch.id(), FactsCodec.write(decision), who, Batches.now());
+            var made = new NewId();
+            rows.decide(made, batch.id(), FactsCodec.write(decision), who, Batches.now(), act);
+            act = act == null ? Long.valueOf(made.getId()) : act;
             log.add(Batches.now(), who, batch.id(), Told.act(decision), Told.detail(decision));
             readAgainAfter(batch, decision);
         }
@@ -70,7 +74,7 @@ public class Deciding {
         }
     }
 
-    /** Takes the last decision back, or does the last one taken back again. */
+    /** Takes the last act back, all that was decided in it, or does the last one taken back again. */
     @Transactional
     public void step(String no, boolean back, String who) {
         Batch batch = changeable(no, who);
@@ -86,10 +90,14 @@ public class Deciding {
         if (chosen == null) {
             throw NotPossible.now(back ? "There is nothing to undo." : "There is nothing to do again.");
         }
-        rows.mark(chosen.id(), back ? "undone" : "active");
-        Decision decision = FactsCodec.decision(chosen.body());
-        log.add(Batches.now(), who, batch.id(), back ? "undid" : "did again", Told.act(decision));
-        readAgainAfter(batch, decision);
+        for (BatchRows.DecisionRow row : all) {
+            if (row.act() == chosen.act() && row.state().equals(chosen.state())) {
+                rows.mark(row.id(), back ? "undone" : "active");
+                Decision decision = FactsCodec.decision(row.body());
+                log.add(Batches.now(), who, batch.id(), back ? "undid" : "did again", Told.act(decision));
+                readAgainAfter(batch, decision);
+            }
+        }
         events.changed(batch.no());
     }
 

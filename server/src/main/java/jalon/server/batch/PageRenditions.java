@@ -1,29 +1,29 @@
 package jalon.server.batch;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jalon.core.apart.MakePictures;
+import jalon.core.apart.PageWorkers;
+import jalon.core.apart.WorkFailed;
 import jalon.core.image.Repair;
-import jalon.core.image.Repaired;
-import jalon.core.page.Pixels;
-import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
-import jalon.core.run.ReceivedFiles;
 import jalon.server.JalonSettings;
 import jalon.server.NotPossible;
 import jalon.server.store.FileStore;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
 
 /** Pictures of pages for the screens, upright, in a few widths; made once and kept beside the store. */
@@ -40,11 +40,21 @@ public class PageRenditions {
     /** As {@link #file} names a picture with a recipe. */
     private static final Pattern LOOK = Pattern.compile("[0-9a-f]{64}-\\d+-\\d+-[0-9a-f-]{36}-\\d+\\.jpg");
 
+    private static final Look AS_RECEIVED = new Look(List.of(), 0);
+
     private final FileStore store;
+    private final PageWorkers quickWork;
     private final Path root;
 
-    PageRenditions(FileStore store, JalonSettings settings) {
+    /** Why a picture could not be made, for a while: a screen asks for it again and again. */
+    private final Cache<Path, String> failed = Caffeine.newBuilder()
+            .maximumSize(10_000)
+            .expireAfterWrite(Duration.ofMinutes(10))
+            .build();
+
+    PageRenditions(FileStore store, PageWorkers quickWork, JalonSettings settings) {
         this.store = store;
+        this.quickWork = quickWork;
         this.root = settings.dataFolder().resolve("renditions");
     }
 
@@ -66,7 +76,7 @@ public class PageRenditions {
 
     /** @param rotation the clockwise turn that makes the page upright */
     public Path picture(int no, String sha256, int filePage, int rotation, int width) {
-        return picture(no, sha256, filePage, rotation, width, new Look(List.of(), 0));
+        return picture(no, sha256, filePage, rotation, width, AS_RECEIVED);
     }
 
     /** Repairs, and the lean they may have to take away. */
@@ -83,27 +93,52 @@ public class PageRenditions {
         Integer size = WIDTHS.ceiling(width);
         int chosen = size == null ? WIDTHS.last() : size;
         Path file = file(sha256, filePage, rotation, chosen, look);
-        if (!Files.exists(file)) {
-            make(no, store.path(sha256), filePage, rotation, chosen, look, file);
+        if (Files.exists(file)) {
+            return file;
+        }
+        String before = failed.getIfPresent(file);
+        if (before == null) {
+            before = make(store.path(sha256), filePage, wanted(rotation, chosen, look, file));
+        }
+        if (before != null) {
+            failed.put(file, before);
+            throw NotPossible.now("Page " + no + " cannot be shown: " + before);
         }
         return file;
     }
 
-    /** Makes the pictures that the desks show first, while the page is decoded anyway. */
-    void makeUsual(PageFacts page, Scan scan, List<Repair> recipe) {
-        int rotation = page.image().rotation();
+    /** @return why it cannot be made, or null */
+    private String make(Path received, int filePage, MakePictures.Picture picture) {
         try {
-            Look received = new Look(List.of(), 0);
-            BufferedImage beside = made(scan.image(), rotation, BESIDE);
-            write(beside, file(page.sha256(), page.filePage(), rotation, BESIDE, received));
-            write(made(beside, 0, THUMBNAIL), file(page.sha256(), page.filePage(), rotation, THUMBNAIL, received));
-            if (!recipe.isEmpty()) {
-                Look look = new Look(recipe, page.image().skewDegrees());
-                BufferedImage repaired = Repaired.of(scan.image(), scan.dpi(), recipe, look.skew())
-                        .image();
-                write(made(repaired, rotation, BESIDE), file(page.sha256(), page.filePage(), rotation, BESIDE, look));
-            }
-        } catch (IOException e) {
+            quickWork.insist(new MakePictures(received, filePage, List.of(picture)));
+            return null;
+        } catch (WorkFailed | UnreadableFile e) {
+            return e.getMessage();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return "stopped";
+        }
+    }
+
+    private static MakePictures.Picture wanted(int rotation, int width, Look look, Path file) {
+        return new MakePictures.Picture(rotation, width, look.recipe(), look.skew(), file);
+    }
+
+    /** Makes the pictures that the desks show first, while the worker has the page decoded anyway. */
+    void makeUsual(PageFacts page, Path received, List<Repair> recipe, PageWorkers.Lent worker) {
+        int rotation = page.image().rotation();
+        List<MakePictures.Picture> usual = new ArrayList<>();
+        for (int width : List.of(BESIDE, THUMBNAIL)) {
+            Path file = file(page.sha256(), page.filePage(), rotation, width, AS_RECEIVED);
+            usual.add(wanted(rotation, width, AS_RECEIVED, file));
+        }
+        if (!recipe.isEmpty()) {
+            Look look = new Look(recipe, page.image().skewDegrees());
+            usual.add(wanted(rotation, BESIDE, look, file(page.sha256(), page.filePage(), rotation, BESIDE, look)));
+        }
+        try {
+            worker.ask(new MakePictures(received, page.filePage(), usual));
+        } catch (WorkFailed | UnreadableFile e) {
             // They are made when they are asked for, or it is said then why they cannot be.
         }
     }
@@ -126,33 +161,5 @@ public class PageRenditions {
     private Path file(String sha256, int filePage, int rotation, int width, Look look) {
         return root.resolve(sha256.substring(0, 2))
                 .resolve(sha256 + "-" + filePage + "-" + rotation + look.name() + "-" + width + ".jpg");
-    }
-
-    private static void make(int no, Path received, int filePage, int rotation, int width, Look look, Path file) {
-        try (var files = new ReceivedFiles(p -> received)) {
-            Scan page = files.scan(received, filePage - 1);
-            BufferedImage scan = Repaired.of(page.image(), page.dpi(), look.recipe(), look.skew())
-                    .image();
-            write(made(scan, rotation, width), file);
-        } catch (IOException | UnreadableFile e) {
-            throw NotPossible.now("Page " + no + " cannot be shown: " + e.getMessage());
-        }
-    }
-
-    private static BufferedImage made(BufferedImage scan, int rotation, int width) {
-        int full = rotation % 180 == 0 ? scan.getWidth() : scan.getHeight();
-        double factor = Math.min(1, (double) width / full);
-        int w = Math.max(1, (int) Math.round(scan.getWidth() * factor));
-        int h = Math.max(1, (int) Math.round(scan.getHeight() * factor));
-        return Pixels.turned(Smaller.of(scan, w, h), rotation);
-    }
-
-    private static void write(BufferedImage small, Path file) throws IOException {
-        Files.createDirectories(file.getParent());
-        Path part = Files.createTempFile(file.getParent(), ".", ".part");
-        try (var out = Files.newOutputStream(part)) {
-            ImageIO.write(small, "jpeg", out);
-        }
-        Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
     }
 }

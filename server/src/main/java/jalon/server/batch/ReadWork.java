@@ -1,72 +1,131 @@
 package jalon.server.batch;
 
+import jalon.core.apart.PageWorkers;
+import jalon.core.apart.ReadOnePage;
+import jalon.core.apart.WorkFailed;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
 import jalon.core.run.HowToRead;
-import jalon.core.run.ReceivedFiles;
-import jalon.core.text.TextReader;
-import jalon.core.text.TextReaders;
+import jalon.server.people.ActivityLog;
 import jalon.server.store.FileStore;
-import java.io.IOException;
-import java.util.List;
+import java.nio.file.Path;
 import org.springframework.stereotype.Component;
 
-/** Reads a run of pages of one file. Done twice it does the same: a page that was read is passed over. */
+/**
+ * Reads a run of pages of one file. Done twice it does the same: a page that was read is passed over. A page that fails
+ * does not keep the others; after three attempts it is told as not readable, and a person can have it tried again.
+ */
 @Component
 public class ReadWork {
+    /** Begun and neither ended nor failed: the machine went down each time, and nothing else did ten times. */
+    private static final int MOST_BEGUN = 10;
+
+    /** How many times the usual time a page gets that a person wants tried again. */
+    private static final int PATIENTLY = 4;
+
     private final BatchRows rows;
     private final Batches batches;
     private final FileStore store;
-    private final TextReaders readers;
+    private final PageWorkers slowWork;
     private final Events events;
     private final PageRenditions renditions;
+    private final ActivityLog log;
 
     ReadWork(
             BatchRows rows,
             Batches batches,
             FileStore store,
-            TextReaders readers,
+            PageWorkers slowWork,
             Events events,
-            PageRenditions renditions) {
-        this.renditions = renditions;
+            PageRenditions renditions,
+            ActivityLog log) {
         this.rows = rows;
         this.batches = batches;
         this.store = store;
-        this.readers = readers;
+        this.slowWork = slowWork;
         this.events = events;
+        this.renditions = renditions;
+        this.log = log;
     }
 
     /**
+     * @param from first page in the file, @param to last one
      * @param again whether pages that were read before are read again (they were turned)
-     * @return whether the batch has no more pages waiting
+     * @param patiently whether more time is given than usual
      */
-    public boolean read(long fileId, int from, int to, boolean again) throws IOException, InterruptedException {
-        List<BatchRows.PageRow> pages = rows.filePages(fileId, from, to);
-        BatchRows.FileRow file = rows.file(fileId);
+    public record Run(long fileId, int from, int to, boolean again, boolean patiently) {}
+
+    /** Some pages of a run are to be tried once more, later. */
+    public static final class TryAgain extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        TryAgain(String message) {
+            super(message);
+        }
+    }
+
+    /**
+     * @return whether the batch has no more pages waiting
+     * @throws TryAgain when a page failed and has attempts left; the others are done
+     */
+    public boolean read(Run run) throws InterruptedException {
+        BatchRows.FileRow file = rows.file(run.fileId());
         Batch batch = batches.get(file.batchId());
         String language = batches.stream(batch).language();
         HowToRead decided = batches.howToRead(batch);
-        try (var files = new ReceivedFiles(p -> null);
-                TextReader reader = readers.borrow(language)) {
-            for (BatchRows.PageRow page : pages) {
-                if (!again && page.done()) {
+        String tryAgain = null;
+        try (PageWorkers.Lent worker = slowWork.borrow()) {
+            for (BatchRows.PageRow page : rows.filePages(run.fileId(), run.from(), run.to())) {
+                if (!run.again() && page.done()) {
                     continue;
                 }
-                var origin = new ReadPage.Origin(page.no(), file.name(), page.filePage(), file.sha256());
+                if (rows.attempts(page.id()).attempts() >= MOST_BEGUN) {
+                    giveUp(batch, page, "the machine stopped each time it was tried", run.again());
+                    continue;
+                }
+                rows.attempt(page.id());
+                Path path = store.path(file.sha256());
                 try {
-                    var scan = files.scan(store.path(file.sha256()), page.filePage() - 1);
-                    PageFacts facts = ReadPage.read(
-                            scan, origin, reader, decided.turn(page.no()), decided.readingRecipe(page.no()));
+                    var origin = new ReadPage.Origin(page.no(), file.name(), page.filePage(), file.sha256());
+                    var work = new ReadOnePage(
+                            path, origin, language, decided.turn(page.no()), decided.readingRecipe(page.no()));
+                    PageFacts facts = worker.ask(work, run.patiently() ? PATIENTLY : 1);
                     rows.read(page.id(), FactsCodec.write(facts));
-                    renditions.makeUsual(facts, scan, decided.recipe(facts));
+                    renditions.makeUsual(facts, path, decided.recipe(facts), worker);
                 } catch (UnreadableFile e) {
                     rows.rejected(page.id(), e.getMessage());
+                } catch (WorkFailed e) {
+                    if (!e.counts()) {
+                        rows.noAttempt(page.id());
+                        throw new TryAgain(e.getMessage());
+                    }
+                    rows.attemptFailed(page.id());
+                    if (rows.attempts(page.id()).failures() >= PageWorkers.MOST_ATTEMPTS) {
+                        giveUp(batch, page, e.getMessage(), run.again());
+                    } else {
+                        tryAgain = "page " + page.no() + " of batch " + batch.no() + ": " + e.getMessage();
+                    }
                 }
                 events.changed(batch.no());
             }
         }
+        if (tryAgain != null) {
+            throw new TryAgain(tryAgain);
+        }
         return rows.waiting(file.batchId()) == 0;
+    }
+
+    /** A page that was read before stays as it was then. */
+    private void giveUp(Batch batch, BatchRows.PageRow page, String why, boolean again) {
+        String reason = "in " + PageWorkers.MOST_ATTEMPTS + " attempts the page could not be read: " + why;
+        if (again && page.factsVersion() > 0) {
+            rows.wantAgain(page.id());
+        } else {
+            rows.rejected(page.id(), reason);
+        }
+        log.add(Batches.now(), "Jalon", batch.id(), "could not read page " + page.no(), reason);
+        events.changed(batch.no());
     }
 
     public long batchOf(long fileId) {

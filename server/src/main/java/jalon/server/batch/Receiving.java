@@ -1,6 +1,8 @@
 package jalon.server.batch;
 
-import jalon.core.page.PageFile;
+import jalon.core.apart.CountPages;
+import jalon.core.apart.PageWorkers;
+import jalon.core.apart.WorkFailed;
 import jalon.core.page.UnreadableFile;
 import jalon.core.stream.IntakeRules;
 import jalon.server.NewId;
@@ -30,6 +32,7 @@ public class Receiving {
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
+    private final PageWorkers quickWork;
     private final TransactionTemplate transaction;
 
     Receiving(
@@ -39,6 +42,7 @@ public class Receiving {
             WorkQueue work,
             ActivityLog log,
             Events events,
+            PageWorkers quickWork,
             TransactionTemplate transaction) {
         this.rows = rows;
         this.store = store;
@@ -46,6 +50,7 @@ public class Receiving {
         this.work = work;
         this.log = log;
         this.events = events;
+        this.quickWork = quickWork;
         this.transaction = transaction;
     }
 
@@ -71,8 +76,11 @@ public class Receiving {
      */
     public record Sheet(int no, String side) {}
 
-    /** @param rejected why nothing of the file can be read, or null */
-    public record Received(String name, int pages, String rejected) {}
+    /**
+     * @param sha256 of what was stored
+     * @param rejected why nothing of the file can be read, or null
+     */
+    public record Received(String name, String sha256, int pages, String rejected) {}
 
     /**
      * Stores a file and puts its pages to work.
@@ -88,11 +96,19 @@ public class Receiving {
         Kept kept = keep(name, in);
         return transaction.execute(t -> {
             Batch batch = lock(no);
+            refuseWithdrawn(batch);
             if (batch.arrived()) {
                 throw NotPossible.now("Batch " + no + " is complete; open a new one for more files.");
             }
             return record(batch, name, kept, origin, sheet).received();
         });
+    }
+
+    private static void refuseWithdrawn(Batch batch) {
+        if (batch.withdrawn()) {
+            throw NotPossible.now(
+                    "Batch " + batch.no() + " was withdrawn and takes nothing any more; open a new one for this.");
+        }
     }
 
     Batch lock(String no) {
@@ -106,16 +122,35 @@ public class Receiving {
         FileStore.Stored stored;
         try {
             stored = store.keep(in);
+        } catch (FileStore.SourceFailed e) {
+            throw NotPossible.now("\"" + printable(name) + "\" could not be read to its end (" + e.getMessage()
+                    + "). Nothing of it was kept; send it again.");
         } catch (IOException e) {
-            throw NotPossible.now("\"" + name + "\" could not be taken whole (" + e.getMessage()
+            throw NotPossible.machine("\"" + printable(name) + "\" could not be taken whole (" + e.getMessage()
                     + "). Nothing of it was kept; see that the server's disk has room, and send it again.");
         }
-        try (PageFile file = PageFile.open(store.path(stored.sha256()))) {
-            return new Kept(stored, file.pageCount(), null);
+        Opened opened = opened(stored.sha256());
+        return new Kept(stored, opened.pages(), opened.rejected());
+    }
+
+    /** @param rejected why nothing of the file can be read, or null */
+    record Opened(int pages, String rejected) {}
+
+    Opened opened(String sha256) {
+        try {
+            return new Opened(
+                    quickWork.insist(new CountPages(store.path(sha256))).pages(), null);
         } catch (UnreadableFile e) {
-            return new Kept(stored, 0, e.getMessage());
-        } catch (IOException e) {
-            return new Kept(stored, 0, "the file could not be opened (" + e.getMessage() + ")");
+            return new Opened(0, e.getMessage());
+        } catch (WorkFailed e) {
+            if (!e.counts()) {
+                throw NotPossible.machine("Files cannot be opened now: " + e.getMessage() + ". Send it again later.");
+            }
+            return new Opened(
+                    0, "in " + PageWorkers.MOST_ATTEMPTS + " attempts it could not be opened: " + e.getMessage());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw NotPossible.machine("Jalon is being stopped. Send it again later.");
         }
     }
 
@@ -129,7 +164,7 @@ public class Receiving {
             var before = rows.byOrigin(batch.id(), origin);
             if (before.isPresent()) {
                 var f = before.get();
-                return new Recorded(new Received(f.name(), f.pages(), f.rejected()), List.of());
+                return new Recorded(new Received(f.name(), f.sha256(), f.pages(), f.rejected()), List.of());
             }
         }
         var made = new NewId();
@@ -144,21 +179,28 @@ public class Receiving {
                 kept.rejected(),
                 Batches.now(),
                 origin);
+        return new Recorded(
+                new Received(shown, stored.sha256(), kept.pages(), kept.rejected()),
+                addPages(batch, made.getId(), kept.pages(), sheet));
+    }
+
+    /** Gives the pages of a file their numbers in its batch, and puts them to work. */
+    List<Integer> addPages(Batch batch, long fileId, int pages, Sheet sheet) {
         int next = rows.lastPageNo(batch.id()) + 1;
         List<Integer> added = new ArrayList<>();
-        for (int i = 1; i <= kept.pages(); i++) {
+        for (int i = 1; i <= pages; i++) {
             rows.addPage(
                     batch.id(),
                     next,
-                    made.getId(),
+                    fileId,
                     i,
                     sheet == null ? null : sheet.no(),
                     sheet == null ? null : sheet.side());
             added.add(next++);
         }
-        work.readFile(made.getId(), kept.pages());
+        work.readFile(fileId, pages);
         events.changed(batch.no());
-        return new Recorded(new Received(shown, kept.pages(), kept.rejected()), added);
+        return added;
     }
 
     /** The number the next scanned sheet of a batch gets. */
@@ -177,6 +219,7 @@ public class Receiving {
     @Transactional
     public void complete(String no, String who) {
         Batch batch = lock(no);
+        refuseWithdrawn(batch);
         if (!batch.arrived()) {
             rows.arrived(batch.id());
             log.add(Batches.now(), who, batch.id(), "arrived", rows.lastPageNo(batch.id()) + " pages");
@@ -185,13 +228,26 @@ public class Receiving {
         }
     }
 
-    /** The batch that a watched folder still adds files to, if there is one. */
-    public Optional<String> gathering(long channelId) {
-        return rows.gathering(channelId).map(Batch::no);
+    /** @param since when the last file came into it */
+    public record Gathering(String no, String stream, Instant since) {}
+
+    /** The batches that a watched folder still adds files to, one a stream. */
+    public List<Gathering> gathering(long channelId) {
+        return rows.gathering(channelId).stream()
+                .map(b -> new Gathering(b.no(), b.stream(), rows.lastReceived(b.id())))
+                .toList();
     }
 
-    public Instant lastReceived(String no) {
-        return rows.lastReceived(Batch.id(no));
+    /** Nothing is added any more to what a channel gathered: it is changed, paused or gone. */
+    @Transactional
+    public void completeGathered(long channelId, String who) {
+        rows.gathering(channelId).forEach(b -> complete(b.no(), who));
+    }
+
+    /** Completes what was gathered for channels that are gone or paused, should one have been at work just then. */
+    @Transactional
+    public void completeLeft() {
+        rows.left().forEach(b -> complete(b.no(), "Jalon"));
     }
 
     /** Pages received and not read yet, in all batches. */
@@ -201,18 +257,31 @@ public class Receiving {
 
     /** Whether a channel's file was recorded before. */
     public boolean takenBefore(String origin) {
-        return rows.timesTaken(origin) > 0;
+        return contentOf(origin).isPresent();
+    }
+
+    /** SHA-256 of what a channel had at a place, when it was recorded before. */
+    public Optional<String> contentOf(String origin) {
+        return rows.contentOf(origin);
     }
 
     /** Adds a file to the batch its channel gathers now, opening one if there is none; an unreadable file is not added. */
     public Received addGathered(long channelId, NewBatch wanted, String name, InputStream in, String origin) {
         Kept kept = keep(name, in);
         if (kept.rejected() != null) {
-            return new Received(printable(name), 0, kept.rejected());
+            return new Received(printable(name), kept.stored().sha256(), 0, kept.rejected());
         }
         return transaction.execute(t -> {
-            String no = gathering(channelId).orElseGet(() -> open(wanted));
-            return record(lock(no), name, kept, origin, null).received();
+            String no = gathering(channelId).stream()
+                    .filter(g -> g.stream().equals(wanted.stream()))
+                    .map(Gathering::no)
+                    .findFirst()
+                    .orElseGet(() -> open(wanted));
+            Batch batch = lock(no);
+            if (batch.arrived() || batch.withdrawn()) {
+                batch = lock(open(wanted));
+            }
+            return record(batch, name, kept, origin, null).received();
         });
     }
 
@@ -241,8 +310,8 @@ public class Receiving {
         if (kept.stream().allMatch(k -> k.rejected() != null)) {
             List<Received> all = new ArrayList<>();
             for (int i = 0; i < kept.size(); i++) {
-                all.add(new Received(
-                        printable(files.get(i).name()), 0, kept.get(i).rejected()));
+                Kept k = kept.get(i);
+                all.add(new Received(printable(files.get(i).name()), k.stored().sha256(), 0, k.rejected()));
             }
             return new Batched(null, all);
         }

@@ -8,9 +8,12 @@ public interface WorkQueue {
     /** Read one page again, as it is turned now. */
     void readAgain(long fileId, int filePage);
 
+    /** Read one page that could not be read, with more time than usual. */
+    void readPatiently(long fileId, int filePage);
+
     /** See whether a batch can leave intake. */
     void advance(long batchId);
 
-    /** Carry out one delivery. */
+    /** Carry out one delivery now, though it may wait for a later try. */
     void deliver(long deliveryId);
 }

@@ -1,15 +1,18 @@
 package jalon.server.filing;
 
+import jalon.core.apart.PageWorkers;
+import jalon.core.apart.WorkFailed;
+import jalon.core.apart.WriteDocument;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FolderPlace;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
 import jalon.core.run.Filing;
-import jalon.core.run.ReceivedFiles;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.JalonSettings;
+import jalon.server.Pauses;
 import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
@@ -19,6 +22,8 @@ import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -34,6 +39,7 @@ public class DeliverWork {
     private final Archive archive;
     private final JalonSettings settings;
     private final Events events;
+    private final PageWorkers slowWork;
     private final TransactionTemplate transaction;
 
     DeliverWork(
@@ -44,6 +50,7 @@ public class DeliverWork {
             Archive archive,
             JalonSettings settings,
             Events events,
+            PageWorkers slowWork,
             TransactionTemplate transaction) {
         this.rows = rows;
         this.batches = batches;
@@ -52,17 +59,19 @@ public class DeliverWork {
         this.archive = archive;
         this.settings = settings;
         this.events = events;
+        this.slowWork = slowWork;
         this.transaction = transaction;
     }
 
     public void deliver(long id) {
-        DeliveryRows.DeliveryRow delivery = rows.find(id);
-        if (delivery == null || delivery.state().equals("done")) {
+        DeliveryRows.DeliveryRow delivery = rows.find(id).orElse(null);
+        if (delivery == null || delivery.state().ended() || delivery.state() == DeliveryState.refused) {
             return;
         }
         Batch batch = batches.get(delivery.batchId());
         StreamDefinition stream = batches.stream(batch);
-        Destination destination = stream.destination(delivery.destination()).orElseThrow();
+        Destination streams = stream.destination(delivery.destination()).orElseThrow();
+        Destination destination = delivery.taken() == null ? streams : streams.whenTaken(delivery.taken());
         Map<Integer, PageFacts> facts = batches.facts(batch);
         BatchView view = batches.view(batch, true);
         FiledDocument document =
@@ -70,16 +79,35 @@ public class DeliverWork {
         Path root = destination.to() == Destination.To.ARCHIVE
                 ? archive.root()
                 : settings.filingFolder().resolve(destination.destination());
+        Map<String, Path> received = new HashMap<>();
+        document.pages().forEach(p -> received.put(p.sha256(), store.path(p.sha256())));
         List<Path> placed;
-        try (var images = new ReceivedFiles(p -> store.path(p.sha256()))) {
+        try {
             Path folder = delivery.folder().isEmpty() ? root : root.resolve(delivery.folder());
-            placed = FolderPlace.put(folder, delivery.name(), destination, document, images);
+            placed = FolderPlace.put(
+                    folder,
+                    delivery.name(),
+                    destination,
+                    files -> slowWork.ask(new WriteDocument(document, received, files)));
         } catch (FileAlreadyExistsException e) {
-            fail(delivery, "the name is taken and the stream does not allow numbering: " + e.getMessage());
+            refuse(delivery, "there is another " + root.relativize(Path.of(e.getMessage())) + " already");
             return;
-        } catch (IOException | UnreadableFile e) {
-            fail(delivery, "could not be written below " + root + " (" + e.getMessage() + "); it is tried again");
-            throw new IllegalStateException("delivery " + id + " will be tried again", e);
+        } catch (UnreadableFile e) {
+            refuse(delivery, "a page of it cannot be read any more: " + e.getMessage());
+            return;
+        } catch (WorkFailed e) {
+            if (e.counts() && e.why() != WorkFailed.Why.DISK && delivery.tries() + 1 >= PageWorkers.MOST_ATTEMPTS) {
+                refuse(
+                        delivery,
+                        "in " + PageWorkers.MOST_ATTEMPTS + " attempts it could not be written: " + e.getMessage());
+                return;
+            }
+            throw tryAgain(delivery, root, e);
+        } catch (IOException e) {
+            throw tryAgain(delivery, root, e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException("stopped while filing", e);
         }
         String paths = String.join(
                 "\n", placed.stream().map(p -> root.relativize(p).toString()).toList());
@@ -96,8 +124,15 @@ public class DeliverWork {
         });
     }
 
-    private void fail(DeliveryRows.DeliveryRow delivery, String reason) {
-        rows.failed(delivery.id(), reason);
+    private void refuse(DeliveryRows.DeliveryRow delivery, String reason) {
+        rows.refused(delivery.id(), reason);
         events.changed(Batch.no(delivery.batchId()));
+    }
+
+    private RuntimeException tryAgain(DeliveryRows.DeliveryRow delivery, Path root, IOException e) {
+        Instant next = Batches.now().plus(Pauses.after(delivery.tries() + 1));
+        rows.retrying(delivery.id(), "could not be written below " + root + " (" + e.getMessage() + ")", next);
+        events.changed(Batch.no(delivery.batchId()));
+        return new IllegalStateException("delivery " + delivery.id() + " is tried again at " + next, e);
     }
 }

@@ -1,7 +1,9 @@
 package jalon.server.filing;
 
+import jalon.core.stream.Destination;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -9,6 +11,11 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface DeliveryRows {
+    /**
+     * @param tries that failed, one after another
+     * @param nextAt when it is tried again, or null
+     * @param taken what is done when its name is taken, as a person said; null: as the stream says
+     */
     record DeliveryRow(
             long id,
             long batchId,
@@ -16,12 +23,18 @@ interface DeliveryRows {
             String destination,
             String folder,
             String name,
-            String state,
+            DeliveryState state,
             String path,
             String reason,
-            Instant doneAt) {}
+            Instant doneAt,
+            int tries,
+            Instant nextAt,
+            Destination.Taken taken,
+            String leftOutBy) {}
 
-    String COLUMNS = "id, batch_id, document_no, destination, folder, name, state, path, reason, done_at";
+    String COLUMNS =
+            "id, batch_id, document_no, destination, folder, name, state, path, reason, done_at, tries, next_at,"
+                    + " taken, left_out_by";
 
     @Insert("insert into delivery (batch_id, document_no, destination, folder, name)"
             + " values (#{batchId}, #{documentNo}, #{destination}, #{folder}, #{name})")
@@ -31,14 +44,28 @@ interface DeliveryRows {
     List<DeliveryRow> ofBatch(long batchId);
 
     @Select("select " + COLUMNS + " from delivery where id = #{id}")
-    DeliveryRow find(long id);
+    Optional<DeliveryRow> find(long id);
 
-    @Update("update delivery set state = 'done', path = #{path}, reason = null, done_at = #{now} where id = #{id}")
+    @Update("update delivery set state = 'done', path = #{path}, reason = null, next_at = null, done_at = #{now}"
+            + " where id = #{id}")
     void done(long id, String path, Instant now);
 
-    @Update("update delivery set state = 'failed', reason = left(#{reason}, 1000) where id = #{id}")
-    void failed(long id, String reason);
+    @Update("update delivery set state = 'retrying', reason = left(#{reason}, 1000), tries = tries + 1,"
+            + " next_at = #{next} where id = #{id}")
+    void retrying(long id, String reason, Instant next);
 
-    @Select("select count(*) from delivery where batch_id = #{batchId} and state <> 'done'")
+    @Update("update delivery set state = 'refused', reason = left(#{reason}, 1000), tries = tries + 1, next_at = null"
+            + " where id = #{id}")
+    void refused(long id, String reason);
+
+    /** It is to be tried anew, perhaps under another name. */
+    @Update("update delivery set state = 'planned', reason = null, tries = 0, next_at = null, name = #{name},"
+            + " taken = #{taken} where id = #{id}")
+    void anew(long id, String name, Destination.Taken taken);
+
+    @Update("update delivery set state = 'leftOut', next_at = null, left_out_by = #{who} where id = #{id}")
+    void leaveOut(long id, String who);
+
+    @Select("select count(*) from delivery where batch_id = #{batchId} and state not in ('done', 'leftOut')")
     int open(long batchId);
 }

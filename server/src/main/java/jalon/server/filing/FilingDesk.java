@@ -1,9 +1,11 @@
 package jalon.server.filing;
 
+import jalon.core.name.SafeName;
 import jalon.core.run.BatchView;
 import jalon.core.run.Filing;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
+import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.NotPossible;
 import jalon.server.batch.Batch;
@@ -14,6 +16,7 @@ import jalon.server.batch.WorkQueue;
 import jalon.server.people.ActivityLog;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,11 +46,22 @@ public class FilingDesk {
 
     /**
      * @param path where it will lie or lies, below the destination
-     * @param state {@code planned}, {@code done} or {@code failed}
-     * @param reason why it failed, or null
+     * @param id null while it is only about to be
+     * @param reason why it failed or is refused, or null
+     * @param tries that failed so far, @param nextAt when it is tried again, or null
+     * @param leftOutBy by name, or null
      */
     public record DeskDelivery(
-            int document, String destination, List<String> formats, String path, String state, String reason) {}
+            Long id,
+            int document,
+            String destination,
+            List<String> formats,
+            String path,
+            DeliveryState state,
+            String reason,
+            int tries,
+            Instant nextAt,
+            String leftOutBy) {}
 
     /** @param sentence the ledger in words */
     public record Plan(List<DeskDelivery> deliveries, Ledger ledger, String sentence, boolean begun) {}
@@ -61,7 +75,16 @@ public class FilingDesk {
             for (Filing.Planned p : Filing.plan(stream, batch.no(), view, Instant.now())) {
                 var formats = formats(stream, p.destination().destination());
                 deliveries.add(new DeskDelivery(
-                        p.document(), p.destination().destination(), formats, p.path(), "planned", null));
+                        null,
+                        p.document(),
+                        p.destination().destination(),
+                        formats,
+                        p.path(),
+                        DeliveryState.planned,
+                        null,
+                        0,
+                        null,
+                        null));
             }
         } else {
             for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
@@ -70,12 +93,16 @@ public class FilingDesk {
                         ? planned
                         : r.path().lines().findFirst().orElse(planned);
                 deliveries.add(new DeskDelivery(
+                        r.id(),
                         r.documentNo(),
                         r.destination(),
                         formats(stream, r.destination()),
                         first.replaceFirst("\\.(pdf|csv|json)$", ""),
                         r.state(),
-                        r.reason()));
+                        r.reason(),
+                        r.tries(),
+                        r.nextAt(),
+                        r.leftOutBy() == null ? null : batches.nameOf(r.leftOutBy())));
             }
         }
         Ledger ledger = ledger(batch, view);
@@ -90,24 +117,30 @@ public class FilingDesk {
                 .orElse(List.of());
     }
 
-    /** The page ledger: a page is filed when every delivery of its document is done. */
+    /** The page ledger: a page is filed when every delivery of its document is done or left out, and one is done. */
     public Ledger ledger(Batch batch, BatchView view) {
         Ledger l = view.ledger();
         if (batch.withdrawn()) {
             return new Ledger(l.received(), 0, l.blank(), l.separator(), l.setAside() + l.open(), 0);
         }
-        int filed = 0;
-        if (batch.filedAt() != null) {
-            Map<Integer, Boolean> whole = new LinkedHashMap<>();
-            for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
-                whole.merge(r.documentNo(), r.state().equals("done"), Boolean::logicalAnd);
-            }
-            filed = view.documents().stream()
-                    .filter(d -> whole.getOrDefault(d.no(), false))
-                    .mapToInt(d -> d.pages().size())
-                    .sum();
+        if (batch.filedAt() == null) {
+            return l;
         }
-        return new Ledger(l.received(), filed, l.blank(), l.separator(), l.setAside(), l.open() - filed);
+        Map<Integer, Set<DeliveryState>> states = new LinkedHashMap<>();
+        for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
+            states.computeIfAbsent(r.documentNo(), d -> EnumSet.noneOf(DeliveryState.class))
+                    .add(r.state());
+        }
+        int filed = 0;
+        int leftOut = 0;
+        for (BatchView.DocumentView d : view.documents()) {
+            Set<DeliveryState> its = states.getOrDefault(d.no(), Set.of());
+            boolean ended = !its.isEmpty() && its.stream().allMatch(DeliveryState::ended);
+            filed += ended && its.contains(DeliveryState.done) ? d.pages().size() : 0;
+            leftOut += ended && !its.contains(DeliveryState.done) ? d.pages().size() : 0;
+        }
+        return new Ledger(
+                l.received(), filed, l.blank(), l.separator(), l.setAside() + leftOut, l.open() - filed - leftOut);
     }
 
     private static String sentence(BatchView view, Ledger l) {
@@ -172,12 +205,65 @@ public class FilingDesk {
         events.changed(no);
     }
 
+    /** What a person says is to become of a delivery that is refused or waits for its next try. */
+    public enum Fate {
+        /** It is tried at once. */
+        now,
+        /** It is tried at once under another name. */
+        rename,
+        /** It is tried at once; where its name is taken it is numbered. */
+        number,
+        leaveOut
+    }
+
+    /** @param name the other name, without its ending; for {@link Fate#rename} alone */
+    @Transactional
+    public void decide(String no, long deliveryId, Fate fate, String name, String who) {
+        Batch batch = marks.lock(no);
+        DeliveryRows.DeliveryRow delivery = rows.find(deliveryId)
+                .filter(d -> d.batchId() == batch.id())
+                .orElseThrow(() -> NotPossible.missing("Batch " + no + " has no such delivery."));
+        if (delivery.state().ended()) {
+            throw NotPossible.now("This delivery is " + (delivery.state() == DeliveryState.done ? "done" : "left out")
+                    + "; nothing more can be changed about it.");
+        }
+        switch (fate) {
+            case now -> rows.anew(deliveryId, delivery.name(), delivery.taken());
+            case number -> rows.anew(deliveryId, delivery.name(), Destination.Taken.NUMBER);
+            case rename -> {
+                if (name == null || name.isBlank()) {
+                    throw NotPossible.input("Type the other name.");
+                }
+                rows.anew(deliveryId, SafeName.of(name), delivery.taken());
+            }
+            case leaveOut -> rows.leaveOut(deliveryId, who);
+            default -> throw new IllegalStateException("unknown: " + fate);
+        }
+        String what = delivery.destination() + ", document " + delivery.documentNo();
+        log.add(Batches.now(), who, batch.id(), "delivery: " + said(fate), what + (name == null ? "" : ": " + name));
+        if (fate != Fate.leaveOut) {
+            work.deliver(deliveryId);
+        } else if (rows.open(batch.id()) == 0) {
+            marks.finish(batch.id(), Batches.now());
+        }
+        events.changed(no);
+    }
+
+    private static String said(Fate fate) {
+        return switch (fate) {
+            case now -> "tried at once";
+            case number -> "numbered where its name is taken";
+            case rename -> "under another name";
+            case leaveOut -> "left out";
+        };
+    }
+
     public Report report(String no) {
         Batch batch = batches.get(no);
         BatchView view = batches.view(batch, true);
         Map<Integer, List<Report.Delivery>> deliveries = new LinkedHashMap<>();
         for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
-            if (r.state().equals("done")) {
+            if (r.state() == DeliveryState.done) {
                 r.path()
                         .lines()
                         .forEach(path -> deliveries
@@ -186,6 +272,9 @@ public class FilingDesk {
             }
         }
         boolean filed = batch.filedAt() != null;
-        return Report.of(view, batches.facts(batch), filed, deliveries, batches.rejected(batch), List.of());
+        List<Report.Rejected> rejected = batches.rejected(batch).stream()
+                .map(r -> new Report.Rejected(r.file(), r.reason()))
+                .toList();
+        return Report.of(view, batches.facts(batch), filed, deliveries, rejected, List.of());
     }
 }

@@ -1,6 +1,7 @@
 package jalon.server.intake;
 
 import jalon.server.JalonSettings;
+import jalon.server.Pauses;
 import jalon.server.batch.Batches;
 import jalon.server.batch.Receiving;
 import java.io.IOException;
@@ -34,25 +35,25 @@ public class ChannelClock implements SmartLifecycle {
     /** Kept up while a channel is looked at; a worker that died loses it this soon. */
     private static final Duration CLAIM = Duration.ofSeconds(20);
 
-    private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
-    private static final Duration LONGEST_PAUSE = Duration.ofMinutes(10);
+    private static final Duration SWEPT_EVERY = Duration.ofMinutes(1);
     private static final int LOOKING_AT_ONCE = 4;
 
     private final ChannelRows rows;
     private final Channels channels;
-    private final FolderLook folders;
-    private final MailLook mails;
+    private final FolderChannel folders;
+    private final MailChannel mails;
     private final Receiving receiving;
     private final JalonSettings settings;
     private final Set<Long> underWay = ConcurrentHashMap.newKeySet();
+    private Instant sweepAt = Instant.EPOCH;
     private ScheduledExecutorService clock;
     private ExecutorService lookers;
 
     ChannelClock(
             ChannelRows rows,
             Channels channels,
-            FolderLook folders,
-            MailLook mails,
+            FolderChannel folders,
+            MailChannel mails,
             Receiving receiving,
             JalonSettings settings) {
         this.rows = rows;
@@ -72,6 +73,10 @@ public class ChannelClock implements SmartLifecycle {
 
     private void tick() {
         try {
+            if (Batches.now().isAfter(sweepAt)) {
+                sweepAt = Batches.now().plus(SWEPT_EVERY);
+                receiving.completeLeft();
+            }
             Instant renewed = Batches.now().plus(CLAIM);
             underWay.forEach(id -> rows.keepClaim(id, renewed));
             for (ChannelRows.Row row : rows.due(Batches.now())) {
@@ -104,15 +109,15 @@ public class ChannelClock implements SmartLifecycle {
         if (waiting >= settings.mostInLine()) {
             String why = waiting
                     + " pages wait to be read; nothing more is taken until fewer do. Nothing is lost meanwhile.";
-            rows.looked(id, now, now.plus(FIRST_PAUSE), 0, why, 0, 0);
+            rows.looked(id, now, now.plus(Pauses.after(1)), 0, why, 0, 0);
             return;
         }
         try {
-            Looked looked = what instanceof ChannelSettings.Folder f
-                    ? folders.look(row, f)
-                    : mails.look(row, (ChannelSettings.Mailbox) channels.opened(row));
-            Instant next = looked.again() == null ? usual(what) : Batches.now().plus(looked.again());
-            rows.looked(id, Batches.now(), next, 0, looked.problem(), looked.taken(), looked.rejected());
+            ChannelVisit visit = what instanceof ChannelSettings.Folder f
+                    ? folders.visit(row, f)
+                    : mails.visit(row, (ChannelSettings.Mailbox) channels.opened(row));
+            Instant next = visit.again() == null ? usual(what) : Batches.now().plus(visit.again());
+            rows.looked(id, Batches.now(), next, 0, visit.problem(), visit.taken(), visit.rejected());
         } catch (ChannelProblem e) {
             failed(row, e.getMessage(), e);
         } catch (RuntimeException e) {
@@ -126,13 +131,7 @@ public class ChannelClock implements SmartLifecycle {
             LOG.warn("channel {}: {}", row.name(), why, e);
         }
         Instant now = Batches.now();
-        rows.looked(row.id(), now, now.plus(pause(row.failures() + 1)), row.failures() + 1, why, 0, 0);
-    }
-
-    /** Doubling from five seconds to ten minutes. */
-    static Duration pause(int failures) {
-        Duration pause = FIRST_PAUSE.multipliedBy(1L << Math.min(failures - 1, 10));
-        return pause.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : pause;
+        rows.looked(row.id(), now, now.plus(Pauses.after(row.failures() + 1)), row.failures() + 1, why, 0, 0);
     }
 
     private static Instant usual(ChannelSettings what) {

@@ -2,11 +2,14 @@ package jalon.server.intake;
 
 import jalon.server.NotPossible;
 import jalon.server.batch.Batches;
+import jalon.server.batch.Receiving;
 import jalon.server.people.ActivityLog;
 import jalon.server.store.InstallationKey;
 import jalon.server.stream.StreamLibrary;
+import java.io.IOException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.scheduling.support.CronExpression;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,8 +28,21 @@ public class Channels {
     private final StreamLibrary streams;
     private final ActivityLog log;
     private final InstallationKey key;
+    private final WatchedFolders watched;
+    private final ChannelTries tries;
+    private final Receiving receiving;
 
-    Channels(ChannelRows rows, StreamLibrary streams, ActivityLog log, InstallationKey key) {
+    Channels(
+            ChannelRows rows,
+            StreamLibrary streams,
+            ActivityLog log,
+            InstallationKey key,
+            WatchedFolders watched,
+            ChannelTries tries,
+            Receiving receiving) {
+        this.watched = watched;
+        this.tries = tries;
+        this.receiving = receiving;
         this.key = key;
         this.rows = rows;
         this.streams = streams;
@@ -120,14 +136,32 @@ public class Channels {
         rows.named(name).filter(r -> id == null || r.id() != id).ifPresent(r -> {
             throw NotPossible.now("There is a channel called " + name + " already.");
         });
+        if (settings instanceof ChannelSettings.Folder f) {
+            allow(id, name, f);
+        }
         String json = JSON.writerFor(ChannelSettings.class).writeValueAsString(settings);
         if (id == null) {
             rows.add(settings.kind(), name, wanted.stream(), json, by, Batches.now());
         } else {
-            rows.save(row(id).id(), name, wanted.stream(), json, by, Batches.now());
+            ChannelRows.Row before = row(id);
+            if (!settings(before).equals(settings) || !Objects.equals(before.stream(), wanted.stream())) {
+                receiving.completeGathered(id, by);
+            }
+            rows.save(id, name, wanted.stream(), json, by, Batches.now());
         }
         log.add(Batches.now(), by, null, "saved channel", settings.kind() + " " + name);
         return shown(rows.named(name).orElseThrow());
+    }
+
+    /** A folder that is not there yet may be saved; what it is then is looked at each time. */
+    private void allow(Long id, String name, ChannelSettings.Folder folder) {
+        try {
+            watched.allowed(id, name, folder);
+        } catch (ChannelProblem e) {
+            throw NotPossible.input(e.getMessage());
+        } catch (IOException e) {
+            // It is told at each look.
+        }
     }
 
     private void check(Wanted wanted) {
@@ -168,12 +202,17 @@ public class Channels {
     @Transactional
     public void remove(long id, String by) {
         ChannelRows.Row row = row(id);
+        receiving.completeGathered(id, by);
         rows.remove(id);
+        tries.forgetAll(id);
         log.add(Batches.now(), by, null, "removed channel", row.kind() + " " + row.name());
     }
 
     @Transactional
     public void pause(long id, boolean paused, String by) {
+        if (paused) {
+            receiving.completeGathered(id, by);
+        }
         rows.pause(row(id).id(), paused, Batches.now());
         log.add(Batches.now(), by, null, paused ? "paused channel" : "went on with channel", row(id).name());
     }

@@ -22,6 +22,7 @@ import org.springframework.security.web.authentication.UsernamePasswordAuthentic
 class SecurityRules {
     private static final String SUPERVISOR = "supervisor";
     private static final String OPERATOR = "operator";
+    static final String NO_DATABASE = "The database does not answer. Try again in a moment.";
 
     /** Programs show a token with each request and have no session. */
     @Bean
@@ -41,7 +42,7 @@ class SecurityRules {
 
     @Bean
     @Order(2)
-    SecurityFilterChain rules(HttpSecurity http) throws Exception {
+    SecurityFilterChain rules(HttpSecurity http, SignInGuard guard) throws Exception {
         http.authorizeHttpRequests(a -> a.requestMatchers(
                         HttpMethod.GET, "/", "/index.html", "/assets/**", "/favicon.svg", "/desk/**", "/api/csrf")
                 .permitAll()
@@ -53,18 +54,22 @@ class SecurityRules {
                 .hasRole(SUPERVISOR)
                 .requestMatchers(HttpMethod.DELETE, "/api/channels/**")
                 .hasRole(SUPERVISOR)
-                .requestMatchers("/api/tokens/**", "/api/day", "/api/batches/*/withdraw")
+                .requestMatchers("/api/tokens/**", "/api/day", "/api/sign-in-waits/**", "/api/batches/*/withdraw")
                 .hasRole(SUPERVISOR)
                 .requestMatchers("/api/**", "/v3/**")
                 .hasAnyRole(OPERATOR, SUPERVISOR)
                 .anyRequest()
                 .denyAll());
         http.csrf(c -> c.spa());
-        http.formLogin(f -> f.loginProcessingUrl("/api/sign-in")
-                .successHandler((request, response, who) -> response.setStatus(HttpServletResponse.SC_NO_CONTENT))
+        http.addFilterBefore(new SignInFilter(guard), UsernamePasswordAuthenticationFilter.class);
+        http.formLogin(f -> f.loginProcessingUrl(SignInFilter.PATH)
+                .successHandler((request, response, who) -> {
+                    guard.succeeded(who.getName(), request.getRemoteAddr());
+                    response.setStatus(HttpServletResponse.SC_NO_CONTENT);
+                })
                 .failureHandler((request, response, e) -> {
                     if (e instanceof InternalAuthenticationServiceException) {
-                        problem(response, 503, "The database does not answer. Try again in a moment.");
+                        problem(response, 503, NO_DATABASE);
                     } else {
                         problem(response, 401, "Name and password do not go together.");
                     }
@@ -85,7 +90,7 @@ class SecurityRules {
         return http.build();
     }
 
-    private static void problem(HttpServletResponse response, int status, String detail) throws java.io.IOException {
+    static void problem(HttpServletResponse response, int status, String detail) throws java.io.IOException {
         response.setStatus(status);
         response.setContentType("application/problem+json");
         response.getOutputStream()

@@ -4,6 +4,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -118,7 +119,34 @@ final class EsclDevice {
             throw new ScanFault("The scanner did not take the job (it answered " + answer.statusCode()
                     + "). Check that it is free and can do these settings.");
         }
-        return URI.create(address + "/").resolve(job);
+        return onlyHere(job);
+    }
+
+    /** A device that names another machine, or another service of its own, would have it asked and told to delete. */
+    private URI onlyHere(String job) throws ScanFault {
+        try {
+            URI base = new URI(address + "/");
+            URI its = base.resolve(new URI(job)).normalize();
+            boolean same = base.getScheme().equalsIgnoreCase(String.valueOf(its.getScheme()))
+                    && base.getHost() != null
+                    && base.getHost().equalsIgnoreCase(its.getHost())
+                    && port(base) == port(its)
+                    && its.getUserInfo() == null;
+            if (same) {
+                return its;
+            }
+        } catch (URISyntaxException e) {
+            // Told below.
+        }
+        throw new ScanFault("The scanner sent Jalon to another address for its pages (" + job
+                + "), which was not followed. Check that this is the right device.");
+    }
+
+    private static int port(URI address) {
+        if (address.getPort() >= 0) {
+            return address.getPort();
+        }
+        return address.getScheme().equalsIgnoreCase("https") ? 443 : 80;
     }
 
     /**
@@ -134,17 +162,11 @@ final class EsclDevice {
             close(answer);
             return answer.statusCode();
         }
-        try (InputStream in = answer.body();
+        try (var in = new BoundedBody(answer.body(), LARGEST_PAGE, PAGE);
                 var out = Files.newOutputStream(into)) {
-            byte[] buffer = new byte[1 << 16];
-            long bytes = 0;
-            for (int n = in.read(buffer); n >= 0; n = in.read(buffer)) {
-                bytes += n;
-                if (bytes > LARGEST_PAGE) {
-                    throw new ScanFault("The scanner sends a page that does not end.");
-                }
-                out.write(buffer, 0, n);
-            }
+            in.transferTo(out);
+        } catch (BoundedBody.Endless e) {
+            throw new ScanFault("The scanner sends a page that does not end.");
         } catch (IOException e) {
             throw new ScanFault("the page arrived cut short");
         }
@@ -183,23 +205,24 @@ final class EsclDevice {
         }
     }
 
+    /** Nothing of it is wanted: its connection goes with it. */
     private static void close(HttpResponse<InputStream> answer) {
-        try (InputStream body = answer.body()) {
-            body.skip(1024);
+        try {
+            answer.body().close();
         } catch (IOException e) {
-            // Nothing of it was wanted.
+            // It is closed all the same.
         }
     }
 
     private Element xml(InputStream in, String name) throws ScanFault {
-        try (in) {
+        try (var bounded = new BoundedBody(in, LARGEST_XML, ANSWER)) {
             var factory = DocumentBuilderFactory.newInstance();
             factory.setNamespaceAware(true);
             factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
             factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
             var builder = factory.newDocumentBuilder();
             builder.setErrorHandler(null);
-            Document document = builder.parse(new ByteArrayInputStream(in.readNBytes(LARGEST_XML)));
+            Document document = builder.parse(new ByteArrayInputStream(bounded.readAllBytes()));
             Element root = document.getDocumentElement();
             if (SCAN.equals(root.getNamespaceURI()) && name.equals(root.getLocalName())) {
                 return root;

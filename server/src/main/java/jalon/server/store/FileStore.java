@@ -9,8 +9,25 @@ public interface FileStore {
     /** @param sha256 in hex */
     record Stored(String sha256, long bytes) {}
 
-    /** Keeps a file; when this returns, it is on disk. The same bytes are kept once. */
+    /** What was to be kept could not be read to its end: the store is not to blame. */
+    final class SourceFailed extends IOException {
+        private static final long serialVersionUID = 1L;
+
+        SourceFailed(IOException cause) {
+            super(cause.getMessage(), cause);
+        }
+    }
+
+    /**
+     * Keeps a file; when this returns, it is on disk. The same bytes are kept once.
+     *
+     * @throws SourceFailed when it could not be read to its end
+     * @throws IOException when the store has no room or fails
+     */
     Stored keep(InputStream in) throws IOException;
+
+    /** Whether exactly these bytes lie in the store: they are looked at again. */
+    boolean holds(String sha256) throws IOException;
 
     /** A readable copy of a kept file, not to be written to. */
     Path path(String sha256);

@@ -1,5 +1,6 @@
 package jalon.server.store;
 
+import jalon.core.page.Sha256;
 import jalon.server.JalonSettings;
 import java.io.IOException;
 import java.io.InputStream;
@@ -8,15 +9,19 @@ import java.nio.channels.FileChannel;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /** The store as a folder: {@code received/ab/cdef...}. */
 @Component
 class FolderStore implements FileStore {
+    private static final Logger LOG = LoggerFactory.getLogger(FolderStore.class);
+
     private final Path root;
 
     FolderStore(JalonSettings settings) {
@@ -28,11 +33,11 @@ class FolderStore implements FileStore {
         Files.createDirectories(root);
         Path part = Files.createTempFile(root, ".arriving-", ".part");
         try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            MessageDigest digest = Sha256.digest();
             long bytes = 0;
             try (FileChannel out = FileChannel.open(part, StandardOpenOption.WRITE)) {
                 byte[] buffer = new byte[1 << 16];
-                for (int n = in.read(buffer); n >= 0; n = in.read(buffer)) {
+                for (int n = next(in, buffer); n >= 0; n = next(in, buffer)) {
                     digest.update(buffer, 0, n);
                     ByteBuffer b = ByteBuffer.wrap(buffer, 0, n);
                     while (b.hasRemaining()) {
@@ -52,15 +57,33 @@ class FolderStore implements FileStore {
                     folder.force(true);
                 }
             } catch (FileAlreadyExistsException e) {
-                // The same bytes were kept before.
-                return new Stored(sha256, bytes);
+                // The same bytes were kept before, or something else has become of them since.
+                if (Files.mismatch(kept, part) != -1) {
+                    LOG.error("{} was damaged in the store; it came again and is whole now", kept);
+                    Files.move(part, kept, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+                }
             }
             return new Stored(sha256, bytes);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
         } finally {
             Files.deleteIfExists(part);
         }
+    }
+
+    private static int next(InputStream in, byte[] buffer) throws SourceFailed {
+        try {
+            return in.read(buffer);
+        } catch (IOException e) {
+            throw new SourceFailed(e);
+        }
+    }
+
+    @Override
+    public boolean holds(String sha256) throws IOException {
+        Path kept = path(sha256);
+        if (!Files.exists(kept)) {
+            return false;
+        }
+        return Sha256.of(kept).equals(sha256);
     }
 
     @Override

@@ -50,6 +50,11 @@ public class StreamLibrary {
                 .toList();
     }
 
+    /** Whether there is a stream of exactly this name. */
+    public boolean has(String name) {
+        return rows.current().stream().anyMatch(s -> s.name().equals(name));
+    }
+
     public int newest(String name) {
         Integer version = rows.newest(name);
         if (version == null) {

@@ -23,22 +23,33 @@ final class SchedulerQueue implements WorkQueue {
         this.client = client;
     }
 
-    /** @param again whether pages read before are read again */
-    record Pages(long fileId, int from, int to, boolean again) implements Serializable {}
+    /** @param again whether pages read before are read again, @param patiently whether more time is given than usual */
+    record Pages(long fileId, int from, int to, boolean again, boolean patiently) implements Serializable {}
 
     record Id(long id) implements Serializable {}
 
     @Override
     public void readFile(long fileId, int pages) {
         for (int from = 1; from <= pages; from += PAGES_AT_ONCE) {
-            var run = new Pages(fileId, from, Math.min(pages, from + PAGES_AT_ONCE - 1), false);
+            var run = new Pages(fileId, from, Math.min(pages, from + PAGES_AT_ONCE - 1), false, false);
             put(READ, fileId + "-" + from, run);
         }
     }
 
     @Override
     public void readAgain(long fileId, int filePage) {
-        put(READ, fileId + "-" + filePage + "-" + UUID.randomUUID(), new Pages(fileId, filePage, filePage, true));
+        put(
+                READ,
+                fileId + "-" + filePage + "-" + UUID.randomUUID(),
+                new Pages(fileId, filePage, filePage, true, false));
+    }
+
+    @Override
+    public void readPatiently(long fileId, int filePage) {
+        put(
+                READ,
+                fileId + "-" + filePage + "-" + UUID.randomUUID(),
+                new Pages(fileId, filePage, filePage, false, true));
     }
 
     @Override
@@ -49,7 +60,12 @@ final class SchedulerQueue implements WorkQueue {
 
     @Override
     public void deliver(long deliveryId) {
-        put(DELIVER, Long.toString(deliveryId), new Id(deliveryId));
+        var task = SchedulableInstance.of(
+                new TaskInstance<>(DELIVER, Long.toString(deliveryId), new Id(deliveryId)), Instant.now());
+        if (!client.scheduleIfNotExists(task)) {
+            // It waits for its next try, or is under way; then what it finds there is what holds.
+            client.reschedule(task.getTaskInstance(), Instant.now());
+        }
     }
 
     private <T> void put(String task, String name, T data) {

@@ -6,13 +6,11 @@ import com.github.kagkarlsson.scheduler.jdbc.MySQL8JdbcCustomization;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.Task;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import jalon.core.text.TesseractReader;
-import jalon.core.text.TextReaders;
 import jalon.server.JalonSettings;
+import jalon.server.Pauses;
 import jalon.server.batch.Batches;
 import jalon.server.batch.ReadWork;
 import jalon.server.filing.DeliverWork;
-import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import javax.sql.DataSource;
@@ -29,14 +27,6 @@ import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 @Configuration
 class Work {
     private static final Duration HEARTBEAT = Duration.ofSeconds(5);
-    private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
-    private static final double PAUSE_GROWTH = 2;
-
-    @Bean
-    TextReaders textReaders(JalonSettings settings) {
-        // One more than the workers: a person waiting for a box to be read does not queue behind them.
-        return new TextReaders(settings.workers() + 1, TesseractReader::open);
-    }
 
     @Bean
     SchedulerQueue queue(DataSource database) {
@@ -59,12 +49,11 @@ class Work {
                 .execute((task, context) -> {
                     SchedulerQueue.Pages p = task.getData();
                     try {
-                        boolean all = read.getObject().read(p.fileId(), p.from(), p.to(), p.again());
+                        var run = new ReadWork.Run(p.fileId(), p.from(), p.to(), p.again(), p.patiently());
+                        boolean all = read.getObject().read(run);
                         if (all) {
                             queue.advance(read.getObject().batchOf(p.fileId()));
                         }
-                    } catch (IOException e) {
-                        throw new java.io.UncheckedIOException(e);
                     } catch (InterruptedException e) {
                         Thread.currentThread().interrupt();
                         throw new IllegalStateException("stopped while reading", e);
@@ -99,7 +88,10 @@ class Work {
     }
 
     private static <T> FailureHandler<T> growing() {
-        return new FailureHandler.ExponentialBackoffFailureHandler<>(FIRST_PAUSE, PAUSE_GROWTH);
+        return (done, operations) -> {
+            int failures = done.getExecution().consecutiveFailures + 1;
+            operations.reschedule(done, done.getTimeDone().plus(Pauses.after(failures)));
+        };
     }
 
     /** Starts with the server and stops before the database does. */

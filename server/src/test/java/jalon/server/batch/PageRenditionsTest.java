@@ -2,6 +2,8 @@ package jalon.server.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import jalon.core.apart.PageWorkers;
+import jalon.core.apart.WorkerLaunch;
 import jalon.core.image.ImageFacts;
 import jalon.core.image.Repair;
 import jalon.core.read.PageFacts;
@@ -28,6 +30,7 @@ class PageRenditionsTest {
     void oldLooksThroughRepairsAreThrownAwayAndMadeAgainWhenWanted() throws Exception {
         Path scan = data.resolve("scan.png");
         ImageIO.write(new BufferedImage(1000, 500, BufferedImage.TYPE_BYTE_GRAY), "png", scan.toFile());
+        PageWorkers workers = new PageWorkers(1, WorkerLaunch.likeThis(), 1);
         var renditions = new PageRenditions(
                 new FileStore() {
                     @Override
@@ -36,11 +39,17 @@ class PageRenditionsTest {
                     }
 
                     @Override
+                    public boolean holds(String sha256) {
+                        return true;
+                    }
+
+                    @Override
                     public Path path(String sha256) {
                         return scan;
                     }
                 },
-                new JalonSettings(data.toString(), null, null, null, null, 1, 1, null));
+                workers,
+                new JalonSettings(data.toString(), null, null, null, null, 1, 1, 1, null, null));
         var image = new ImageFacts(100, 50, 254, true, 0, 0, 1, null, null, null);
         var page = new PageFacts(1, "scan.png", 1, "ab".repeat(32), image, List.of(), List.of());
         List<Repair> tried = List.of(new Repair.Levels(0.1, 0.3));
@@ -56,5 +65,6 @@ class PageRenditionsTest {
         assertThat(received).exists();
         assertThat(today).exists();
         assertThat(renditions.picture(page, 200, tried)).isEqualTo(old).exists();
+        workers.close();
     }
 }

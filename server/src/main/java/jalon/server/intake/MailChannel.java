@@ -19,6 +19,7 @@ import jalon.server.batch.Receiving;
 import jalon.server.mail.Letters;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Date;
@@ -26,7 +27,9 @@ import java.util.List;
 import java.util.Properties;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 
 /**
  * Looks into a mailbox (IMAP, RFC 9051): the attachments of a mail become a batch, then the mail is moved to a done folder.
@@ -34,8 +37,8 @@ import org.springframework.stereotype.Component;
  * moved. A mail with nothing usable is moved aside, and its sender is told.
  */
 @Component
-class MailLook {
-    private static final Logger LOG = LoggerFactory.getLogger(MailLook.class);
+class MailChannel {
+    private static final Logger LOG = LoggerFactory.getLogger(MailChannel.class);
     private static final int MOST_AT_ONCE = 50;
 
     /** A mail is taken apart in memory; mail servers refuse larger ones anyway. */
@@ -43,13 +46,15 @@ class MailLook {
 
     private final Receiving receiving;
     private final Letters letters;
+    private final ChannelTries tries;
 
-    MailLook(Receiving receiving, Letters letters) {
+    MailChannel(Receiving receiving, Letters letters, ChannelTries tries) {
+        this.tries = tries;
         this.receiving = receiving;
         this.letters = letters;
     }
 
-    Looked look(ChannelRows.Row channel, ChannelSettings.Mailbox box) throws ChannelProblem {
+    ChannelVisit visit(ChannelRows.Row channel, ChannelSettings.Mailbox box) throws ChannelProblem {
         String where = box.host() + ":" + box.port();
         try (Store store = Session.getInstance(properties(box)).getStore(protocol(box))) {
             store.connect(box.host(), box.port(), box.user(), box.password());
@@ -126,16 +131,26 @@ class MailLook {
         return folder;
     }
 
-    private Looked take(ChannelRows.Row channel, ChannelSettings.Mailbox box, Folder inbox, Folder done, Folder aside)
+    private ChannelVisit take(
+            ChannelRows.Row channel, ChannelSettings.Mailbox box, Folder inbox, Folder done, Folder aside)
             throws MessagingException, IOException {
         int taken = 0;
         int rejected = 0;
+        int failed = 0;
+        String problem = null;
         Message[] mails = inbox.getMessages();
-        for (int i = 0; i < Math.min(mails.length, MOST_AT_ONCE); i++) {
+        // Those that failed stay in front: as many behind them are looked at all the same.
+        for (int i = 0; i < mails.length && i - failed < MOST_AT_ONCE; i++) {
             Message mail = mails[i];
-            String origin = "mail:" + channel.id() + ":" + ((UIDFolder) inbox).getUIDValidity() + ":"
-                    + ((UIDFolder) inbox).getUID(mail);
-            List<String> reasons = receiving.takenBefore(origin) ? List.of() : fetched(channel, mail, origin);
+            String item = ((UIDFolder) inbox).getUIDValidity() + ":" + ((UIDFolder) inbox).getUID(mail);
+            List<String> reasons;
+            try {
+                reasons = onItsOwn(inbox, channel, mail, item);
+            } catch (TryAgain e) {
+                problem = problem == null ? e.getMessage() : problem;
+                failed++;
+                continue;
+            }
             if (reasons.isEmpty()) {
                 move(inbox, mail, done);
                 taken++;
@@ -144,9 +159,54 @@ class MailLook {
                 move(inbox, mail, aside);
                 rejected++;
             }
+            tries.forget(channel.id(), item);
         }
-        boolean more = mails.length > MOST_AT_ONCE;
-        return new Looked(taken, rejected, more ? java.time.Duration.ZERO : null, null);
+        boolean more = mails.length - failed > MOST_AT_ONCE;
+        return new ChannelVisit(taken, rejected, more ? Duration.ZERO : null, problem);
+    }
+
+    /** This mail failed and is tried again at the next look; the others need not wait for it. */
+    private static final class TryAgain extends Exception {
+        private static final long serialVersionUID = 1L;
+
+        TryAgain(String message) {
+            super(message);
+        }
+    }
+
+    /**
+     * @param item the mail's number in the mailbox
+     * @return why nothing of the mail can be used, or that three tries failed; empty when it is a batch now
+     */
+    private List<String> onItsOwn(Folder inbox, ChannelRows.Row channel, Message mail, String item)
+            throws MessagingException, IOException, TryAgain {
+        String why;
+        try {
+            String origin = "mail:" + channel.id() + ":" + item;
+            return receiving.takenBefore(origin) ? List.of() : fetched(channel, mail, origin);
+        } catch (DataAccessException | TransactionException e) {
+            throw e;
+        } catch (MessagingException | IOException e) {
+            if (!inbox.isOpen()) {
+                // The connection broke: that is not this mail's fault.
+                throw e;
+            }
+            why = "it could not be taken apart (" + e.getMessage() + ")";
+        } catch (NotPossible e) {
+            if (e.isMachine()) {
+                throw e;
+            }
+            why = e.getMessage();
+        } catch (RuntimeException e) {
+            LOG.error("mail {}", item, e);
+            why = "taking it apart failed in a way that Jalon did not expect ("
+                    + e.getClass().getSimpleName() + ")";
+        }
+        if (tries.failed(channel.id(), item, why)) {
+            return List.of("in " + ChannelTries.MOST + " tries " + why);
+        }
+        String subject = mail.getSubject() == null ? "without a subject" : "\"" + mail.getSubject() + "\"";
+        throw new TryAgain("The mail " + subject + " from " + sender(mail) + ": " + why + ". It is tried again.");
     }
 
     /** Fetches the mail whole and takes it apart here: servers are often wrong about how mails inside mails are made. */

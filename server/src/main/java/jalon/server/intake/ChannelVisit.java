@@ -8,4 +8,4 @@ import java.time.Duration;
  * @param again how soon it wants to be looked at again, or null for its usual time
  * @param problem what kept some of it from being taken, or null
  */
-record Looked(int taken, int rejected, Duration again, String problem) {}
+record ChannelVisit(int taken, int rejected, Duration again, String problem) {}

@@ -1,0 +1,70 @@
+package jalon.server.batch;
+
+import jalon.server.NotPossible;
+import jalon.server.people.ActivityLog;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Pages and files that could not be read, when a person wants them tried again. */
+@Service
+public class NotReadPages {
+    private final BatchRows rows;
+    private final Receiving receiving;
+    private final Deciding deciding;
+    private final WorkQueue work;
+    private final ActivityLog log;
+    private final Events events;
+    private final TransactionTemplate transaction;
+
+    NotReadPages(
+            BatchRows rows,
+            Receiving receiving,
+            Deciding deciding,
+            WorkQueue work,
+            ActivityLog log,
+            Events events,
+            TransactionTemplate transaction) {
+        this.rows = rows;
+        this.receiving = receiving;
+        this.deciding = deciding;
+        this.work = work;
+        this.log = log;
+        this.events = events;
+        this.transaction = transaction;
+    }
+
+    /** Has a page tried again, with more time than usual. */
+    public void tryPage(String no, int page, String who) {
+        transaction.executeWithoutResult(t -> {
+            Batch batch = deciding.changeable(no, who);
+            BatchRows.PageRow row = rows.page(batch.id(), page)
+                    .filter(p -> p.rejected() != null)
+                    .orElseThrow(
+                            () -> NotPossible.now("Batch " + no + " has no page " + page + " that could not be read."));
+            rows.wantAgain(row.id());
+            work.readPatiently(row.fileId(), row.filePage());
+            log.add(Batches.now(), who, batch.id(), "had page " + page + " tried again", row.rejected());
+            events.changed(no);
+        });
+    }
+
+    /** Opens a file again; its pages come to stand at the end of the batch. */
+    public void tryFile(String no, long fileId, String who) {
+        BatchRows.FileRow file = rows.files(Batch.id(no)).stream()
+                .filter(f -> f.id() == fileId && f.rejected() != null)
+                .findFirst()
+                .orElseThrow(() -> NotPossible.now("Batch " + no + " has no such file that could not be read."));
+        Receiving.Opened opened = receiving.opened(file.sha256());
+        if (opened.rejected() != null) {
+            throw NotPossible.now("\"" + file.name() + "\" cannot be read: " + opened.rejected());
+        }
+        transaction.executeWithoutResult(t -> {
+            Batch batch = deciding.changeable(no, who);
+            if (rows.file(fileId).rejected() != null) {
+                rows.opened(fileId, opened.pages());
+                receiving.addPages(batch, fileId, opened.pages(), null);
+                log.add(Batches.now(), who, batch.id(), "had a file tried again", file.name());
+            }
+        });
+    }
+}

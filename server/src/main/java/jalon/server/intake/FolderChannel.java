@@ -1,0 +1,306 @@
+package jalon.server.intake;
+
+import jalon.server.NotPossible;
+import jalon.server.batch.NewBatch;
+import jalon.server.batch.Receiving;
+import jalon.server.stream.StreamLibrary;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.DirectoryStream;
+import java.nio.file.FileSystemException;
+import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.NotDirectoryException;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
+
+/**
+ * Looks into a folder that copiers and programs drop files in. A file is taken when its size and times have settled, and
+ * not while it is hidden or named {@code .part} or {@code .tmp}; it leaves the folder only when it is stored and recorded.
+ * Each is its own try: one that cannot be read is moved to {@code rejected} with the reason beside it, and so is one that
+ * failed three times. Links are told and not followed.
+ */
+@Component
+class FolderChannel {
+    private static final Logger LOG = LoggerFactory.getLogger(FolderChannel.class);
+    private static final String REJECTED = "rejected";
+
+    private final Receiving receiving;
+    private final StreamLibrary streams;
+    private final WatchedFolders watched;
+    private final TakenFile taken;
+    private final ChannelTries tries;
+    private final Map<Path, Seen> seen = new ConcurrentHashMap<>();
+
+    FolderChannel(
+            Receiving receiving, StreamLibrary streams, WatchedFolders watched, TakenFile taken, ChannelTries tries) {
+        this.receiving = receiving;
+        this.streams = streams;
+        this.watched = watched;
+        this.taken = taken;
+        this.tries = tries;
+    }
+
+    private record Seen(FileState state, Instant since) {}
+
+    /** One look, under way. */
+    private final class Visit {
+        private final ChannelRows.Row channel;
+        private final ChannelSettings.Folder settings;
+        private final Path root;
+        private final Set<String> unsettled = new HashSet<>();
+        private int took;
+        private int rejected;
+        private String problem;
+
+        Visit(ChannelRows.Row channel, ChannelSettings.Folder settings, Path root) {
+            this.channel = channel;
+            this.settings = settings;
+            this.root = root;
+        }
+
+        void tell(String what) {
+            problem = problem == null ? what : problem;
+        }
+
+        boolean gathers() {
+            return settings.gatherSeconds() > 0;
+        }
+
+        ChannelVisit done() {
+            boolean open = completeQuiet();
+            boolean soon = !unsettled.isEmpty() || open;
+            Duration again = soon ? Duration.ofMillis(Math.max(250, settings.settleSeconds() * 500L)) : null;
+            return new ChannelVisit(took, rejected, again, problem);
+        }
+
+        /** @return whether something is still being gathered */
+        private boolean completeQuiet() {
+            boolean open = false;
+            for (Receiving.Gathering g : receiving.gathering(channel.id())) {
+                boolean quiet = !unsettled.contains(g.stream())
+                        && (g.since() == null
+                                || g.since()
+                                        .plusSeconds(settings.gatherSeconds())
+                                        .isBefore(Instant.now()));
+                if (quiet) {
+                    receiving.complete(g.no(), "channel " + channel.name());
+                } else {
+                    open = true;
+                }
+            }
+            return open;
+        }
+    }
+
+    ChannelVisit visit(ChannelRows.Row channel, ChannelSettings.Folder settings) throws ChannelProblem {
+        Path root = settings.path();
+        try {
+            root = watched.allowed(channel.id(), channel.name(), settings);
+            if (Files.isDirectory(root) && !(Files.isReadable(root) && Files.isExecutable(root))) {
+                throw new ChannelProblem(
+                        "The folder " + root + " cannot be looked into. Give the server the right to read it.");
+            }
+            if (Files.isDirectory(root) && !Files.isWritable(root)) {
+                throw new ChannelProblem("Files in " + root
+                        + " can be read but not taken out. Give the server the right to write there.");
+            }
+            var visit = new Visit(channel, settings, root);
+            if (settings.byStream()) {
+                for (Path sub : folders(visit)) {
+                    lookIntoStream(visit, sub);
+                }
+            } else {
+                look(visit, root, channel.stream());
+            }
+            return visit.done();
+        } catch (NoSuchFileException | NotDirectoryException e) {
+            throw new ChannelProblem(
+                    "There is no folder " + e.getFile() + " any more. Make it again, or connect its disk.", e);
+        } catch (AccessDeniedException e) {
+            throw new ChannelProblem(denied(e), e);
+        } catch (FileSystemException e) {
+            throw new ChannelProblem(
+                    "Files could not be taken from " + root + " (" + e.getReason()
+                            + "). Make room on the disk or mend it; nothing was lost.",
+                    e);
+        } catch (IOException e) {
+            throw new ChannelProblem("The folder " + root + " could not be looked at (" + e.getMessage() + ").", e);
+        } catch (NotPossible e) {
+            throw new ChannelProblem(e.getMessage(), e);
+        }
+    }
+
+    private static List<Path> folders(Visit visit) throws IOException {
+        List<Path> subs = new ArrayList<>();
+        try (DirectoryStream<Path> all = Files.newDirectoryStream(visit.root, Files::isDirectory)) {
+            for (Path sub : all) {
+                if (Files.isSymbolicLink(sub)) {
+                    visit.tell(link(sub));
+                } else if (!sub.getFileName().toString().equals(REJECTED)) {
+                    subs.add(sub);
+                }
+            }
+        }
+        subs.sort(Comparator.naturalOrder());
+        return subs;
+    }
+
+    /** What is wrong with one sub-folder keeps no other waiting. */
+    private void lookIntoStream(Visit visit, Path sub) {
+        String stream = sub.getFileName().toString();
+        try {
+            if (!streams.has(stream)) {
+                visit.tell("The sub-folder " + sub + " is named like no stream, and what lies in it stays there."
+                        + " Name it like the stream that its files are for.");
+                return;
+            }
+            look(visit, sub, stream);
+        } catch (AccessDeniedException e) {
+            visit.tell(denied(e));
+        } catch (IOException e) {
+            visit.tell("The sub-folder " + sub + " could not be looked at (" + e.getMessage() + ").");
+        }
+    }
+
+    private void look(Visit visit, Path folder, String stream) throws IOException {
+        taken.settleLeft(folder);
+        List<Path> files = new ArrayList<>();
+        try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, f -> !hidden(f))) {
+            for (Path file : all) {
+                if (Files.isSymbolicLink(file)) {
+                    visit.tell(link(file));
+                } else if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+                    files.add(file);
+                }
+            }
+        }
+        files.sort(Comparator.comparing(f -> f.getFileName().toString()));
+        seen.keySet().removeIf(f -> f.getParent().equals(folder) && !files.contains(f));
+        for (Path file : files) {
+            try {
+                if (!settled(file, visit.settings.settleSeconds())) {
+                    visit.unsettled.add(stream);
+                } else {
+                    takeOnItsOwn(visit, folder, stream, file);
+                }
+            } catch (NoSuchFileException e) {
+                // Whoever put it there has taken it away again.
+            }
+        }
+    }
+
+    private static String link(Path link) {
+        return link + " is a link, and links are not followed. Put what it leads to there itself.";
+    }
+
+    private static String denied(AccessDeniedException e) {
+        return e.getFile() + " may not be read by the server. Give it the right to read and write.";
+    }
+
+    private static boolean hidden(Path file) {
+        String name = file.getFileName().toString();
+        return name.startsWith(".") || name.endsWith(".part") || name.endsWith(".tmp");
+    }
+
+    private boolean settled(Path file, int seconds) throws IOException {
+        FileState now = FileState.of(file);
+        Seen before = seen.get(file);
+        if (before == null || !now.equals(before.state())) {
+            seen.put(file, new Seen(now, Instant.now()));
+            return false;
+        }
+        return before.since().plusSeconds(seconds).isBefore(Instant.now()) || seconds == 0;
+    }
+
+    /** One file that cannot be taken does not keep the others; after three tries it is set aside. */
+    private void takeOnItsOwn(Visit visit, Path folder, String stream, Path file) throws IOException {
+        String item = visit.root.relativize(file).toString();
+        String why;
+        try {
+            take(visit, folder, stream, file);
+            tries.forget(visit.channel.id(), item);
+            return;
+        } catch (DataAccessException | TransactionException e) {
+            throw e;
+        } catch (AccessDeniedException e) {
+            visit.tell(denied(e));
+            return;
+        } catch (NotPossible e) {
+            if (e.isMachine()) {
+                throw e;
+            }
+            why = e.getMessage();
+        } catch (IOException e) {
+            why = "it could not be taken (" + e.getMessage() + ")";
+        } catch (RuntimeException e) {
+            LOG.error("{}", file, e);
+            why = "taking it failed in a way that Jalon did not expect; it is written in the server's log";
+        }
+        if (tries.failed(visit.channel.id(), item, why)) {
+            reject(folder, file, "in " + ChannelTries.MOST + " tries: " + why);
+            tries.forget(visit.channel.id(), item);
+            visit.rejected++;
+        } else {
+            visit.tell(file + ": " + why + " It is tried again.");
+        }
+    }
+
+    private void take(Visit visit, Path folder, String stream, Path file) throws IOException {
+        String name = file.getFileName().toString();
+        FileState state = FileState.of(file);
+        // The same file in the same state is the same sending: one that was recorded before a crash is not taken twice.
+        String origin = "folder:" + visit.channel.id() + ":" + visit.root.relativize(file) + "#" + state.mark();
+        String sha256 = receiving.contentOf(origin).orElse(null);
+        if (sha256 == null) {
+            String by = "channel " + visit.channel.name();
+            Long gatheredBy = visit.gathers() ? visit.channel.id() : null;
+            var wanted =
+                    new NewBatch(stream, "folder " + visit.channel.name(), "folder", gatheredBy, by, null, null, null);
+            Receiving.Received received;
+            try (InputStream in = Files.newInputStream(file, LinkOption.NOFOLLOW_LINKS)) {
+                received = visit.gathers()
+                        ? receiving.addGathered(visit.channel.id(), wanted, name, in, origin)
+                        : receiving.wholeBatch(wanted, name, in, origin);
+            }
+            if (received.rejected() != null) {
+                seen.remove(file);
+                reject(folder, file, received.rejected());
+                visit.rejected++;
+                return;
+            }
+            sha256 = received.sha256();
+        }
+        seen.remove(file);
+        visit.took++;
+        if (!taken.remove(file, state, sha256)) {
+            visit.tell(file + " was written to while it was taken. What it is now is taken as another file.");
+        }
+    }
+
+    private static void reject(Path folder, Path file, String reason) throws IOException {
+        Path aside = folder.resolve(REJECTED);
+        if (Files.isSymbolicLink(aside)) {
+            throw new IOException(aside + " is a link");
+        }
+        Files.createDirectories(aside);
+        Path kept = TakenFile.free(aside, file.getFileName().toString());
+        Files.writeString(aside.resolve(kept.getFileName() + ".reason.txt"), reason + "\n");
+        Files.move(file, kept);
+    }
+}
