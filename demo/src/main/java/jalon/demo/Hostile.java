@@ -30,6 +30,14 @@ public final class Hostile {
                 "<</Type/Pages/Parent 3 0 R/Kids[2 0 R 3 0 R 2 0 R 3 0 R]/Count 16>>"));
     }
 
+    /** One page, said to be two thousand million. */
+    public static byte[] boastingPdf() {
+        return pdf(List.of(
+                "<</Type/Catalog/Pages 2 0 R>>",
+                "<</Type/Pages/Kids[3 0 R]/Count 2000000000>>",
+                "<</Type/Page/Parent 2 0 R/MediaBox[0 0 595 842]>>"));
+    }
+
     /** Arrays within arrays within arrays. */
     public static byte[] deepPdf() {
         return pdf(List.of(

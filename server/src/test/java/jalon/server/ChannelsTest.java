@@ -4,53 +4,29 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.awaitility.Awaitility.await;
 
-import jalon.demo.Api;
-import jalon.demo.Harbour;
-import jalon.demo.Paper;
 import jalon.standins.MailStandIn;
 import jalon.standins.StartTlsDoor;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Folders and mailboxes feed batches unattended; what goes wrong is told by channel and does not stop the others. */
-class ChannelsTest extends ServerCase {
+class ChannelsTest extends ChannelCase {
     @Autowired
     private JalonSettings settings;
 
     @Autowired
     private JdbcTemplate database;
-
-    private final Duration soon = Duration.ofSeconds(40);
-    private Api supervisor;
-    private Path letter;
-    private Long made;
-
-    @BeforeEach
-    void paper() throws Exception {
-        supervisor = api("t.vane", "merrow-supervisor");
-        letter = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 47).files().get(0);
-    }
-
-    @AfterEach
-    void remove() throws Exception {
-        if (made != null) {
-            supervisor.delete("/api/channels/" + made);
-        }
-    }
 
     @Test
     void filesAreGatheredUntilItIsQuietAndLeaveOnlyWhenTheyAreSettled() throws Exception {
@@ -81,22 +57,6 @@ class ChannelsTest extends ServerCase {
     }
 
     @Test
-    void aFileThatWasRecordedWhenTheServerDiedIsNotTakenAgainAndIsRemoved() throws Exception {
-        Path folder = Files.createDirectories(scans.resolve("twice"));
-        Path file = folder.resolve("one.jpg");
-        channel("twice", Map.of("kind", "folder", "folder", folder.toString(), "everySeconds", 1, "settleSeconds", 0));
-        Files.copy(letter, file);
-        Files.setLastModifiedTime(file, FileTime.from(Instant.parse("2026-11-23T08:00:00Z")));
-        await().atMost(soon).until(() -> !Files.exists(file));
-        await().atMost(soon).until(() -> count("folder twice") == 1);
-        // As if it had died between recording and removing.
-        Files.copy(letter, file);
-        Files.setLastModifiedTime(file, FileTime.from(Instant.parse("2026-11-23T08:00:00Z")));
-        await().atMost(soon).until(() -> !Files.exists(file));
-        assertThat(count("folder twice")).isEqualTo(1);
-    }
-
-    @Test
     void aFolderThatGoesAwayIsToldAndFoundAgainAndSubFoldersNameTheirStream() throws Exception {
         Path folder =
                 Files.createDirectories(scans.resolve("sorted/dues-letters")).getParent();
@@ -123,11 +83,17 @@ class ChannelsTest extends ServerCase {
         await().atMost(soon)
                 .until(() ->
                         batchFrom("folder sorted") != null && problem("sorted").isEmpty());
-        Files.createDirectories(folder.resolve("no-such-stream"));
-        Files.copy(letter, folder.resolve("no-such-stream/y.jpg"));
-        supervisor.post("/api/channels/" + made + "/run", Map.of());
-        await().atMost(soon).until(() -> problem("sorted").contains("no stream"));
-        assertThat(folder.resolve("no-such-stream/y.jpg")).as("nothing is lost").exists();
+        Files.createDirectories(folder.resolve("a-stream-of-no-name"));
+        Files.copy(letter, folder.resolve("a-stream-of-no-name/y.jpg"));
+        Files.copy(letter, folder.resolve("dues-letters/z.jpg"));
+        await().atMost(soon).until(() -> problem("sorted").contains("named like no stream"));
+        await().atMost(soon).until(() -> count("folder sorted") == 2);
+        assertThat(folder.resolve("a-stream-of-no-name/y.jpg"))
+                .as("nothing is lost")
+                .exists();
+        assertThat(seen("sorted").get("failures").asInt())
+                .as("the others go on at their usual pace")
+                .isZero();
     }
 
     @Test
@@ -239,47 +205,5 @@ class ChannelsTest extends ServerCase {
         } catch (Exception e) {
             throw new IllegalStateException(e);
         }
-    }
-
-    private void channel(String name, Map<String, ?> what) throws Exception {
-        made = supervisor
-                .post("/api/channels", Map.of("name", name, "stream", "dues-letters", "settings", what))
-                .get("id")
-                .asLong();
-    }
-
-    private void save(String name, Map<String, ?> what) throws Exception {
-        supervisor.put("/api/channels/" + made, Map.of("name", name, "stream", "dues-letters", "settings", what));
-    }
-
-    private JsonNode seen(String name) throws Exception {
-        for (JsonNode c : operator.get("/api/channels").get("channels")) {
-            if (c.get("name").asString().equals(name)) {
-                return c;
-            }
-        }
-        throw new AssertionError("no channel " + name);
-    }
-
-    private String problem(String name) throws Exception {
-        JsonNode problem = seen(name).get("problem");
-        return problem.isNull() ? "" : problem.asString();
-    }
-
-    private int count(String source) throws Exception {
-        int n = 0;
-        for (JsonNode b : operator.get("/api/board").get("batches")) {
-            n += b.get("source").asString().equals(source) ? 1 : 0;
-        }
-        return n;
-    }
-
-    private String batchFrom(String source) throws Exception {
-        for (JsonNode b : operator.get("/api/board").get("batches")) {
-            if (b.get("source").asString().equals(source)) {
-                return b.get("no").asString();
-            }
-        }
-        return null;
     }
 }

@@ -104,6 +104,17 @@ public final class MailStandIn implements AutoCloseable {
         }
     }
 
+    /** Puts a mail into the mailbox for scans just as it is written here, whether it is one or not. */
+    public void deliverRaw(String mail) {
+        try {
+            scans.deliver(new MimeMessage(
+                    Session.getInstance(new Properties()),
+                    new ByteArrayInputStream(mail.getBytes(java.nio.charset.StandardCharsets.ISO_8859_1))));
+        } catch (MessagingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     public static MimeMessage mail(String from, String subject, Map<String, byte[]> files) throws MessagingException {
         MimeMessage message = new MimeMessage(Session.getInstance(new Properties()));
         message.setFrom(new InternetAddress(from));

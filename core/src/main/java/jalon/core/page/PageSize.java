@@ -1,9 +1,12 @@
 package jalon.core.page;
 
-/** The largest page taken, checked before anything is decoded: a few kB can ask for gigabytes. */
+/** The largest page and the longest file taken, checked before anything is decoded: a few kB can ask for gigabytes. */
 final class PageSize {
     /** A0 at 300 dpi is 140 million pixels; in colour that is 420 MB, which one worker can hold. */
     static final long MOST_PIXELS = 150_000_000;
+
+    /** More in one file would be a mistake: a feeder holds hundreds of sheets. */
+    static final int MOST_PAGES = 20_000;
 
     private PageSize() {}
 

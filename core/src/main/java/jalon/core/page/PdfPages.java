@@ -5,6 +5,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import javax.imageio.ImageIO;
@@ -28,8 +29,10 @@ final class PdfPages implements PageFile {
     private static final int DRAWN_DPI = 300;
 
     private final PDDocument document;
+    private final int pages;
 
-    private PdfPages(PDDocument document) {
+    private PdfPages(PDDocument document, int pages) {
+        this.pages = pages;
         this.document = document;
     }
 
@@ -41,11 +44,12 @@ final class PdfPages implements PageFile {
                     null,
                     null,
                     IOUtils.createTempFileOnlyStreamCache());
-            if (document.getNumberOfPages() == 0) {
+            try {
+                return new PdfPages(document, count(document));
+            } catch (UnreadableFile | RuntimeException e) {
                 document.close();
-                throw new UnreadableFile("the PDF file holds no page");
+                throw e;
             }
-            return new PdfPages(document);
         } catch (InvalidPasswordException e) {
             throw new UnreadableFile("the PDF file is locked with a password; ask the sender for one without", e);
         } catch (IOException | RuntimeException e) {
@@ -53,9 +57,24 @@ final class PdfPages implements PageFile {
         }
     }
 
+    /** By walking the tree of pages, once each: what the file itself says can be two thousand million. */
+    private static int count(PDDocument document) throws UnreadableFile {
+        int pages = 0;
+        for (Iterator<PDPage> all = document.getPages().iterator(); all.hasNext(); all.next()) {
+            if (++pages > PageSize.MOST_PAGES) {
+                throw new UnreadableFile(
+                        "the PDF file has more than " + PageSize.MOST_PAGES + " pages; split it and send it again");
+            }
+        }
+        if (pages == 0) {
+            throw new UnreadableFile("the PDF file holds no page");
+        }
+        return pages;
+    }
+
     @Override
     public int pageCount() {
-        return document.getNumberOfPages();
+        return pages;
     }
 
     @Override

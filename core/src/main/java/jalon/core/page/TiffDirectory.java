@@ -40,9 +40,6 @@ record TiffDirectory(Map<Integer, long[]> tags, long at, long nextAt, boolean bi
     static final int TILE_OFFSETS = 324;
     static final int TILE_BYTE_COUNTS = 325;
 
-    /** More would be a mistake: a feeder holds hundreds of sheets, and a directory is at least 6 bytes. */
-    private static final int MOST_PAGES = 20_000;
-
     /** Strips of a 60,000-row page with one row each; longer arrays are not read. */
     private static final long LONGEST_ARRAY = 70_000;
 
@@ -91,8 +88,9 @@ record TiffDirectory(Map<Integer, long[]> tags, long at, long nextAt, boolean bi
                 pages.add(lost("the TIFF file's list of pages runs in a circle after page " + pages.size()));
                 return pages;
             }
-            if (pages.size() >= MOST_PAGES) {
-                throw new UnreadableFile("the file has more than " + MOST_PAGES + " pages; split it and send it again");
+            if (pages.size() >= PageSize.MOST_PAGES) {
+                throw new UnreadableFile(
+                        "the file has more than " + PageSize.MOST_PAGES + " pages; split it and send it again");
             }
             try {
                 TiffDirectory page = reader.directory(at);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import jalon.core.Pictures;
+import jalon.demo.Hostile;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
@@ -216,6 +217,14 @@ class PageFileTest {
                         .isInstanceOf(UnreadableFile.class)
                         .hasMessageContaining("circle after page " + pages);
             }
+        }
+    }
+
+    @Test
+    void aTreeOfPagesThatLeadsBackIntoItselfOrClaimsMillionsIsRefused() throws Exception {
+        assertRefused(write("loop.pdf", Hostile.loopingPagesPdf()), "holds no page");
+        try (PageFile one = PageFile.open(write("claims.pdf", Hostile.boastingPdf()))) {
+            assertThat(one.pageCount()).isEqualTo(1);
         }
     }
 

@@ -10,6 +10,7 @@ import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
 import jakarta.mail.Store;
 import jakarta.mail.UIDFolder;
+import jakarta.mail.internet.AddressException;
 import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.util.SharedByteArrayInputStream;
@@ -247,9 +248,14 @@ class MailChannel {
         return reasons;
     }
 
+    /** Null where none can be told: strangers write what they like there. */
     private static String sender(Message mail) throws MessagingException {
-        Address[] from = mail.getFrom();
-        return from != null && from.length > 0 && from[0] instanceof InternetAddress a ? a.getAddress() : null;
+        try {
+            Address[] from = mail.getFrom();
+            return from != null && from.length > 0 && from[0] instanceof InternetAddress a ? a.getAddress() : null;
+        } catch (AddressException e) {
+            return null;
+        }
     }
 
     private void tell(ChannelSettings.Mailbox box, Message mail, List<String> reasons) throws MessagingException {

@@ -75,7 +75,7 @@ public class SignInGuard {
         int failures = wait.lastAt().isBefore(now.minus(FORGOTTEN)) ? 1 : wait.failures() + 1;
         Duration pause = pause(failures, free, longest);
         rows.count(kind, who, failures, now, now.plus(pause));
-        if (failures > free) {
+        if (!pause.isZero()) {
             log.add(
                     now,
                     "Jalon",
