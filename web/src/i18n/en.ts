@@ -47,7 +47,7 @@ export default {
   pageDesk: {
     why: 'Why a document begins here', page: 'Page {no}', of: 'page {i} of {n} in document {no}', separator: 'separator sheet', blank: 'blank, set aside', setAside: 'set aside by {by}', doubt: 'Is this a first page?',
     byHand: 'by hand, {by}', plant: 'Plant stake', lift: 'Lift stake', confirm: 'It is', aside: 'Set aside', back: 'Put back', turn: 'Turn', type: 'Type', pick: 'Take one of the types shown', next: 'Next doubt', undo: 'Undo', redo: 'Do again', on: 'On to indexing',
-    move: 'Move', size: 'Size', small: 'Small thumbnails', medium: 'Medium thumbnails', large: 'Large thumbnails', empty: 'No page of this batch could be read.', rejected: 'Could not be read', noDoubt: 'No doubts left in the cut.', lean: 'leans {deg}°', from: '{file}, page {p}', certainty: 'certain to {n} %',
+    move: 'Move', size: 'Size', small: 'Small thumbnails', medium: 'Medium thumbnails', large: 'Large thumbnails', empty: 'No page of this batch could be read.', noDoubt: 'No doubts left in the cut.', lean: 'leans {deg}°', from: '{file}, page {p}', certainty: 'certain to {n} %',
     before: 'Hold to see the page as it was received', nextAside: 'Next page taken out', lens: 'Magnifier under the mouse', real: 'As large as the paper is',
     insert: 'Add pages after', replace: 'Replace page', left: 'Page before', right: 'Page after', rowUp: 'Row above', rowDown: 'Row below', moveLeft: 'Move the chosen pages one to the left', moveRight: 'Move the chosen pages one to the right', nextDoc: 'Next document', prevDoc: 'Document before', marks: 'Marks', none: 'none', chosen: '{n} pages chosen', filed: 'Filed; nothing can be changed any more.',
   },
@@ -57,11 +57,16 @@ export default {
     fieldNext: 'Next field', zoomIn: 'Larger', zoomOut: 'Smaller', whole: 'Whole page', width: 'Page width', follow: 'Follow the field', otherPage: 'Other page of the document', noFields: 'This document type has no fields.', type: 'Type', left: '{n} doubt left | {n} doubts left',
   },
   filing: {
-    tree: 'What will be made', made: 'What was made', file: 'File the batch', filed: 'Filed', planned: 'planned', done: 'done', failed: 'failed, tried again', numbered: 'name was taken, numbered', doubts: 'Settle {n} doubt first. | Settle {n} doubts first.', toDoubts: 'To the doubts', none: 'No document in this batch.', ledger: 'Page ledger', underWay: 'Being filed', toBoard: 'To the Day board', document: 'Document {no}', up: 'Document above', down: 'Document below',
+    tree: 'What will be made', made: 'What was made', file: 'File the batch', filed: 'Filed', planned: 'planned', done: 'done', retrying: 'tried again', refused: 'needs you', leftOut: 'left out by {by}', nextTry: 'Next try {time}.', now: 'Try it now', otherName: 'Another name', rename: 'File it under this name', number: 'Number it', leaveOut: 'Leave it out', notSo: 'Back', needsYou: '{n} file needs you | {n} files need you', doubts: 'Settle {n} doubt first. | Settle {n} doubts first.', toDoubts: 'To the doubts', none: 'No document in this batch.', ledger: 'Page ledger', underWay: 'Being filed', toBoard: 'To the Day board', document: 'Document {no}', up: 'Document above', down: 'Document below',
   },
   archive: {
     placeholder: 'Words, "words that stand together", or field:part, such as vessel:PM-48', search: 'Search the archive', found: '{n} document | {n} documents', more: 'The first {n} are shown; narrow the search.', none: 'Nothing found. Use fewer words or a shorter part of a value.', empty: 'The archive is empty. Filed documents are found here.', pages: '{n} page | {n} pages', filed: 'Filed {when}', hitOn: 'on page {page}', remove: 'Remove', fields: 'Fields you can search: {names}', newest: 'Newest documents',
     back: 'Back to the results', open: 'Open the PDF', from: 'Batch {batch}, filed {when} by {by}', hits: '{n} line with a hit | {n} lines with a hit', noHits: 'No words were searched for.', repaired: 'This page was repaired before it was filed: {how}.', copy: 'Copy',
+  },
+  notRead: { page: 'Page {n} could not be read', file: 'A file could not be read', again: 'Try it again' },
+  signInWaits: {
+    title: 'Sign-ins that failed', name: 'name', address: 'address', failed: '{n} attempt | {n} attempts',
+    until: 'has to wait until {time}', mayTry: 'may try now', lift: 'Let try now',
   },
   streams: { title: 'Streams', import: 'Import a stream', export: 'Export', version: 'version {n}', saved: 'saved {when} by {by}', imported: '{title}, version {n}, is in force for new batches.', registers: 'Registers', lines: '{n} lines', columns: 'Columns: {names}', only: 'A supervisor can import streams.', faults: 'Lines left out', none: 'No stream yet. Import one.' },
 }

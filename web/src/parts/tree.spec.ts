@@ -1,7 +1,10 @@
 import { expect, test } from 'vitest'
 import { tree } from './tree'
 
-const delivery = (destination: string, path: string, document: number) => ({ destination, path, document, formats: ['pdf'], state: 'planned', reason: '' })
+const delivery = (destination: string, path: string, document: number) => ({
+  ...{ id: 1, destination, path, document, formats: ['pdf'], state: 'planned' as const, reason: '' },
+  ...{ tries: 0, nextAt: '', leftOutBy: '' },
+})
 
 test('a folder is named once, however many files lie in it', () => {
   const rows = tree([delivery('office', '2026/PM-1/b', 2), delivery('office', '2026/PM-1/a', 1), delivery('archive', 'c', 1)])

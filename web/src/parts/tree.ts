@@ -3,7 +3,7 @@ import type { Schema } from '../api/client'
 export type TreeRow =
   | { kind: 'destination'; name: string }
   | { kind: 'folder'; name: string; depth: number }
-  | { kind: 'file'; name: string; depth: number; document: number; formats: string[]; state: string; reason: string | null }
+  | { kind: 'file'; name: string; depth: number; delivery: Schema['DeskDelivery'] }
 
 /** Deliveries as the rows of a tree: destination, folders (each named once), files. */
 export function tree(deliveries: Schema['DeskDelivery'][]): TreeRow[] {
@@ -23,7 +23,7 @@ export function tree(deliveries: Schema['DeskDelivery'][]): TreeRow[] {
     while (same < open.length && same < parts.length && open[same] === parts[same]) same++
     for (let i = same; i < parts.length; i++) rows.push({ kind: 'folder', name: parts[i], depth: i + 1 })
     open = parts
-    rows.push({ kind: 'file', name, depth: parts.length + 1, document: d.document, formats: d.formats, state: d.state, reason: d.reason })
+    rows.push({ kind: 'file', name, depth: parts.length + 1, delivery: d })
   }
   return rows
 }

@@ -7,6 +7,7 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import VChart from 'vue-echarts'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
+import SignInWaits from '../parts/SignInWaits.vue'
 
 use([BarChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer])
 
@@ -72,6 +73,7 @@ const share = (part: number, all: number) => (all ? `${Math.round((100 * part) /
       </tbody>
     </table>
     <p class="soft">{{ t('day.note') }}</p>
+    <SignInWaits />
   </div>
 </template>
 

@@ -7,6 +7,8 @@ import { useBatch } from '../composables/useBatch'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
 import BatchLine from '../parts/BatchLine.vue'
+import DeliveryFate from '../parts/DeliveryFate.vue'
+import NotReadList from '../parts/NotReadList.vue'
 import { tree } from '../parts/tree'
 import PageViewer from '../parts/PageViewer.vue'
 
@@ -47,6 +49,19 @@ async function file() {
     await load()
   } else tell(error)
 }
+const STATES = { planned: 'empty', retrying: 'doubtful', refused: 'wrong', done: 'settled', leftOut: 'empty' }
+const refused = computed(() => plan.value?.deliveries.filter((d) => d.state === 'refused').length ?? 0)
+async function decide(d: Schema['DeskDelivery'], fate: 'now' | 'rename' | 'number' | 'leaveOut', name?: string) {
+  if (busy.value || !d.id) return
+  busy.value = true
+  const { data, error } = await api.POST('/api/batches/{no}/deliveries/{id}', {
+    params: { path: { no: props.no, id: d.id } },
+    body: { fate, name: name ?? '' },
+  })
+  busy.value = false
+  if (data) plan.value = data
+  else tell(error)
+}
 function toDoubts() {
   void router.push({ name: batch.value?.cutDoubts ? 'pages' : 'index', params: { no: props.no } })
 }
@@ -65,16 +80,32 @@ useKeys([
     <div v-if="batch && plan" class="halves">
       <section class="tree">
         <h1>{{ plan.begun ? t('filing.made') : t('filing.tree') }}</h1>
+        <NotReadList :no="no" :items="batch.rejected" :locked="plan.begun" @changed="load" />
         <p v-if="!plan.deliveries.length" class="soft">{{ t('filing.none') }}</p>
         <template v-for="(r, i) in rows" :key="i">
           <div v-if="r.kind === 'destination'" class="destination">{{ r.name }}</div>
           <div v-else-if="r.kind === 'folder'" class="folder" :style="{ paddingLeft: r.depth * 18 + 'px' }">{{ r.name }}/</div>
-          <button v-else class="file" :class="{ current: r.document === current }" :style="{ paddingLeft: r.depth * 18 + 'px' }" @click="current = r.document">
-            <span class="mono name">{{ r.name }}</span>
-            <span class="formats">{{ r.formats.join(' ') }}</span>
-            <span class="state" :class="r.state === 'done' ? 'settled' : r.state === 'failed' ? 'wrong' : 'empty'">{{ t(`filing.${r.state}`) }}</span>
-            <span v-if="r.reason" class="reason">{{ r.reason }}</span>
-          </button>
+          <template v-else>
+            <button
+              class="file"
+              :class="{ current: r.delivery.document === current }"
+              :style="{ paddingLeft: r.depth * 18 + 'px' }"
+              @click="current = r.delivery.document"
+            >
+              <span class="mono name">{{ r.name }}</span>
+              <span class="formats">{{ r.delivery.formats.join(' ') }}</span>
+              <span class="state" :class="STATES[r.delivery.state]">
+                {{ t(`filing.${r.delivery.state}`, { by: r.delivery.leftOutBy, n: r.delivery.tries }, r.delivery.tries) }}
+              </span>
+            </button>
+            <DeliveryFate
+              v-if="r.delivery.state === 'refused' || r.delivery.state === 'retrying'"
+              :style="{ paddingLeft: r.depth * 18 + 'px' }"
+              :delivery="r.delivery"
+              :busy="busy"
+              @fate="(fate, name) => decide(r.delivery, fate, name)"
+            />
+          </template>
         </template>
       </section>
       <section class="preview">
@@ -85,7 +116,8 @@ useKeys([
       <span><span class="soft">{{ t('filing.ledger') }}:</span> <strong class="ledger">{{ plan.sentence }}</strong></span>
       <span class="stretch" />
       <template v-if="plan.begun">
-        <span class="state" :class="done ? 'settled' : 'empty'">{{ done ? t('filing.filed') : t('filing.underWay') }}</span>
+        <span v-if="refused" class="state wrong">{{ t('filing.needsYou', refused) }}</span>
+        <span v-else class="state" :class="done ? 'settled' : 'empty'">{{ done ? t('filing.filed') : t('filing.underWay') }}</span>
         <button class="act main" @click="router.push({ name: 'board' })">{{ t('filing.toBoard') }}<kbd>Enter</kbd></button>
       </template>
       <template v-else-if="doubts">
@@ -109,7 +141,6 @@ useKeys([
 .file.current { background: var(--petrol-pale); box-shadow: inset 4px 0 0 var(--petrol); }
 .name { overflow-wrap: anywhere; }
 .formats { font-size: 12.5px; color: var(--ink-soft); }
-.reason { grid-column: 1 / -1; color: var(--wrong); font-size: 13px; }
 .preview { min-width: 0; min-height: 0; }
 footer { padding: 8px 16px; background: var(--panel); border-top: 1px solid var(--line); min-height: 50px; }
 .ledger { font-variant-numeric: tabular-nums; }

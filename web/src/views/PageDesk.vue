@@ -12,6 +12,7 @@ import AskReason from '../parts/AskReason.vue'
 import BatchLine from '../parts/BatchLine.vue'
 import BringPages from '../parts/BringPages.vue'
 import ImageFindings from '../parts/ImageFindings.vue'
+import NotReadList from '../parts/NotReadList.vue'
 import PageStrip from '../parts/PageStrip.vue'
 import RepairBar from '../parts/RepairBar.vue'
 import PageViewer, { type Shape } from '../parts/PageViewer.vue'
@@ -235,9 +236,7 @@ useKeys([
         <PageStrip ref="strip" :batch="batch" :pages="shown" :current="current" :chosen="chosen" :size="size" :locked="locked" @select="select" @drop="drop" />
         <p v-if="onlyEyes && !eyes.length" class="soft note">{{ t('image.noneNeed') }}</p>
         <p v-if="!pages.length" class="soft note">{{ t('pageDesk.empty') }}</p>
-        <ul v-if="batch.rejected.length" class="rejected">
-          <li v-for="(r, i) in batch.rejected" :key="i"><b>{{ t('pageDesk.rejected') }}:</b> {{ r.file }}: {{ r.reason }}</li>
-        </ul>
+        <NotReadList :no="no" :items="batch.rejected" :locked="locked" @changed="load" />
       </div>
       <div class="grip" @pointerdown.prevent="dragging = true" />
       <div v-if="page" class="right">
@@ -286,7 +285,6 @@ useKeys([
 .facts { max-height: 52%; overflow: auto; flex: none; padding: 8px 14px 10px; background: var(--panel); border-top: 1px solid var(--line); display: flex; flex-direction: column; gap: 4px; min-height: 92px; }
 .question { background: var(--doubt-pale); padding: 4px 8px; border-left: 4px solid var(--doubt); }
 .naming { display: flex; gap: 6px; flex-wrap: wrap; }
-.rejected { margin: 0; padding: 8px 14px; list-style: none; background: var(--wrong-pale); color: var(--wrong); max-height: 120px; overflow: auto; }
 .note { padding: 24px; }
 .notes { background: var(--doubt-pale); border-bottom: 1px solid var(--line); padding: 4px 14px; }
 .notes p { margin: 3px 0; }
