@@ -66,7 +66,7 @@ export default {
   notRead: { page: 'Page {n} could not be read', file: 'A file could not be read', again: 'Try it again' },
   signInWaits: {
     title: 'Sign-ins that failed', name: 'name', address: 'address', failed: '{n} attempt | {n} attempts',
-    until: 'has to wait until {time}', mayTry: 'may try now', lift: 'Let try now',
+    until: 'has to wait until {time}', mayTry: 'may try now', lift: 'Let try now', forget: 'Forget it',
   },
   streams: { title: 'Streams', import: 'Import a stream', export: 'Export', version: 'version {n}', saved: 'saved {when} by {by}', imported: '{title}, version {n}, is in force for new batches.', registers: 'Registers', lines: '{n} lines', columns: 'Columns: {names}', only: 'A supervisor can import streams.', faults: 'Lines left out', none: 'No stream yet. Import one.' },
 }

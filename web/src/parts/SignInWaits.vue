@@ -32,7 +32,7 @@ onBeforeUnmount(() => window.clearInterval(timer))
       <span v-if="waiting(w)" class="state doubtful">{{ t('signInWaits.until', { time: clock(w.until) }) }}</span>
       <span v-else class="soft">{{ t('signInWaits.mayTry') }}</span>
       <span class="stretch" />
-      <button class="act" @click="lift(w)">{{ t('signInWaits.lift') }}</button>
+      <button class="act" @click="lift(w)">{{ waiting(w) ? t('signInWaits.lift') : t('signInWaits.forget') }}</button>
     </div>
   </section>
 </template>

@@ -15,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
@@ -31,9 +32,17 @@ final class ReadFiles {
     private final PageWorkers workers;
     private final int atOnce;
     private final ExecutorService pool;
+    private final List<String> warnings;
 
-    /** @param recipe repairs to read through, @param atOnce pages */
-    ReadFiles(String language, List<Repair> recipe, PageWorkers workers, int atOnce, ExecutorService pool) {
+    /** @param recipe repairs to read through, @param atOnce pages, @param warnings gets what was kept and is not whole */
+    ReadFiles(
+            String language,
+            List<Repair> recipe,
+            PageWorkers workers,
+            int atOnce,
+            ExecutorService pool,
+            List<String> warnings) {
+        this.warnings = Collections.synchronizedList(warnings);
         this.language = language;
         this.recipe = recipe;
         this.workers = workers;
@@ -113,19 +122,37 @@ final class ReadFiles {
         for (Task task = next(tasks); task != null; task = next(tasks)) {
             Outcome outcome;
             try {
-                var work = new ReadOnePage(task.file(), task.origin(), language, null, recipe);
-                outcome = new Outcome(task.origin(), workers.insist(work), null);
+                outcome = new Outcome(task.origin(), workers.insist(work(task)), null);
             } catch (UnreadableFile e) {
                 outcome = new Outcome(task.origin(), null, e.getMessage());
             } catch (WorkFailed e) {
                 if (e.why() == WorkFailed.Why.NOT_INSTALLED || e.why() == WorkFailed.Why.NOT_STARTED) {
                     throw new IllegalStateException(e.getMessage(), e);
                 }
-                String page = "page " + task.origin().filePage() + " could not be read: ";
-                outcome = new Outcome(task.origin(), null, page + e.getMessage());
+                outcome = withoutWords(task, e);
             }
             outcomes.put(task.origin().no(), outcome);
         }
+    }
+
+    /** A page that can be decoded is kept, though the engine is lost in it. */
+    private Outcome withoutWords(Task task, WorkFailed failed) throws InterruptedException {
+        String page = "page " + task.origin().filePage();
+        if (failed.decoded()) {
+            try {
+                PageFacts facts = workers.ask(work(task).withoutWords());
+                warnings.add(task.origin().file() + ": the words of " + page + " could not be read ("
+                        + failed.getMessage() + "); it is filed without them");
+                return new Outcome(task.origin(), facts, null);
+            } catch (UnreadableFile | WorkFailed e) {
+                // Told below, with what came first.
+            }
+        }
+        return new Outcome(task.origin(), null, page + " could not be read: " + failed.getMessage());
+    }
+
+    private ReadOnePage work(Task task) {
+        return new ReadOnePage(task.file(), task.origin(), language, null, recipe);
     }
 
     private static Task next(Deque<Task> tasks) {

@@ -41,7 +41,7 @@ class NothingStoppedTest extends ChannelCase {
         String no = batchOf("endless1.pdf");
         JsonNode told = operator.get("/api/batches/" + no).get("rejected").get(0);
         assertThat(told.get("page").asInt()).isEqualTo(1);
-        assertThat(told.get("reason").asString()).contains("in 3 attempts", "did not end within");
+        assertThat(told.get("reason").asString()).contains("3 attempts failed", "did not end within");
         assertThat(folder.resolve("rejected/looping.pdf")).exists();
         operator.post("/api/batches/" + no + "/pages/1/try-again", Map.of());
         assertThat(operator.get("/api/batches/" + no).get("rejected")).isEmpty();
@@ -80,7 +80,9 @@ class NothingStoppedTest extends ChannelCase {
             String no = filed();
             await().atMost(soon).until(() -> refused(no) != null);
             JsonNode refused = refused(no);
-            assertThat(refused.get("reason").asString()).contains("there is another always this");
+            assertThat(refused.get("reason").asString()).contains("There is another always this");
+            assertThat(onBoard(no).get("doubts").asInt()).isEqualTo(1);
+            assertThat(onBoard(no).get("filing").asBoolean()).isFalse();
             assertThat(operator.stage(no)).isEqualTo("filing");
             operator.post(
                     "/api/batches/" + no + "/deliveries/" + refused.get("id").asLong(), fate);
@@ -107,6 +109,15 @@ class NothingStoppedTest extends ChannelCase {
         settleTheRest(no, stack);
         operator.post("/api/batches/" + no + "/filing", Map.of());
         return no;
+    }
+
+    private JsonNode onBoard(String no) throws Exception {
+        for (JsonNode b : operator.get("/api/board").get("batches")) {
+            if (b.get("no").asString().equals(no)) {
+                return b;
+            }
+        }
+        throw new AssertionError("not on the board: " + no);
     }
 
     private JsonNode refused(String no) throws Exception {

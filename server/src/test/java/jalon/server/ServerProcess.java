@@ -70,8 +70,10 @@ final class ServerProcess {
         return api;
     }
 
-    /** As a power cut does it (SIGKILL). */
+    /** As a power cut does it (SIGKILL); its workers go with it, busy or not. */
     void kill() throws InterruptedException {
+        List<ProcessHandle> workers = process.descendants().toList();
         process.destroyForcibly().waitFor();
+        await().atMost(Duration.ofSeconds(20)).until(() -> workers.stream().noneMatch(ProcessHandle::isAlive));
     }
 }

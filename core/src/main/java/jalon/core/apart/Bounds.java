@@ -20,17 +20,20 @@ record Bounds(Duration cpu, Duration wall) {
     /** Opening a file of thousands of pages takes two seconds. */
     static final Bounds OPENING = ofCpu(5);
 
-    /** Opening and decoding one page; an A0 plan of 140 million pixels takes four seconds, a dense drawing eight. */
-    static final Bounds DECODING = ofCpu(14);
+    /** Opening and decoding one page; an A0 plan of 140 million pixels is decoded in a few seconds. */
+    static final Bounds DECODING = ofCpu(12);
 
     static Bounds ofCpu(double seconds) {
         Duration cpu = Duration.ofMillis(Math.round(seconds * 1000));
         return new Bounds(cpu, cpu.multipliedBy(BUSY).plus(WAKING_UP));
     }
 
-    /** A dense page at 300 dpi (9 million pixels) takes 5 s, one of halftones 16; a small page never less than this. */
+    /**
+     * A dense page at 300 dpi (9 million pixels) takes 5 s, one of halftones 16. Larger ones than A2 are made smaller before
+     * they are read, so more is not given to them: a drawing that the engine is lost in comes in without its words.
+     */
     static Bounds reading(long pixels) {
-        return ofCpu(20 + pixels / 1_000_000.0 * 4);
+        return ofCpu(20 + Math.min(pixels / 1_000_000.0, 25) * 4);
     }
 
     Bounds times(double patience) {

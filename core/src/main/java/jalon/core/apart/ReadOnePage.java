@@ -5,6 +5,7 @@ import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
+import jalon.core.text.TextReader;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
@@ -15,9 +16,20 @@ import java.util.List;
  * @param language reading models
  * @param turn the clockwise turn that makes the page upright, or null to find out
  * @param recipe repairs to read through
+ * @param words whether its words are read; else it is only measured, and its marks are looked for
  */
-public record ReadOnePage(Path file, ReadPage.Origin origin, String language, Integer turn, List<Repair> recipe)
+public record ReadOnePage(
+        Path file, ReadPage.Origin origin, String language, Integer turn, List<Repair> recipe, boolean words)
         implements PageWork<PageFacts> {
+    public ReadOnePage(Path file, ReadPage.Origin origin, String language, Integer turn, List<Repair> recipe) {
+        this(file, origin, language, turn, recipe, true);
+    }
+
+    /** For a page that can be decoded and that the reading engine does not come to an end with. */
+    public ReadOnePage withoutWords() {
+        return new ReadOnePage(file, origin, language, turn, recipe, false);
+    }
+
     @Override
     public Class<PageFacts> answer() {
         return PageFacts.class;
@@ -36,6 +48,6 @@ public record ReadOnePage(Path file, ReadPage.Origin origin, String language, In
     @Override
     public PageFacts done(Tools tools) throws IOException, UnreadableFile {
         Scan scan = tools.decoded(file, origin.filePage());
-        return ReadPage.read(scan, origin, tools.reader(language), turn, recipe);
+        return ReadPage.read(scan, origin, words ? tools.reader(language) : TextReader.NONE, turn, recipe);
     }
 }

@@ -29,10 +29,25 @@ public final class WorkFailed extends IOException {
     }
 
     private final Why why;
+    private final boolean decoded;
 
     WorkFailed(Why why, String message) {
+        this(why, message, false);
+    }
+
+    private WorkFailed(Why why, String message, boolean decoded) {
         super(message);
         this.why = why;
+        this.decoded = decoded;
+    }
+
+    WorkFailed afterDecoding() {
+        return new WorkFailed(why, getMessage(), true);
+    }
+
+    /** Whether the page itself could be decoded, and only what came after failed. */
+    public boolean decoded() {
+        return decoded;
     }
 
     public Why why() {

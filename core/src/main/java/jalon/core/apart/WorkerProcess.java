@@ -42,6 +42,7 @@ final class WorkerProcess {
      */
     <R extends Record> R ask(PageWork<R> work, double patience) throws UnreadableFile, WorkFailed {
         boolean whole = false;
+        boolean decoded = false;
         try {
             if (!ready) {
                 begin(Bounds.STARTING);
@@ -53,6 +54,7 @@ final class WorkerProcess {
             while (true) {
                 Frames.Said said = Frames.parse(Frames.read(answers), Frames.Said.class);
                 if (said.pixels() > 0) {
+                    decoded = true;
                     begin(Bounds.reading(said.pixels()).times(patience));
                     continue;
                 }
@@ -66,9 +68,10 @@ final class WorkerProcess {
                 return Frames.JSON.treeToValue(said.answer(), work.answer());
             }
         } catch (WorkFailed e) {
-            throw e;
+            throw decoded ? e.afterDecoding() : e;
         } catch (IOException e) {
-            throw ended == null ? died() : ended;
+            WorkFailed failed = ended == null ? died() : ended;
+            throw decoded ? failed.afterDecoding() : failed;
         } finally {
             under = null;
             if (!whole) {

@@ -35,8 +35,8 @@ final class TiffPages implements PageFile {
             FileChannel file = FileChannel.open(path);
             try {
                 List<TiffDirectory> directories = TiffDirectory.readAll(file);
-                if (directories.isEmpty()) {
-                    throw new UnreadableFile("the file holds no page; scan it again");
+                if (directories.stream().noneMatch(d -> d.value(TiffDirectory.WIDTH, 0) > 0)) {
+                    throw new UnreadableFile("the file holds no page; send or scan it again");
                 }
                 return new TiffPages(file, directories);
             } catch (IOException | UnreadableFile | RuntimeException e) {

@@ -9,6 +9,24 @@ import java.util.List;
  */
 public interface TextReader extends AutoCloseable {
 
+    /** Reads nothing. */
+    TextReader NONE = new TextReader() {
+        @Override
+        public List<Word> read(GrayPlane picture, double dpi, Layout layout) {
+            return List.of();
+        }
+
+        @Override
+        public int uprightTurn(GrayPlane picture, double dpi) {
+            return 0;
+        }
+
+        @Override
+        public void close() {
+            // There is nothing to give back.
+        }
+    };
+
     /** What is expected in the picture. */
     enum Layout {
         PAGE,

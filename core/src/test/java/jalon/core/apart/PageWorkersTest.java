@@ -46,7 +46,7 @@ class PageWorkersTest {
         }
         assertThat(stuck.get()).isInstanceOfSatisfying(WorkFailed.class, e -> {
             assertThat(e.why()).isEqualTo(WorkFailed.Why.TIME);
-            assertThat(e).hasMessageContaining("did not end within 4 seconds");
+            assertThat(e).hasMessageContaining("did not end within 3 seconds");
         });
         assertThat(WORKERS.ask(page(letter)).words()).isNotEmpty();
     }

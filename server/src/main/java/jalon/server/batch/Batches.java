@@ -285,6 +285,12 @@ public class Batches {
         events.changed(batch.no());
     }
 
+    /** A batch that is read and cannot be worked out: it goes on being tried, and whoever looks for it is told why. */
+    public void tellStuck(long id, String why) {
+        log.add(now(), "Jalon", id, "could not leave intake and is tried again", why);
+        events.changed(Batch.no(id));
+    }
+
     /** Brings the counts on the Day board up to date. */
     public void counted(Batch batch, BatchView view) {
         long doubts = view.cutDoubts() + view.fieldDoubts();

@@ -27,6 +27,8 @@ public class Board {
     /**
      * @param pages images, @param sheets of paper they are on when they were scanned here, else 0
      * @param read pages read so far
+     * @param filing whether it is being filed and needs nobody
+     * @param doubts in its cut, fields and images, pages that could not be read, and deliveries that are refused
      * @param since when it came into its stage
      * @param stageDueAt when it should have left its stage, or null
      * @param with who has it, by name, or null
@@ -68,19 +70,19 @@ public class Board {
         rows.boardPages(since).forEach(p -> pages.put(p.id(), p));
         return rows.board(since).stream()
                 .map(b -> {
-                    BatchRows.BoardRow p = pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0, 0));
+                    BatchRows.BoardRow p = pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0, 0, 0, 0));
                     var stream = streams.definition(b.stream(), b.streamVersion());
                     return new Row(
                             b.no(),
                             b.stream(),
                             stream.title(),
                             b.stage().name(),
-                            b.filedAt() != null,
+                            b.filedAt() != null && p.refused() == 0,
                             p.pages(),
                             p.sheets(),
                             p.pages() - p.waiting(),
                             b.documents(),
-                            b.doubts(),
+                            b.filedAt() == null ? b.doubts() + p.notRead() : p.refused(),
                             b.stageSince(),
                             b.dueAt(),
                             stream.intake()

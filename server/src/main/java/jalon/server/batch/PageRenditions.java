@@ -46,11 +46,13 @@ public class PageRenditions {
     private final PageWorkers quickWork;
     private final Path root;
 
-    /** Why a picture could not be made, for a while: a screen asks for it again and again. */
-    private final Cache<Path, String> failed = Caffeine.newBuilder()
+    /** Pictures that could not be made, for a while: a screen asks for them again and again. */
+    private final Cache<Path, Failed> failed = Caffeine.newBuilder()
             .maximumSize(10_000)
             .expireAfterWrite(Duration.ofMinutes(10))
             .build();
+
+    private record Failed(int times, String reason) {}
 
     PageRenditions(FileStore store, PageWorkers quickWork, JalonSettings settings) {
         this.store = store;
@@ -96,21 +98,22 @@ public class PageRenditions {
         if (Files.exists(file)) {
             return file;
         }
-        String before = failed.getIfPresent(file);
-        if (before == null) {
-            before = make(store.path(sha256), filePage, wanted(rotation, chosen, look, file));
+        Failed before = failed.get(file, f -> new Failed(0, ""));
+        String reason = before.times() >= PageWorkers.MOST_ATTEMPTS
+                ? before.reason()
+                : make(store.path(sha256), filePage, wanted(rotation, chosen, look, file));
+        if (reason != null) {
+            failed.put(file, new Failed(before.times() + 1, reason));
+            throw NotPossible.now("Page " + no + " cannot be shown: " + reason);
         }
-        if (before != null) {
-            failed.put(file, before);
-            throw NotPossible.now("Page " + no + " cannot be shown: " + before);
-        }
+        failed.invalidate(file);
         return file;
     }
 
     /** @return why it cannot be made, or null */
     private String make(Path received, int filePage, MakePictures.Picture picture) {
         try {
-            quickWork.insist(new MakePictures(received, filePage, List.of(picture)));
+            quickWork.ask(new MakePictures(received, filePage, List.of(picture)));
             return null;
         } catch (WorkFailed | UnreadableFile e) {
             return e.getMessage();

@@ -60,8 +60,9 @@ public class ReadWork {
     public static final class TryAgain extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
+        /** Where it was thrown says nothing; the log gets one line. */
         TryAgain(String message) {
-            super(message);
+            super(message, null, false, false);
         }
     }
 
@@ -86,10 +87,10 @@ public class ReadWork {
                 }
                 rows.attempt(page.id());
                 Path path = store.path(file.sha256());
+                var origin = new ReadPage.Origin(page.no(), file.name(), page.filePage(), file.sha256());
+                var work = new ReadOnePage(
+                        path, origin, language, decided.turn(page.no()), decided.readingRecipe(page.no()));
                 try {
-                    var origin = new ReadPage.Origin(page.no(), file.name(), page.filePage(), file.sha256());
-                    var work = new ReadOnePage(
-                            path, origin, language, decided.turn(page.no()), decided.readingRecipe(page.no()));
                     PageFacts facts = worker.ask(work, run.patiently() ? PATIENTLY : 1);
                     rows.read(page.id(), FactsCodec.write(facts));
                     renditions.makeUsual(facts, path, decided.recipe(facts), worker);
@@ -101,9 +102,10 @@ public class ReadWork {
                         throw new TryAgain(e.getMessage());
                     }
                     rows.attemptFailed(page.id());
-                    if (rows.attempts(page.id()).failures() >= PageWorkers.MOST_ATTEMPTS) {
+                    boolean last = rows.attempts(page.id()).failures() >= PageWorkers.MOST_ATTEMPTS;
+                    if (last && !(e.decoded() && keptWithoutWords(worker, work, batch, page, e.getMessage()))) {
                         giveUp(batch, page, e.getMessage(), run.again());
-                    } else {
+                    } else if (!last) {
                         tryAgain = "page " + page.no() + " of batch " + batch.no() + ": " + e.getMessage();
                     }
                 }
@@ -116,9 +118,21 @@ public class ReadWork {
         return rows.waiting(file.batchId()) == 0;
     }
 
+    /** A page that can be decoded is kept, though the engine is lost in it: a drawing, or a fault of the engine. */
+    private boolean keptWithoutWords(
+            PageWorkers.Lent worker, ReadOnePage work, Batch batch, BatchRows.PageRow page, String why) {
+        try {
+            rows.read(page.id(), FactsCodec.write(worker.ask(work.withoutWords())));
+            log.add(Batches.now(), "Jalon", batch.id(), "kept page " + page.no() + " without its words", why);
+            return true;
+        } catch (UnreadableFile | WorkFailed e) {
+            return false;
+        }
+    }
+
     /** A page that was read before stays as it was then. */
     private void giveUp(Batch batch, BatchRows.PageRow page, String why, boolean again) {
-        String reason = "in " + PageWorkers.MOST_ATTEMPTS + " attempts the page could not be read: " + why;
+        String reason = PageWorkers.MOST_ATTEMPTS + " attempts failed; " + why;
         if (again && page.factsVersion() > 0) {
             rows.wantAgain(page.id());
         } else {

@@ -32,7 +32,7 @@ public class Receiving {
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
-    private final PageWorkers quickWork;
+    private final PageWorkers openingWork;
     private final TransactionTemplate transaction;
 
     Receiving(
@@ -42,7 +42,7 @@ public class Receiving {
             WorkQueue work,
             ActivityLog log,
             Events events,
-            PageWorkers quickWork,
+            PageWorkers openingWork,
             TransactionTemplate transaction) {
         this.rows = rows;
         this.store = store;
@@ -50,7 +50,7 @@ public class Receiving {
         this.work = work;
         this.log = log;
         this.events = events;
-        this.quickWork = quickWork;
+        this.openingWork = openingWork;
         this.transaction = transaction;
     }
 
@@ -139,15 +139,14 @@ public class Receiving {
     Opened opened(String sha256) {
         try {
             return new Opened(
-                    quickWork.insist(new CountPages(store.path(sha256))).pages(), null);
+                    openingWork.insist(new CountPages(store.path(sha256))).pages(), null);
         } catch (UnreadableFile e) {
             return new Opened(0, e.getMessage());
         } catch (WorkFailed e) {
             if (!e.counts()) {
                 throw NotPossible.machine("Files cannot be opened now: " + e.getMessage() + ". Send it again later.");
             }
-            return new Opened(
-                    0, "in " + PageWorkers.MOST_ATTEMPTS + " attempts it could not be opened: " + e.getMessage());
+            return new Opened(0, PageWorkers.MOST_ATTEMPTS + " attempts to open it failed; " + e.getMessage());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw NotPossible.machine("Jalon is being stopped. Send it again later.");

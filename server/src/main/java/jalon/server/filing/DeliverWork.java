@@ -90,10 +90,10 @@ public class DeliverWork {
                     destination,
                     files -> slowWork.ask(new WriteDocument(document, received, files)));
         } catch (FileAlreadyExistsException e) {
-            refuse(delivery, "there is another " + root.relativize(Path.of(e.getMessage())) + " already");
+            refuse(delivery, "There is another " + root.relativize(Path.of(e.getMessage())) + " already");
             return;
         } catch (UnreadableFile e) {
-            refuse(delivery, "a page of it cannot be read any more: " + e.getMessage());
+            refuse(delivery, "A page of it cannot be read any more: " + e.getMessage());
             return;
         } catch (WorkFailed e) {
             if (e.counts() && e.why() != WorkFailed.Why.DISK && delivery.tries() + 1 >= PageWorkers.MOST_ATTEMPTS) {
@@ -131,7 +131,7 @@ public class DeliverWork {
 
     private RuntimeException tryAgain(DeliveryRows.DeliveryRow delivery, Path root, IOException e) {
         Instant next = Batches.now().plus(Pauses.after(delivery.tries() + 1));
-        rows.retrying(delivery.id(), "could not be written below " + root + " (" + e.getMessage() + ")", next);
+        rows.retrying(delivery.id(), "Could not be written below " + root + " (" + e.getMessage() + ")", next);
         events.changed(Batch.no(delivery.batchId()));
         return new IllegalStateException("delivery " + delivery.id() + " is tried again at " + next, e);
     }

@@ -11,8 +11,11 @@ import org.springframework.context.annotation.Configuration;
 /** The processes in which received bytes are worked on. */
 @Configuration
 class PageProcesses {
-    /** For what people wait for: opening what they send, pictures, a box to be read. */
+    /** For what people look at: pictures, a box to be read. */
     private static final int QUICK = 3;
+
+    /** For what comes in. */
+    private static final int OPENING = 2;
 
     private static final String BOOTS_LAUNCHER = "org.springframework.boot.loader.launch.PropertiesLauncher";
 
@@ -25,6 +28,11 @@ class PageProcesses {
     @Bean
     PageWorkers quickWork(JalonSettings settings) {
         return new PageWorkers(QUICK, launch(), settings.patience());
+    }
+
+    @Bean
+    PageWorkers openingWork(JalonSettings settings) {
+        return new PageWorkers(OPENING, launch(), settings.patience());
     }
 
     /** In the framework's executable jar the classes lie in jars inside it, which only its own launcher finds. */

@@ -1,8 +1,10 @@
 package jalon.server.work;
 
 import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
+import jalon.server.Pauses;
 import jalon.server.batch.WorkQueue;
 import java.io.Serializable;
 import java.time.Instant;
@@ -27,6 +29,14 @@ final class SchedulerQueue implements WorkQueue {
     record Pages(long fileId, int from, int to, boolean again, boolean patiently) implements Serializable {}
 
     record Id(long id) implements Serializable {}
+
+    /** What failed is tried again after a pause, however often it failed before. */
+    static <T> FailureHandler<T> growing() {
+        return (done, operations) -> {
+            int failures = done.getExecution().consecutiveFailures + 1;
+            operations.reschedule(done, done.getTimeDone().plus(Pauses.after(failures)));
+        };
+    }
 
     @Override
     public void readFile(long fileId, int pages) {

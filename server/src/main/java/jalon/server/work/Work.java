@@ -3,11 +3,9 @@ package jalon.server.work;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.jdbc.MySQL8JdbcCustomization;
-import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.Task;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import jalon.server.JalonSettings;
-import jalon.server.Pauses;
 import jalon.server.batch.Batches;
 import jalon.server.batch.ReadWork;
 import jalon.server.filing.DeliverWork;
@@ -26,6 +24,9 @@ import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
  */
 @Configuration
 class Work {
+    /** Failures after which a batch that cannot leave intake is told about in its log. */
+    private static final int TOLD_AFTER = 3;
+
     private static final Duration HEARTBEAT = Duration.ofSeconds(5);
 
     @Bean
@@ -45,7 +46,7 @@ class Work {
             ObjectProvider<DeliverWork> deliver,
             SchedulerQueue queue) {
         Task<SchedulerQueue.Pages> readPages = Tasks.oneTime(SchedulerQueue.READ, SchedulerQueue.Pages.class)
-                .onFailure(growing())
+                .onFailure(SchedulerQueue.growing())
                 .execute((task, context) -> {
                     SchedulerQueue.Pages p = task.getData();
                     try {
@@ -60,11 +61,19 @@ class Work {
                     }
                 });
         Task<SchedulerQueue.Id> advance = Tasks.oneTime(SchedulerQueue.ADVANCE, SchedulerQueue.Id.class)
-                .onFailure(growing())
+                .onFailure((done, operations) -> {
+                    if (done.getExecution().consecutiveFailures + 1 == TOLD_AFTER) {
+                        var id = (SchedulerQueue.Id)
+                                done.getExecution().taskInstance.getData();
+                        String why = done.getCause().map(Throwable::toString).orElse("unknown");
+                        batches.getObject().tellStuck(id.id(), why);
+                    }
+                    SchedulerQueue.<SchedulerQueue.Id>growing().onFailure(done, operations);
+                })
                 .execute((task, context) ->
                         batches.getObject().advance(task.getData().id()));
         Task<SchedulerQueue.Id> delivery = Tasks.oneTime(SchedulerQueue.DELIVER, SchedulerQueue.Id.class)
-                .onFailure(growing())
+                .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
                         deliver.getObject().deliver(task.getData().id()));
         Scheduler scheduler = configured(database, settings.workers(), List.of(readPages, advance, delivery));
@@ -85,13 +94,6 @@ class Work {
                 .missedHeartbeatsLimit(4)
                 .shutdownMaxWait(Duration.ofSeconds(20))
                 .build();
-    }
-
-    private static <T> FailureHandler<T> growing() {
-        return (done, operations) -> {
-            int failures = done.getExecution().consecutiveFailures + 1;
-            operations.reschedule(done, done.getTimeDone().plus(Pauses.after(failures)));
-        };
     }
 
     /** Starts with the server and stops before the database does. */
