@@ -138,7 +138,7 @@ final class ReadFiles {
     /** A page that can be decoded is kept, though the engine is lost in it. */
     private Outcome withoutWords(Task task, WorkFailed failed) throws InterruptedException {
         String page = "page " + task.origin().filePage();
-        if (failed.decoded()) {
+        if (failed.lostInReading()) {
             try {
                 PageFacts facts = workers.ask(work(task).withoutWords());
                 warnings.add(task.origin().file() + ": the words of " + page + " could not be read ("

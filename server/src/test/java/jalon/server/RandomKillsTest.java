@@ -43,7 +43,7 @@ import org.junit.jupiter.api.io.TempDir;
  * file is in the store, and in the ledger as often as it was sent. {@code -Djalon.kills=50} for the long run.
  */
 class RandomKillsTest {
-    private static final int KILLS = Integer.getInteger("jalon.kills", 3);
+    private static final int KILLS = Integer.getInteger("jalon.kills", 2);
 
     /** Pages that never end take a worker for seconds, not for a quarter of a minute. */
     private static final String PATIENCE = "--jalon.patience=0.3";

@@ -4,20 +4,14 @@ import jalon.core.page.PageFile;
 import jalon.core.page.UnreadableFile;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.List;
 
 /** Opens a file and counts its pages. */
-public record CountPages(Path file) implements PageWork<CountPages.Count> {
+public record CountPages(Path file) implements OneFileWork<CountPages.Count> {
     public record Count(int pages) {}
 
     @Override
     public Class<Count> answer() {
         return Count.class;
-    }
-
-    @Override
-    public List<Path> files() {
-        return List.of(file);
     }
 
     @Override

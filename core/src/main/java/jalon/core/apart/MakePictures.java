@@ -20,7 +20,7 @@ import javax.imageio.ImageIO;
  * @param filePage page in the file, from 1
  * @param pictures of one and the same page; one that follows a larger one seen alike is made from that
  */
-public record MakePictures(Path file, int filePage, List<Picture> pictures) implements PageWork<MakePictures.Made> {
+public record MakePictures(Path file, int filePage, List<Picture> pictures) implements OneFileWork<MakePictures.Made> {
     /**
      * @param rotation the clockwise turn that makes the page upright
      * @param width at most, in pixels
@@ -38,16 +38,6 @@ public record MakePictures(Path file, int filePage, List<Picture> pictures) impl
     @Override
     public Class<Made> answer() {
         return Made.class;
-    }
-
-    @Override
-    public List<Path> files() {
-        return List.of(file);
-    }
-
-    @Override
-    public Bounds bounds() {
-        return Bounds.DECODING;
     }
 
     @Override

@@ -21,8 +21,7 @@ import java.util.Collection;
     @JsonSubTypes.Type(value = MakePictures.class, name = "makePictures"),
     @JsonSubTypes.Type(value = WriteDocument.class, name = "writeDocument")
 })
-public sealed interface PageWork<R extends Record>
-        permits CountPages, ReadOnePage, ReadOneZone, MakePictures, WriteDocument {
+public sealed interface PageWork<R extends Record> permits OneFileWork, WriteDocument {
 
     Class<R> answer();
 

@@ -20,7 +20,7 @@ import java.util.List;
  */
 public record ReadOnePage(
         Path file, ReadPage.Origin origin, String language, Integer turn, List<Repair> recipe, boolean words)
-        implements PageWork<PageFacts> {
+        implements OneFileWork<PageFacts> {
     public ReadOnePage(Path file, ReadPage.Origin origin, String language, Integer turn, List<Repair> recipe) {
         this(file, origin, language, turn, recipe, true);
     }
@@ -33,16 +33,6 @@ public record ReadOnePage(
     @Override
     public Class<PageFacts> answer() {
         return PageFacts.class;
-    }
-
-    @Override
-    public List<Path> files() {
-        return List.of(file);
-    }
-
-    @Override
-    public Bounds bounds() {
-        return Bounds.DECODING;
     }
 
     @Override

@@ -16,7 +16,8 @@ import java.util.List;
  * @param page what was seen on it, its words left out: they are not needed
  * @param zone on the upright page
  */
-public record ReadOneZone(Path file, PageFacts page, Box zone, String language) implements PageWork<ReadOneZone.Words> {
+public record ReadOneZone(Path file, PageFacts page, Box zone, String language)
+        implements OneFileWork<ReadOneZone.Words> {
     public ReadOneZone {
         page = new PageFacts(
                 page.no(), page.file(), page.filePage(), page.sha256(), page.image(), List.of(), List.of());
@@ -27,16 +28,6 @@ public record ReadOneZone(Path file, PageFacts page, Box zone, String language) 
     @Override
     public Class<Words> answer() {
         return Words.class;
-    }
-
-    @Override
-    public List<Path> files() {
-        return List.of(file);
-    }
-
-    @Override
-    public Bounds bounds() {
-        return Bounds.DECODING;
     }
 
     @Override

@@ -45,9 +45,9 @@ public final class WorkFailed extends IOException {
         return new WorkFailed(why, getMessage(), true);
     }
 
-    /** Whether the page itself could be decoded, and only what came after failed. */
-    public boolean decoded() {
-        return decoded;
+    /** Whether the page could be decoded, and only the reading engine did not come to an end with it. */
+    public boolean lostInReading() {
+        return decoded && counts() && why != Why.NOT_INSTALLED && why != Why.DISK;
     }
 
     public Why why() {

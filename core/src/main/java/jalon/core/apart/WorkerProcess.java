@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.concurrent.TimeUnit;
+import tools.jackson.core.JacksonException;
 
 /** One other process, as this one holds it: gives it work, watches what it takes, and kills it when that is too much. */
 final class WorkerProcess {
@@ -67,6 +68,8 @@ final class WorkerProcess {
                 }
                 return Frames.JSON.treeToValue(said.answer(), work.answer());
             }
+        } catch (JacksonException e) {
+            throw new WorkFailed(WorkFailed.Why.UNEXPECTED, "the reading program's answer is none that is known");
         } catch (WorkFailed e) {
             throw decoded ? e.afterDecoding() : e;
         } catch (IOException e) {

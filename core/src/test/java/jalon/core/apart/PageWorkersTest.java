@@ -11,6 +11,7 @@ import jalon.demo.Hostile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Random;
 import java.util.concurrent.CompletableFuture;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
@@ -58,6 +59,32 @@ class PageWorkersTest {
             assertThatThrownBy(() -> WORKERS.ask(page(file))).isInstanceOfAny(WorkFailed.class, UnreadableFile.class);
         }
         assertThat(count(file("harmless.pdf", Hostile.harmlessPdf()))).isEqualTo(1);
+    }
+
+    @Test
+    void aDrawingThatTheEngineIsLostInComesInWithoutItsWords() throws Exception {
+        Path drawing = folder.resolve("drawing.png");
+        var random = new Random(5);
+        ImageIO.write(
+                Pictures.page(200, 0, g -> {
+                    for (int i = 0; i < 4000; i++) {
+                        g.drawLine(
+                                random.nextInt(1650), random.nextInt(2330), random.nextInt(1650), random.nextInt(2330));
+                    }
+                }),
+                "png",
+                drawing.toFile());
+        var work = new ReadOnePage(drawing, new ReadPage.Origin(1, "drawing", 1, "00"), "eng", null, List.of());
+        try (var hasty = new PageWorkers(1, WorkerLaunch.likeThis(), 0.08);
+                PageWorkers.Lent one = hasty.borrow()) {
+            one.ask(page(letter()), 50);
+            assertThatThrownBy(() -> one.ask(work))
+                    .isInstanceOfSatisfying(
+                            WorkFailed.class, e -> assertThat(e.lostInReading()).isTrue());
+            PageFacts facts = one.ask(work.withoutWords(), 50);
+            assertThat(facts.words()).isEmpty();
+            assertThat(facts.image().widthMm()).isBetween(205.0, 215.0);
+        }
     }
 
     @Test

@@ -12,6 +12,7 @@ import jalon.server.batch.Batches;
 import jalon.server.batch.Deciding;
 import jalon.server.batch.Holding;
 import jalon.server.batch.Inserting;
+import jalon.server.batch.NotReadList;
 import jalon.server.batch.NotReadPages;
 import jalon.server.batch.PageRenditions;
 import jalon.server.batch.PageZones;
@@ -52,6 +53,7 @@ class BatchApi {
     private final FilingDesk filing;
     private final ActivityLog log;
     private final NotReadPages notRead;
+    private final NotReadList notReadList;
 
     BatchApi(
             Batches batches,
@@ -62,7 +64,9 @@ class BatchApi {
             PageZones zones,
             FilingDesk filing,
             ActivityLog log,
-            NotReadPages notRead) {
+            NotReadPages notRead,
+            NotReadList notReadList) {
+        this.notReadList = notReadList;
         this.notRead = notRead;
         this.batches = batches;
         this.deciding = deciding;
@@ -155,7 +159,7 @@ class BatchApi {
                 batches.facts(batch),
                 view,
                 filing.ledger(batch, view),
-                batches.rejected(batch),
+                notReadList.of(batch),
                 batches.sheets(batch),
                 batch.withPerson() == null ? null : batches.nameOf(batch.withPerson()),
                 Holding.isFree(batch, who.getName()),

@@ -6,7 +6,7 @@ import jalon.core.run.BatchView;
 import jalon.core.run.Ledger;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.batch.Batch;
-import jalon.server.batch.Batches;
+import jalon.server.batch.NotReadList;
 import jalon.server.batch.Receiving;
 import java.time.Instant;
 import java.util.List;
@@ -31,7 +31,7 @@ record BatchDetail(
         Ledger ledger,
         long cutDoubts,
         long fieldDoubts,
-        List<Batches.NotRead> rejected,
+        List<NotReadList.NotRead> rejected,
         List<BatchView.Gap> gaps,
         BatchView.Counts counts,
         String priority,
@@ -71,7 +71,7 @@ record BatchDetail(
             Map<Integer, PageFacts> facts,
             BatchView view,
             Ledger ledger,
-            List<Batches.NotRead> rejected,
+            List<NotReadList.NotRead> rejected,
             Map<Integer, Receiving.Sheet> sheets,
             String with,
             boolean free,

@@ -47,6 +47,7 @@ public class Batches {
     private final ActivityLog log;
     private final People people;
     private final Events events;
+    private final NotReadList notRead;
 
     /** Facts of pages by row and reading: fetching and unzipping a 500-page batch for every key would be felt. */
     private final Cache<FactsKey, PageFacts> facts =
@@ -63,7 +64,15 @@ public class Batches {
             .expireAfterWrite(Duration.ofMinutes(1))
             .build();
 
-    Batches(BatchRows rows, StreamLibrary streams, PageZones zones, ActivityLog log, People people, Events events) {
+    Batches(
+            BatchRows rows,
+            StreamLibrary streams,
+            PageZones zones,
+            ActivityLog log,
+            People people,
+            Events events,
+            NotReadList notRead) {
+        this.notRead = notRead;
         this.rows = rows;
         this.streams = streams;
         this.zones = zones;
@@ -267,7 +276,7 @@ public class Batches {
             return;
         }
         BatchView view = view(batch, true);
-        boolean lost = !rejected(batch).isEmpty();
+        boolean lost = !notRead.of(batch).isEmpty();
         Stage to = view.cutDoubts() > 0 || view.documents().isEmpty() || lost
                 ? Stage.pages
                 : view.fieldDoubts() > 0 ? Stage.index : Stage.filing;
@@ -297,32 +306,5 @@ public class Batches {
         if (batch.documents() != view.documents().size() || batch.doubts() != doubts) {
             rows.counted(batch.id(), view.documents().size(), doubts);
         }
-    }
-
-    /**
-     * A file, or a page of one, that could not be read.
-     *
-     * @param fileId of the file
-     * @param page number in the batch, or null when nothing of the file could be read
-     */
-    public record NotRead(long fileId, String file, Integer page, Integer filePage, String reason) {}
-
-    /** Files and pages that could not be read, with the reason. */
-    public List<NotRead> rejected(Batch batch) {
-        List<NotRead> all = new ArrayList<>();
-        Map<Long, String> names = new HashMap<>();
-        for (BatchRows.FileRow file : rows.files(batch.id())) {
-            names.put(file.id(), file.name());
-            if (file.rejected() != null) {
-                all.add(new NotRead(file.id(), file.name(), null, null, file.rejected()));
-            }
-        }
-        for (BatchRows.PageRow page : rows.pages(batch.id())) {
-            if (page.rejected() != null) {
-                all.add(new NotRead(
-                        page.fileId(), names.get(page.fileId()), page.no(), page.filePage(), page.rejected()));
-            }
-        }
-        return all;
     }
 }

@@ -103,7 +103,7 @@ public class ReadWork {
                     }
                     rows.attemptFailed(page.id());
                     boolean last = rows.attempts(page.id()).failures() >= PageWorkers.MOST_ATTEMPTS;
-                    if (last && !(e.decoded() && keptWithoutWords(worker, work, batch, page, e.getMessage()))) {
+                    if (last && !(e.lostInReading() && keptWithoutWords(worker, work, batch, page, e.getMessage()))) {
                         giveUp(batch, page, e.getMessage(), run.again());
                     } else if (!last) {
                         tryAgain = "page " + page.no() + " of batch " + batch.no() + ": " + e.getMessage();

@@ -227,28 +227,6 @@ public class Receiving {
         }
     }
 
-    /** @param since when the last file came into it */
-    public record Gathering(String no, String stream, Instant since) {}
-
-    /** The batches that a watched folder still adds files to, one a stream. */
-    public List<Gathering> gathering(long channelId) {
-        return rows.gathering(channelId).stream()
-                .map(b -> new Gathering(b.no(), b.stream(), rows.lastReceived(b.id())))
-                .toList();
-    }
-
-    /** Nothing is added any more to what a channel gathered: it is changed, paused or gone. */
-    @Transactional
-    public void completeGathered(long channelId, String who) {
-        rows.gathering(channelId).forEach(b -> complete(b.no(), who));
-    }
-
-    /** Completes what was gathered for channels that are gone or paused, should one have been at work just then. */
-    @Transactional
-    public void completeLeft() {
-        rows.left().forEach(b -> complete(b.no(), "Jalon"));
-    }
-
     /** Pages received and not read yet, in all batches. */
     public int pagesInLine() {
         return rows.pagesInLine();
@@ -262,26 +240,6 @@ public class Receiving {
     /** SHA-256 of what a channel had at a place, when it was recorded before. */
     public Optional<String> contentOf(String origin) {
         return rows.contentOf(origin);
-    }
-
-    /** Adds a file to the batch its channel gathers now, opening one if there is none; an unreadable file is not added. */
-    public Received addGathered(long channelId, NewBatch wanted, String name, InputStream in, String origin) {
-        Kept kept = keep(name, in);
-        if (kept.rejected() != null) {
-            return new Received(printable(name), kept.stored().sha256(), 0, kept.rejected());
-        }
-        return transaction.execute(t -> {
-            String no = gathering(channelId).stream()
-                    .filter(g -> g.stream().equals(wanted.stream()))
-                    .map(Gathering::no)
-                    .findFirst()
-                    .orElseGet(() -> open(wanted));
-            Batch batch = lock(no);
-            if (batch.arrived() || batch.withdrawn()) {
-                batch = lock(open(wanted));
-            }
-            return record(batch, name, kept, origin, null).received();
-        });
     }
 
     /** A file on its way in; its bytes are asked for once. */

@@ -12,6 +12,7 @@ import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.Batches;
 import jalon.server.batch.Events;
+import jalon.server.batch.NotReadList;
 import jalon.server.batch.WorkQueue;
 import jalon.server.people.ActivityLog;
 import java.time.Instant;
@@ -34,8 +35,17 @@ public class FilingDesk {
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
+    private final NotReadList notRead;
 
-    FilingDesk(Batches batches, DeliveryRows rows, BatchFiling marks, WorkQueue work, ActivityLog log, Events events) {
+    FilingDesk(
+            Batches batches,
+            DeliveryRows rows,
+            BatchFiling marks,
+            WorkQueue work,
+            ActivityLog log,
+            Events events,
+            NotReadList notRead) {
+        this.notRead = notRead;
         this.batches = batches;
         this.rows = rows;
         this.marks = marks;
@@ -272,7 +282,7 @@ public class FilingDesk {
             }
         }
         boolean filed = batch.filedAt() != null;
-        List<Report.Rejected> rejected = batches.rejected(batch).stream()
+        List<Report.Rejected> rejected = notRead.of(batch).stream()
                 .map(r -> new Report.Rejected(r.file(), r.reason()))
                 .toList();
         return Report.of(view, batches.facts(batch), filed, deliveries, rejected, List.of());

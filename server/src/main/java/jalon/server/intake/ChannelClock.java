@@ -3,6 +3,7 @@ package jalon.server.intake;
 import jalon.server.JalonSettings;
 import jalon.server.Pauses;
 import jalon.server.batch.Batches;
+import jalon.server.batch.GatheredBatches;
 import jalon.server.batch.Receiving;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -43,6 +44,7 @@ public class ChannelClock implements SmartLifecycle {
     private final FolderChannel folders;
     private final MailChannel mails;
     private final Receiving receiving;
+    private final GatheredBatches gathered;
     private final JalonSettings settings;
     private final Set<Long> underWay = ConcurrentHashMap.newKeySet();
     private Instant sweepAt = Instant.EPOCH;
@@ -55,12 +57,14 @@ public class ChannelClock implements SmartLifecycle {
             FolderChannel folders,
             MailChannel mails,
             Receiving receiving,
+            GatheredBatches gathered,
             JalonSettings settings) {
         this.rows = rows;
         this.channels = channels;
         this.folders = folders;
         this.mails = mails;
         this.receiving = receiving;
+        this.gathered = gathered;
         this.settings = settings;
     }
 
@@ -75,7 +79,7 @@ public class ChannelClock implements SmartLifecycle {
         try {
             if (Batches.now().isAfter(sweepAt)) {
                 sweepAt = Batches.now().plus(SWEPT_EVERY);
-                receiving.completeLeft();
+                gathered.completeLeft();
             }
             Instant renewed = Batches.now().plus(CLAIM);
             underWay.forEach(id -> rows.keepClaim(id, renewed));

@@ -2,7 +2,7 @@ package jalon.server.intake;
 
 import jalon.server.NotPossible;
 import jalon.server.batch.Batches;
-import jalon.server.batch.Receiving;
+import jalon.server.batch.GatheredBatches;
 import jalon.server.people.ActivityLog;
 import jalon.server.store.InstallationKey;
 import jalon.server.stream.StreamLibrary;
@@ -30,7 +30,7 @@ public class Channels {
     private final InstallationKey key;
     private final WatchedFolders watched;
     private final ChannelTries tries;
-    private final Receiving receiving;
+    private final GatheredBatches gathered;
 
     Channels(
             ChannelRows rows,
@@ -39,10 +39,10 @@ public class Channels {
             InstallationKey key,
             WatchedFolders watched,
             ChannelTries tries,
-            Receiving receiving) {
+            GatheredBatches gathered) {
         this.watched = watched;
         this.tries = tries;
-        this.receiving = receiving;
+        this.gathered = gathered;
         this.key = key;
         this.rows = rows;
         this.streams = streams;
@@ -145,7 +145,7 @@ public class Channels {
         } else {
             ChannelRows.Row before = row(id);
             if (!settings(before).equals(settings) || !Objects.equals(before.stream(), wanted.stream())) {
-                receiving.completeGathered(id, by);
+                gathered.complete(id, by);
             }
             rows.save(id, name, wanted.stream(), json, by, Batches.now());
         }
@@ -202,7 +202,7 @@ public class Channels {
     @Transactional
     public void remove(long id, String by) {
         ChannelRows.Row row = row(id);
-        receiving.completeGathered(id, by);
+        gathered.complete(id, by);
         rows.remove(id);
         tries.forgetAll(id);
         log.add(Batches.now(), by, null, "removed channel", row.kind() + " " + row.name());
@@ -211,7 +211,7 @@ public class Channels {
     @Transactional
     public void pause(long id, boolean paused, String by) {
         if (paused) {
-            receiving.completeGathered(id, by);
+            gathered.complete(id, by);
         }
         rows.pause(row(id).id(), paused, Batches.now());
         log.add(Batches.now(), by, null, paused ? "paused channel" : "went on with channel", row(id).name());

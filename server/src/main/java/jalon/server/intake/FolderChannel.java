@@ -1,6 +1,7 @@
 package jalon.server.intake;
 
 import jalon.server.NotPossible;
+import jalon.server.batch.GatheredBatches;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
 import jalon.server.stream.StreamLibrary;
@@ -14,7 +15,6 @@ import java.nio.file.LinkOption;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -41,6 +41,7 @@ class FolderChannel {
     private static final String REJECTED = "rejected";
 
     private final Receiving receiving;
+    private final GatheredBatches gathered;
     private final StreamLibrary streams;
     private final WatchedFolders watched;
     private final TakenFile taken;
@@ -48,8 +49,14 @@ class FolderChannel {
     private final Map<Path, Seen> seen = new ConcurrentHashMap<>();
 
     FolderChannel(
-            Receiving receiving, StreamLibrary streams, WatchedFolders watched, TakenFile taken, ChannelTries tries) {
+            Receiving receiving,
+            GatheredBatches gathered,
+            StreamLibrary streams,
+            WatchedFolders watched,
+            TakenFile taken,
+            ChannelTries tries) {
         this.receiving = receiving;
+        this.gathered = gathered;
         this.streams = streams;
         this.watched = watched;
         this.taken = taken;
@@ -57,56 +64,6 @@ class FolderChannel {
     }
 
     private record Seen(FileState state, Instant since) {}
-
-    /** One look, under way. */
-    private final class Visit {
-        private final ChannelRows.Row channel;
-        private final ChannelSettings.Folder settings;
-        private final Path root;
-        private final Set<String> unsettled = new HashSet<>();
-        private int took;
-        private int rejected;
-        private String problem;
-
-        Visit(ChannelRows.Row channel, ChannelSettings.Folder settings, Path root) {
-            this.channel = channel;
-            this.settings = settings;
-            this.root = root;
-        }
-
-        void tell(String what) {
-            problem = problem == null ? what : problem;
-        }
-
-        boolean gathers() {
-            return settings.gatherSeconds() > 0;
-        }
-
-        ChannelVisit done() {
-            boolean open = completeQuiet();
-            boolean soon = !unsettled.isEmpty() || open;
-            Duration again = soon ? Duration.ofMillis(Math.max(250, settings.settleSeconds() * 500L)) : null;
-            return new ChannelVisit(took, rejected, again, problem);
-        }
-
-        /** @return whether something is still being gathered */
-        private boolean completeQuiet() {
-            boolean open = false;
-            for (Receiving.Gathering g : receiving.gathering(channel.id())) {
-                boolean quiet = !unsettled.contains(g.stream())
-                        && (g.since() == null
-                                || g.since()
-                                        .plusSeconds(settings.gatherSeconds())
-                                        .isBefore(Instant.now()));
-                if (quiet) {
-                    receiving.complete(g.no(), "channel " + channel.name());
-                } else {
-                    open = true;
-                }
-            }
-            return open;
-        }
-    }
 
     ChannelVisit visit(ChannelRows.Row channel, ChannelSettings.Folder settings) throws ChannelProblem {
         Path root = settings.path();
@@ -120,7 +77,7 @@ class FolderChannel {
                 throw new ChannelProblem("Files in " + root
                         + " can be read but not taken out. Give the server the right to write there.");
             }
-            var visit = new Visit(channel, settings, root);
+            var visit = new FolderVisit(channel, settings, root);
             if (settings.byStream()) {
                 for (Path sub : folders(visit)) {
                     lookIntoStream(visit, sub);
@@ -128,7 +85,7 @@ class FolderChannel {
             } else {
                 look(visit, root, channel.stream());
             }
-            return visit.done();
+            return visit.done(gathered, receiving);
         } catch (NoSuchFileException | NotDirectoryException e) {
             throw new ChannelProblem(
                     "There is no folder " + e.getFile() + " any more. Make it again, or connect its disk.", e);
@@ -146,7 +103,7 @@ class FolderChannel {
         }
     }
 
-    private static List<Path> folders(Visit visit) throws IOException {
+    private static List<Path> folders(FolderVisit visit) throws IOException {
         List<Path> subs = new ArrayList<>();
         try (DirectoryStream<Path> all = Files.newDirectoryStream(visit.root, Files::isDirectory)) {
             for (Path sub : all) {
@@ -162,7 +119,7 @@ class FolderChannel {
     }
 
     /** What is wrong with one sub-folder keeps no other waiting. */
-    private void lookIntoStream(Visit visit, Path sub) {
+    private void lookIntoStream(FolderVisit visit, Path sub) {
         String stream = sub.getFileName().toString();
         try {
             if (!streams.has(stream)) {
@@ -178,8 +135,8 @@ class FolderChannel {
         }
     }
 
-    private void look(Visit visit, Path folder, String stream) throws IOException {
-        taken.settleLeft(folder);
+    private void look(FolderVisit visit, Path folder, String stream) throws IOException {
+        taken.settleLeft(folder, visit::tell);
         List<Path> files = new ArrayList<>();
         try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, f -> !hidden(f))) {
             for (Path file : all) {
@@ -191,16 +148,13 @@ class FolderChannel {
             }
         }
         files.sort(Comparator.comparing(f -> f.getFileName().toString()));
-        seen.keySet().removeIf(f -> f.getParent().equals(folder) && !files.contains(f));
+        Set<Path> here = new HashSet<>(files);
+        seen.keySet().removeIf(f -> f.getParent().equals(folder) && !here.contains(f));
         for (Path file : files) {
-            try {
-                if (!settled(file, visit.settings.settleSeconds())) {
-                    visit.unsettled.add(stream);
-                } else {
-                    takeOnItsOwn(visit, folder, stream, file);
-                }
-            } catch (NoSuchFileException e) {
-                // Whoever put it there has taken it away again.
+            if (settled(file, visit.settings.settleSeconds())) {
+                takeOnItsOwn(visit, folder, stream, file);
+            } else {
+                visit.unsettled.add(stream);
             }
         }
     }
@@ -219,7 +173,12 @@ class FolderChannel {
     }
 
     private boolean settled(Path file, int seconds) throws IOException {
-        FileState now = FileState.of(file);
+        FileState now;
+        try {
+            now = FileState.of(file);
+        } catch (NoSuchFileException e) {
+            return false;
+        }
         Seen before = seen.get(file);
         if (before == null || !now.equals(before.state())) {
             seen.put(file, new Seen(now, Instant.now()));
@@ -229,7 +188,7 @@ class FolderChannel {
     }
 
     /** One file that cannot be taken does not keep the others; after three tries it is set aside. */
-    private void takeOnItsOwn(Visit visit, Path folder, String stream, Path file) throws IOException {
+    private void takeOnItsOwn(FolderVisit visit, Path folder, String stream, Path file) throws IOException {
         String item = visit.root.relativize(file).toString();
         String why;
         try {
@@ -238,6 +197,10 @@ class FolderChannel {
             return;
         } catch (DataAccessException | TransactionException e) {
             throw e;
+        } catch (NoSuchFileException e) {
+            // Whoever put it there has taken it away again.
+            tries.forget(visit.channel.id(), item);
+            return;
         } catch (AccessDeniedException e) {
             visit.tell(denied(e));
             return;
@@ -261,7 +224,7 @@ class FolderChannel {
         }
     }
 
-    private void take(Visit visit, Path folder, String stream, Path file) throws IOException {
+    private void take(FolderVisit visit, Path folder, String stream, Path file) throws IOException {
         String name = file.getFileName().toString();
         FileState state = FileState.of(file);
         // The same file in the same state is the same sending: one that was recorded before a crash is not taken twice.
@@ -275,13 +238,16 @@ class FolderChannel {
             Receiving.Received received;
             try (InputStream in = Files.newInputStream(file, LinkOption.NOFOLLOW_LINKS)) {
                 received = visit.gathers()
-                        ? receiving.addGathered(visit.channel.id(), wanted, name, in, origin)
+                        ? gathered.add(visit.channel.id(), wanted, name, in, origin)
                         : receiving.wholeBatch(wanted, name, in, origin);
             }
             if (received.rejected() != null) {
+                if (FileState.of(file).equals(state)) {
+                    reject(folder, file, received.rejected());
+                    visit.rejected++;
+                }
+                // Else it was not complete when it was read, and is looked at again.
                 seen.remove(file);
-                reject(folder, file, received.rejected());
-                visit.rejected++;
                 return;
             }
             sha256 = received.sha256();

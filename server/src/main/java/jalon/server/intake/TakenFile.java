@@ -5,8 +5,10 @@ import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
@@ -48,13 +50,23 @@ class TakenFile {
         return settle(aside, sha256, name);
     }
 
-    /** Ends what a crash broke off in a folder: what was put out of reach goes, or comes back. */
-    void settleLeft(Path folder) throws IOException {
+    /**
+     * Ends what a crash broke off in a folder: what was put out of reach goes, or comes back.
+     *
+     * @param tell gets what could not be ended
+     */
+    void settleLeft(Path folder, Consumer<String> tell) throws IOException {
         try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, PREFIX + "*")) {
             for (Path aside : all) {
                 Matcher m = OUT_OF_REACH.matcher(aside.getFileName().toString());
-                if (m.matches() && Files.isRegularFile(aside, java.nio.file.LinkOption.NOFOLLOW_LINKS)) {
-                    settle(aside, m.group(1), m.group(2));
+                if (m.matches() && Files.isRegularFile(aside, LinkOption.NOFOLLOW_LINKS)) {
+                    try {
+                        settle(aside, m.group(1), m.group(2));
+                    } catch (IOException e) {
+                        tell.accept(aside
+                                + " was being taken when the server stopped, and can be neither removed nor put"
+                                + " back (" + e.getMessage() + "). Mend the disk or the rights; nothing is lost.");
+                    }
                 }
             }
         }
@@ -72,7 +84,7 @@ class TakenFile {
     /** A place for a file under its name, or under the next number before it. */
     static Path free(Path folder, String name) {
         Path wanted = folder.resolve(name);
-        for (int n = 2; Files.exists(wanted, java.nio.file.LinkOption.NOFOLLOW_LINKS); n++) {
+        for (int n = 2; Files.exists(wanted, LinkOption.NOFOLLOW_LINKS); n++) {
             wanted = folder.resolve(n + " " + name);
         }
         return wanted;

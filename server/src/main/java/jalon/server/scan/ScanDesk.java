@@ -131,6 +131,10 @@ public class ScanDesk implements DisposableBean {
         } else {
             refuseIfScanning(no);
             Batch batch = batches.get(no);
+            if (batch.withdrawn()) {
+                throw NotPossible.now(
+                        "Batch " + no + " was withdrawn and takes nothing any more. Scan into a new one.");
+            }
             stream = batch.stream();
             place = batch.arrived() ? place(batch, wanted) : null;
         }

@@ -1,9 +1,11 @@
 package jalon.server.work;
 
 import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceCurrentlyExecutingException;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
+import jalon.server.NotPossible;
 import jalon.server.Pauses;
 import jalon.server.batch.WorkQueue;
 import java.io.Serializable;
@@ -73,8 +75,11 @@ final class SchedulerQueue implements WorkQueue {
         var task = SchedulableInstance.of(
                 new TaskInstance<>(DELIVER, Long.toString(deliveryId), new Id(deliveryId)), Instant.now());
         if (!client.scheduleIfNotExists(task)) {
-            // It waits for its next try, or is under way; then what it finds there is what holds.
-            client.reschedule(task.getTaskInstance(), Instant.now());
+            try {
+                client.reschedule(task.getTaskInstance(), Instant.now());
+            } catch (TaskInstanceCurrentlyExecutingException e) {
+                throw NotPossible.now("This is being delivered just now. Look again in a moment.");
+            }
         }
     }
 

@@ -8,9 +8,7 @@ import jalon.core.image.ImageFacts;
 import jalon.core.image.Repair;
 import jalon.core.read.PageFacts;
 import jalon.server.JalonSettings;
-import jalon.server.store.FileStore;
 import java.awt.image.BufferedImage;
-import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
@@ -32,22 +30,7 @@ class PageRenditionsTest {
         ImageIO.write(new BufferedImage(1000, 500, BufferedImage.TYPE_BYTE_GRAY), "png", scan.toFile());
         PageWorkers workers = new PageWorkers(1, WorkerLaunch.likeThis(), 1);
         var renditions = new PageRenditions(
-                new FileStore() {
-                    @Override
-                    public Stored keep(InputStream in) {
-                        throw new UnsupportedOperationException();
-                    }
-
-                    @Override
-                    public boolean holds(String sha256) {
-                        return true;
-                    }
-
-                    @Override
-                    public Path path(String sha256) {
-                        return scan;
-                    }
-                },
+                new OneFileStore(scan),
                 workers,
                 new JalonSettings(data.toString(), null, null, null, null, 1, 1, 1, null, null));
         var image = new ImageFacts(100, 50, 254, true, 0, 0, 1, null, null, null);

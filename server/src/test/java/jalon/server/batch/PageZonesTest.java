@@ -10,11 +10,9 @@ import jalon.core.page.Box;
 import jalon.core.read.PageFacts;
 import jalon.server.JalonSettings;
 import jalon.server.NotPossible;
-import jalon.server.store.FileStore;
 import java.awt.Color;
 import java.awt.Font;
 import java.awt.image.BufferedImage;
-import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -40,17 +38,19 @@ class PageZonesTest {
     void aZoneThatCouldNotBeReadIsNotTakenForEmpty() throws Exception {
         var image = new ImageFacts(100, 30, 200, true, 0, 0, 1, List.of(), List.of(), List.of());
         var page = new PageFacts(1, "scan.png", 1, "ab".repeat(32), image, List.of(), List.of());
-        var away = new PageZones(store(), WORKERS).in("eng");
+        var away = new PageZones(new OneFileStore(data.resolve("scan.png")), WORKERS).in("eng");
         assertThat(away.read(page, ALL)).isEmpty();
         assertThat(away.missed()).isEqualTo(1);
         var renditions = new PageRenditions(
-                store(), WORKERS, new JalonSettings(data.toString(), null, null, null, null, 1, 1, 1, null, null));
+                new OneFileStore(data.resolve("scan.png")),
+                WORKERS,
+                new JalonSettings(data.toString(), null, null, null, null, 1, 1, 1, null, null));
         assertThatThrownBy(() -> renditions.picture(page, 200))
                 .isInstanceOf(NotPossible.class)
                 .hasMessageContaining("cannot be shown")
                 .hasMessageContaining("disk");
         draw();
-        var there = new PageZones(store(), WORKERS).in("eng");
+        var there = new PageZones(new OneFileStore(data.resolve("scan.png")), WORKERS).in("eng");
         assertThat(there.read(page, ALL)).anyMatch(w -> w.text().equals("BERTH"));
         assertThat(there.missed()).isZero();
     }
@@ -65,24 +65,5 @@ class PageZonesTest {
         g.drawString("BERTH", 100, 140);
         ImageIO.write(picture, "png", data.resolve("scan.png").toFile());
         assertThat(Files.exists(data.resolve("scan.png"))).isTrue();
-    }
-
-    private FileStore store() {
-        return new FileStore() {
-            @Override
-            public Stored keep(InputStream in) {
-                throw new UnsupportedOperationException();
-            }
-
-            @Override
-            public boolean holds(String sha256) {
-                return true;
-            }
-
-            @Override
-            public Path path(String sha256) {
-                return data.resolve("scan.png");
-            }
-        };
     }
 }

@@ -1,0 +1,65 @@
+package jalon.server.batch;
+
+import java.io.InputStream;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Batches that a channel adds files to until it is quiet, one for each stream. */
+@Service
+public class GatheredBatches {
+    private final BatchRows rows;
+    private final Receiving receiving;
+    private final TransactionTemplate transaction;
+
+    GatheredBatches(BatchRows rows, Receiving receiving, TransactionTemplate transaction) {
+        this.rows = rows;
+        this.receiving = receiving;
+        this.transaction = transaction;
+    }
+
+    /** @param since when the last file came into it */
+    public record Open(String no, String stream, Instant since) {}
+
+    /** The batches that a watched folder still adds files to, one a stream. */
+    public List<Open> all(long channelId) {
+        return rows.gathering(channelId).stream()
+                .map(b -> new Open(b.no(), b.stream(), rows.lastReceived(b.id())))
+                .toList();
+    }
+
+    /** Nothing is added any more to what a channel gathered: it is changed, paused or gone. */
+    @Transactional
+    public void complete(long channelId, String who) {
+        rows.gathering(channelId).forEach(b -> receiving.complete(b.no(), who));
+    }
+
+    /** Completes what was gathered for channels that are gone or paused, should one have been at work just then. */
+    @Transactional
+    public void completeLeft() {
+        rows.left().forEach(b -> receiving.complete(b.no(), "Jalon"));
+    }
+
+    /** Adds a file to the batch its channel gathers now, opening one if there is none; an unreadable file is not added. */
+    public Receiving.Received add(long channelId, NewBatch wanted, String name, InputStream in, String origin) {
+        Receiving.Kept kept = receiving.keep(name, in);
+        if (kept.rejected() != null) {
+            return new Receiving.Received(
+                    Receiving.printable(name), kept.stored().sha256(), 0, kept.rejected());
+        }
+        return transaction.execute(t -> {
+            String no = all(channelId).stream()
+                    .filter(g -> g.stream().equals(wanted.stream()))
+                    .map(Open::no)
+                    .findFirst()
+                    .orElseGet(() -> receiving.open(wanted));
+            Batch batch = receiving.lock(no);
+            if (batch.arrived() || batch.withdrawn()) {
+                batch = receiving.lock(receiving.open(wanted));
+            }
+            return receiving.record(batch, name, kept, origin, null).received();
+        });
+    }
+}

@@ -1,0 +1,57 @@
+package jalon.server.intake;
+
+import jalon.server.batch.GatheredBatches;
+import jalon.server.batch.Receiving;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashSet;
+import java.util.Set;
+
+/** One look into a watched folder, under way. */
+final class FolderVisit {
+    final ChannelRows.Row channel;
+    final ChannelSettings.Folder settings;
+    final Path root;
+    final Set<String> unsettled = new HashSet<>();
+    int took;
+    int rejected;
+    private String problem;
+
+    FolderVisit(ChannelRows.Row channel, ChannelSettings.Folder settings, Path root) {
+        this.channel = channel;
+        this.settings = settings;
+        this.root = root;
+    }
+
+    void tell(String what) {
+        problem = problem == null ? what : problem;
+    }
+
+    boolean gathers() {
+        return settings.gatherSeconds() > 0;
+    }
+
+    ChannelVisit done(GatheredBatches gathered, Receiving receiving) {
+        boolean open = completeQuiet(gathered, receiving);
+        boolean soon = !unsettled.isEmpty() || open;
+        Duration again = soon ? Duration.ofMillis(Math.max(250, settings.settleSeconds() * 500L)) : null;
+        return new ChannelVisit(took, rejected, again, problem);
+    }
+
+    /** @return whether something is still being gathered */
+    private boolean completeQuiet(GatheredBatches gathered, Receiving receiving) {
+        boolean open = false;
+        for (GatheredBatches.Open g : gathered.all(channel.id())) {
+            boolean quiet = !unsettled.contains(g.stream())
+                    && (g.since() == null
+                            || g.since().plusSeconds(settings.gatherSeconds()).isBefore(Instant.now()));
+            if (quiet) {
+                receiving.complete(g.no(), "channel " + channel.name());
+            } else {
+                open = true;
+            }
+        }
+        return open;
+    }
+}
