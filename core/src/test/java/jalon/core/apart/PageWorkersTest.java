@@ -75,13 +75,13 @@ class PageWorkersTest {
                 "png",
                 drawing.toFile());
         var work = new ReadOnePage(drawing, new ReadPage.Origin(1, "drawing", 1, "00"), "eng", null, List.of());
-        try (var hasty = new PageWorkers(1, WorkerLaunch.likeThis(), 0.08);
+        try (var hasty = new PageWorkers(1, WorkerLaunch.likeThis(), 0.03);
                 PageWorkers.Lent one = hasty.borrow()) {
-            one.ask(page(letter()), 50);
+            one.ask(page(letter()), 100);
             assertThatThrownBy(() -> one.ask(work))
                     .isInstanceOfSatisfying(
                             WorkFailed.class, e -> assertThat(e.lostInReading()).isTrue());
-            PageFacts facts = one.ask(work.withoutWords(), 50);
+            PageFacts facts = one.ask(work.withoutWords(), 100);
             assertThat(facts.words()).isEmpty();
             assertThat(facts.image().widthMm()).isBetween(205.0, 215.0);
         }
