@@ -47,6 +47,24 @@ public final class PageWorkers implements AutoCloseable {
                 () -> slots.forEach(Slot::watch), WATCHED_EVERY_MS, WATCHED_EVERY_MS, TimeUnit.MILLISECONDS);
     }
 
+    /** Starts all processes ahead, each beside whatever else is done now. */
+    public PageWorkers started() {
+        for (Slot slot : slots) {
+            Thread starting = new Thread(
+                    () -> {
+                        try {
+                            slot.process();
+                        } catch (WorkFailed e) {
+                            // Whoever needs it is told.
+                        }
+                    },
+                    "worker-start");
+            starting.setDaemon(true);
+            starting.start();
+        }
+        return this;
+    }
+
     /** Waits while all are lent. The one lent last is lent first: it is warm, and may have the file open. */
     public Lent borrow() throws InterruptedException {
         return new Lent(idle.takeFirst());
@@ -110,7 +128,7 @@ public final class PageWorkers implements AutoCloseable {
     private final class Slot {
         private volatile WorkerProcess process;
 
-        WorkerProcess process() throws WorkFailed {
+        synchronized WorkerProcess process() throws WorkFailed {
             if (closed) {
                 throw stopped();
             }

@@ -22,7 +22,7 @@ class PageProcesses {
     /** Reading and filing: one a core, in a lane of their own. */
     @Bean
     PageWorkers slowWork(JalonSettings settings) {
-        return new PageWorkers(settings.workers(), launch(), settings.patience());
+        return new PageWorkers(settings.workers(), launch(), settings.patience()).started();
     }
 
     @Bean
@@ -32,7 +32,8 @@ class PageProcesses {
 
     @Bean
     PageWorkers openingWork(JalonSettings settings) {
-        return new PageWorkers(OPENING, launch(), settings.patience());
+        // Ready when the first file comes: nobody waits for a start.
+        return new PageWorkers(OPENING, launch(), settings.patience()).started();
     }
 
     /** In the framework's executable jar the classes lie in jars inside it, which only its own launcher finds. */
