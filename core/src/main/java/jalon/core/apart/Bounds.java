@@ -17,10 +17,10 @@ record Bounds(Duration cpu, Duration wall) {
     /** Before a process says that it can be given work: a second, several on a machine that has just started. */
     static final Bounds STARTING = ofCpu(30);
 
-    /** Opening a file of thousands of pages takes two seconds. */
+    /** Opening walks through a file's list of pages and decodes none of them. */
     static final Bounds OPENING = ofCpu(5);
 
-    /** Opening and decoding one page; an A0 plan of 140 million pixels is decoded in a few seconds. */
+    /** Opening and decoding one page; what needs longer is given it by an installation's or a person's patience. */
     static final Bounds DECODING = ofCpu(12);
 
     static Bounds ofCpu(double seconds) {

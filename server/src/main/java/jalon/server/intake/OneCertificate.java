@@ -1,7 +1,7 @@
 package jalon.server.intake;
 
+import jalon.core.page.Sha256;
 import java.security.GeneralSecurityException;
-import java.security.MessageDigest;
 import java.security.cert.CertificateException;
 import java.security.cert.X509Certificate;
 import java.util.HexFormat;
@@ -30,12 +30,7 @@ final class OneCertificate implements X509TrustManager {
     }
 
     static String fingerprint(X509Certificate certificate) throws CertificateException {
-        try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(certificate.getEncoded());
-            return HexFormat.of().formatHex(hash);
-        } catch (GeneralSecurityException e) {
-            throw new CertificateException(e);
-        }
+        return HexFormat.of().formatHex(Sha256.digest().digest(certificate.getEncoded()));
     }
 
     @Override

@@ -1,9 +1,8 @@
 package jalon.server.people;
 
+import jalon.core.page.Sha256;
 import jalon.server.NotPossible;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -88,11 +87,6 @@ public class Tokens {
     }
 
     private static String hash(String secret) {
-        try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(hash);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
+        return HexFormat.of().formatHex(Sha256.digest().digest(secret.getBytes(StandardCharsets.UTF_8)));
     }
 }
