@@ -1,5 +1,14 @@
-/** All words of the interface. */
+import words from '../../../core/src/main/resources/jalon/words/en.json'
+import type { Schema } from '../api/client'
+import log from './log'
+
+/** All words of the interface. Those for the core's codes are the core's: reports use them too. */
 export default {
+  reason: words.reason satisfies Record<Schema['Reason']['code'], string>,
+  reasonShort: { patch: 'patch {code}' },
+  log,
+  logStep: { undone: 'undid: {done}', doneAgain: 'did again: {done}' },
+  ledger: { received: '{n} page received | {n} pages received', filed: '{n} filed', separator: '{n} separator | {n} separators', blank: '{n} blank', setAside: '{n} set aside', setAsideBy: '{n} set aside by {by}', unreadable: '{n} not readable', withdrawn: '{n} withdrawn', open: '{n} open' },
   app: { name: 'Jalon', noServer: 'The server does not answer. Try again in a moment.', signOut: 'Sign out', help: 'Keys', close: 'Close', loading: 'Loading', keysHere: 'Keys on this screen', noKeys: 'This screen has no keys of its own.' },
   nav: { rescans: 'Rescans', board: 'Day board', day: 'The day', intake: 'Intake', archive: 'Archive', streams: 'Streams' },
   signIn: { title: 'Sign in', name: 'Name', password: 'Password', go: 'Sign in', lead: 'Where one document ends and the next begins.' },
@@ -30,7 +39,7 @@ export default {
   card: {
     source: 'Came from', pages: 'Holds', counts: '{pages} pages, {documents} documents, {doubts} doubts', onSheets: '{pages} pages on {sheets} scanned sheets, {documents} documents, {doubts} doubts', onHold: 'On hold', take: 'Take it', takeOver: 'Take it over', handBack: 'Hand back', handOn: 'Hand on to', give: 'Hand on', priority: 'Priority', p: { normal: 'normal', high: 'high', urgent: 'urgent' }, setDue: 'Set', sendBack: 'Send back to {stage}', hold: 'Put on hold', release: 'Release', withdraw: 'Withdraw', why: { hold: 'Why nobody is to work on it', withdraw: 'Why it is taken out for good' }, withdrawNote: 'Its pages stay and its ledger says what became of them.', log: 'What happened', withOther: '{who} has this batch.',
   },
-  gap: { open: 'Gap here', say: 'Write it down', mark: 'gap', what: 'What is still to come after this page?', why: 'Why will it not come?', after: 'Gap after page {page}', show: 'Show', fill: 'Fill from a file', waive: 'It will not come' },
+  gap: { placeholder: 'a placeholder sheet stands here', open: 'Gap here', say: 'Write it down', mark: 'gap', what: 'What is still to come after this page?', why: 'Why will it not come?', after: 'Gap after page {page}', show: 'Show', fill: 'Fill from a file', waive: 'It will not come' },
   counts: { differ: 'Counts differ', pages: '{expected} pages expected, {n} arrived', documents: '{expected} documents expected, {n} found', accept: 'Leave it so', why: 'Why is the difference right?', accepted: 'left so by {by}: {why}' },
   day: { title: 'The day', before: 'Day before', after: 'Day after', received: '{n} page came in, by hour | {n} pages came in, by hour', filed: '{n} page filed, by hour | {n} pages filed, by hour', sheets: ', {n} scanned sheet among them | , {n} scanned sheets among them', nothingIn: 'Nothing came in.', nothingOut: 'Nothing was filed.', in: 'Pages in', out: 'Pages filed', open: 'Pages open now', batches: 'Batches open', untouched: 'Filed untouched', doubts: 'Doubts per 100 fields', of: 'of {n}', note: 'Untouched: documents filed without a person changing cut, type or a value. Doubts: when a batch was first read.' },
   line: { onSheets: '{pages} pages on {sheets} sheets, {documents} documents, {doubts} doubts, {aside} taken out', summary: '{pages} pages, {documents} documents, {doubts} doubts, {aside} taken out', segment: 'Document {no}, {pages} pages, {doubts} doubts' },
@@ -57,7 +66,7 @@ export default {
     fieldNext: 'Next field', zoomIn: 'Larger', zoomOut: 'Smaller', whole: 'Whole page', width: 'Page width', follow: 'Follow the field', otherPage: 'Other page of the document', noFields: 'This document type has no fields.', type: 'Type', left: '{n} doubt left | {n} doubts left',
   },
   filing: {
-    tree: 'What will be made', made: 'What was made', file: 'File the batch', filed: 'Filed', planned: 'planned', done: 'done', retrying: 'tried again', refused: 'needs you', leftOut: 'left out by {by}', nextTry: 'Next try {time}.', now: 'Try it now', otherName: 'Another name', rename: 'File it under this name', number: 'Number it', leaveOut: 'Leave it out', notSo: 'Back', needsYou: '{n} file needs you | {n} files need you', doubts: 'Settle {n} doubt first. | Settle {n} doubts first.', toDoubts: 'To the doubts', none: 'No document in this batch.', ledger: 'Page ledger', underWay: 'Being filed', toBoard: 'To the Day board', document: 'Document {no}', up: 'Document above', down: 'Document below',
+    tree: 'What will be made', made: 'What was made', file: 'File the batch', filed: 'Filed', planned: 'planned', running: 'being delivered', done: 'done', retrying: 'tried again', refused: 'needs you', leftOut: 'left out by {by}', nextTry: 'Next try {time}.', now: 'Try it now', otherName: 'Another name', rename: 'File it under this name', number: 'Number it', leaveOut: 'Leave it out', notSo: 'Back', needsYou: '{n} file needs you | {n} files need you', doubts: 'Settle {n} doubt first. | Settle {n} doubts first.', toDoubts: 'To the doubts', none: 'No document in this batch.', ledger: 'Page ledger', underWay: 'Being filed', toBoard: 'To the Day board', document: 'Document {no}', up: 'Document above', down: 'Document below',
   },
   archive: {
     placeholder: 'Words, "words that stand together", or field:part, such as vessel:PM-48', search: 'Search the archive', found: '{n} document | {n} documents', more: 'The first {n} are shown; narrow the search.', none: 'Nothing found. Use fewer words or a shorter part of a value.', empty: 'The archive is empty. Filed documents are found here.', pages: '{n} page | {n} pages', filed: 'Filed {when}', hitOn: 'on page {page}', remove: 'Remove', fields: 'Fields you can search: {names}', newest: 'Newest documents',

@@ -3,11 +3,13 @@ import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { clock } from './times'
+import { useWords } from '../composables/useWords'
 
 /** What can be done about a batch as a whole: who has it, how urgent it is, whether it waits or is taken out. */
 const props = defineProps<{ row: Schema['Row']; supervisor: boolean }>()
 const emit = defineEmits<{ changed: []; close: [] }>()
 const { t } = useI18n()
+const { logged } = useWords()
 const colleagues = ref<Schema['Colleague'][]>([])
 const log = ref<Schema['Entry'][]>([])
 const to = ref('')
@@ -34,7 +36,8 @@ async function act(what: Act, body: object) {
   why.value = ''
   emit('changed')
 }
-const before = computed(() => ({ index: 'pages', filing: 'index' })[props.row.stage] as 'pages' | 'index' | undefined)
+const BEFORE: Partial<Record<Schema['Row']['stage'], 'pages' | 'index'>> = { index: 'pages', filing: 'index' }
+const before = computed(() => BEFORE[props.row.stage])
 </script>
 
 <template>
@@ -70,7 +73,7 @@ const before = computed(() => ({ index: 'pages', filing: 'index' })[props.row.st
       <p v-if="asking === 'withdraw'" class="soft">{{ t('card.withdrawNote') }}</p>
     </template>
     <h3>{{ t('card.log') }}</h3>
-    <ul><li v-for="(e, i) in log" :key="i"><span class="soft">{{ clock(e.at) }}</span> {{ e.who }}: {{ e.act }} <span class="soft cut">{{ e.detail }}</span></li></ul>
+    <ul><li v-for="(e, i) in log" :key="i"><span class="soft">{{ clock(e.at) }}</span> {{ e.who }}: <span class="cut">{{ logged(e.what) }}</span></li></ul>
   </aside>
 </template>
 

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { pictureOf, type Box, type Schema } from '../api/client'
 import { isDoubt } from '../composables/useBatch'
 import Snippet from './Snippet.vue'
+import { useWords } from '../composables/useWords'
 
 /** One field: above, the piece of paper its value was read from; below it the value, in letters that cannot be mistaken. */
 const props = defineProps<{
@@ -18,6 +19,7 @@ const props = defineProps<{
 const emit = defineEmits<{ enter: []; settle: [value: string | null] }>()
 const draft = defineModel<string>({ required: true })
 const { t } = useI18n()
+const { reason } = useWords()
 
 const place = computed(() => {
   const from = props.taken ?? (props.value?.boxMm ? { page: props.value.page, box: props.value.boxMm } : null)
@@ -42,7 +44,7 @@ const state = computed(() => {
     <template v-if="current">
       <input :id="'f-' + field.field" v-model="draft" class="value mono" :readonly="locked" autocomplete="off" spellcheck="false" />
       <ul v-if="value.reasons.length" class="reasons">
-        <li v-for="r in value.reasons" :key="r">{{ r }}</li>
+        <li v-for="(r, i) in value.reasons" :key="i">{{ reason(r) }}</li>
       </ul>
       <div v-if="!locked" class="choices">
         <button v-for="(c, i) in value.candidates" :key="c" class="act" @click.stop="emit('settle', c)"><span class="mono">{{ c }}</span><kbd>Ctrl+{{ i + 1 }}</kbd></button>

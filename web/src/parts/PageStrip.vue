@@ -4,11 +4,13 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { pictureOf, type Schema } from '../api/client'
+import { useWords } from '../composables/useWords'
 
 /** Pages standing on the ground line in reading order, wrapping like text, with a stake where a document begins. */
 const props = defineProps<{ batch: Schema['BatchDetail']; pages: Schema['DeskPage'][]; current: number; chosen: number[]; size: number; locked: boolean }>()
 const emit = defineEmits<{ select: [no: number, extend: boolean]; drop: [dragged: number, before: number] }>()
 const { t } = useI18n()
+const words = useWords()
 
 const scroller = ref<HTMLElement | null>(null)
 const { width } = useElementSize(scroller)
@@ -27,7 +29,7 @@ const virtual = useVirtualizer(
 const first = computed(() => new Map(props.batch.documents.map((d) => [d.pages[0], d])))
 const title = (type: string) => props.batch.types.find((x) => x.type === type)?.title ?? type
 const reason = (d: Schema['DocumentView']) =>
-  d.stake.by ? t('pageDesk.byHand', { by: d.stake.by }) : (d.stake.evidence[0]?.text ?? '').replace(/, .*/, '')
+  d.stake.by ? t('pageDesk.byHand', { by: d.stake.by }) : words.inShort(d.stake.evidence[0]?.why)
 const label = (p: Schema['DeskPage']) => {
   const word = p.role === 'content' ? '' : p.role === 'separator' ? t('pageDesk.separator') : p.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: p.by ?? '' })
   return `${t('pageDesk.page', { no: p.no })}${word ? ', ' + word : ''}`
@@ -75,7 +77,7 @@ defineExpose({ columns, show })
           <div v-if="gaps.has(p.no)" class="gap" :style="{ height: thumb * 1.414 + 'px' }"><span>{{ t('gap.mark') }}</span></div>
           <div class="foot">
             <span class="mono">{{ p.no }}</span>
-            <span v-if="first.get(p.no)" class="tag" :class="{ doubt: first.get(p.no)!.stake.doubtful }" :title="first.get(p.no)!.stake.evidence[0]?.text">{{ title(first.get(p.no)!.type.type) }}<br />{{ first.get(p.no)!.stake.doubtful ? t('pageDesk.doubt') : reason(first.get(p.no)!) }}</span>
+            <span v-if="first.get(p.no)" class="tag" :class="{ doubt: first.get(p.no)!.stake.doubtful }" :title="words.reason(first.get(p.no)!.stake.evidence[0]?.why)">{{ title(first.get(p.no)!.type.type) }}<br />{{ first.get(p.no)!.stake.doubtful ? t('pageDesk.doubt') : reason(first.get(p.no)!) }}</span>
             <span v-else class="soft">{{ short(p) }}</span>
           </div>
         </div>

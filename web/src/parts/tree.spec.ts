@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { tree } from './tree'
 
 const delivery = (destination: string, path: string, document: number) => ({
-  ...{ id: 1, destination, path, document, formats: ['pdf'], state: 'planned' as const, reason: '' },
+  ...{ id: 1, destination, path, document, formats: ['pdf' as const], state: 'planned' as const, reason: '' },
   ...{ tries: 0, nextAt: '', leftOutBy: '' },
 })
 

@@ -8,10 +8,11 @@ import StageRail from '../parts/StageRail.vue'
 import { batch, doc, page, value } from './fixtures'
 
 const global = { plugins: [i18n] }
+const HARD = { code: 'hardToRead' as const, with: {} }
 
 describe('the batch line', () => {
   const pages = [page(1, null, 'separator'), page(2, 1), page(3, 1), page(4, null, 'blank'), page(5, 1), page(6, 2)]
-  const wrapper = mount(BatchLine, { props: { batch: batch(pages, [doc(1, [2, 3, 5], { vessel: value('wrong', 'x', ['no']) }), doc(2, [6], {}, true)]), current: 2 }, global })
+  const wrapper = mount(BatchLine, { props: { batch: batch(pages, [doc(1, [2, 3, 5], { vessel: value('wrong', 'x', [HARD]) }), doc(2, [6], {}, true)]), current: 2 }, global })
 
   test('has a segment for each run of pages, as long as it is', () => {
     expect(wrapper.findAll('.segment').map((s) => `${s.classes().includes('aside') ? 'aside' : 'document'} ${(s.element as HTMLElement).style.flexGrow}`)).toEqual([
@@ -33,8 +34,8 @@ describe('the batch line', () => {
 describe('doubts', () => {
   test('an empty value is one only when something speaks against it', () => {
     expect(isDoubt(value('empty', undefined))).toBe(false)
-    expect(isDoubt(value('empty', undefined, ['required']))).toBe(true)
-    expect(isDoubt(value('settled', 'x', ['odd']))).toBe(false)
+    expect(isDoubt(value('empty', undefined, [{ code: 'required', with: {} }]))).toBe(true)
+    expect(isDoubt(value('settled', 'x', [HARD]))).toBe(false)
     expect(isDoubt(value('doubtful', 'x'))).toBe(true)
   })
   test('of a document: its stake and its fields', () => {
@@ -44,7 +45,7 @@ describe('doubts', () => {
 
 describe('an index field', () => {
   const props = {
-    field: { field: 'vessel', title: 'Vessel', kind: 'text', required: true }, locked: false, taken: null, batchNo: 'B-0412', pages: new Map([[1, page(1, 1)]]), modelValue: 'PM-4821-K',
+    field: { field: 'vessel', title: 'Vessel', kind: 'text' as const, required: true }, locked: false, taken: null, batchNo: 'B-0412', pages: new Map([[1, page(1, 1)]]), modelValue: 'PM-4821-K',
   }
   test('that is sure is compact: snippet, value, state in words', () => {
     const w = mount(IndexField, { props: { ...props, value: value('sure', 'PM-4821-K'), current: false }, global })
@@ -53,7 +54,7 @@ describe('an index field', () => {
     expect(w.find('.state').text()).toBe('sure')
   })
   test('in doubt says why and offers its candidates', async () => {
-    const doubt = { ...value('doubtful', 'PM-4B21-K', ['hard to read']), candidates: ['PM-4821-K'] }
+    const doubt = { ...value('doubtful', 'PM-4B21-K', [HARD]), candidates: ['PM-4821-K'] }
     const w = mount(IndexField, { props: { ...props, value: doubt, current: true }, global })
     expect(w.find('.reasons').text()).toBe('hard to read')
     const choices = w.findAll('.choices button')

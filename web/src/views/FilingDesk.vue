@@ -11,9 +11,11 @@ import DeliveryFate from '../parts/DeliveryFate.vue'
 import NotReadList from '../parts/NotReadList.vue'
 import { tree } from '../parts/tree'
 import PageViewer from '../parts/PageViewer.vue'
+import { useWords } from '../composables/useWords'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
+const { ledger } = useWords()
 const router = useRouter()
 const { batch, documents, pageByNo, load } = useBatch(props.no, true)
 const plan = ref<Schema['Plan'] | null>(null)
@@ -49,7 +51,7 @@ async function file() {
     await load()
   } else tell(error)
 }
-const STATES = { planned: 'empty', retrying: 'doubtful', refused: 'wrong', done: 'settled', leftOut: 'empty' }
+const STATES: Record<Schema['DeskDelivery']['state'], string> = { planned: 'empty', running: 'empty', retrying: 'doubtful', refused: 'wrong', done: 'settled', leftOut: 'empty' }
 const refused = computed(() => plan.value?.deliveries.filter((d) => d.state === 'refused').length ?? 0)
 async function decide(d: Schema['DeskDelivery'], fate: 'now' | 'rename' | 'number' | 'leaveOut', name?: string) {
   if (busy.value || !d.id) return
@@ -113,7 +115,7 @@ useKeys([
       </section>
     </div>
     <footer v-if="batch && plan" class="row">
-      <span><span class="soft">{{ t('filing.ledger') }}:</span> <strong class="ledger">{{ plan.sentence }}</strong></span>
+      <span><span class="soft">{{ t('filing.ledger') }}:</span> <strong class="ledger">{{ ledger(plan.ledger, plan.setAsideBy) }}</strong></span>
       <span class="stretch" />
       <template v-if="plan.begun">
         <span v-if="refused" class="state wrong">{{ t('filing.needsYou', refused) }}</span>

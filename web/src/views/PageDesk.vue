@@ -16,9 +16,11 @@ import NotReadList from '../parts/NotReadList.vue'
 import PageStrip from '../parts/PageStrip.vue'
 import RepairBar from '../parts/RepairBar.vue'
 import PageViewer, { type Shape } from '../parts/PageViewer.vue'
+import { useWords } from '../composables/useWords'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
+const words = useWords()
 const router = useRouter()
 const route = useRoute()
 const { batch, loading, pages, documents, load, decide, undo, redo, moveTo } = useBatch(props.no, false)
@@ -151,7 +153,7 @@ const shapes = computed<Shape[]>(() => {
   if (region.value) all.push({ box: region.value, kind: 'finding' })
   return all
 })
-const reason = (d: Schema['DocumentView']) => (d.stake.by ? t('pageDesk.byHand', { by: d.stake.by }) : d.stake.evidence[0]?.text)
+const reason = (d: Schema['DocumentView']) => (d.stake.by ? t('pageDesk.byHand', { by: d.stake.by }) : words.reason(d.stake.evidence[0]?.why))
 const typeTitle = (type: string) => batch.value?.types.find((x) => x.type === type)?.title ?? type
 
 const dragging = ref(false)
@@ -227,7 +229,7 @@ useKeys([
         <span v-if="batch.counts.acceptedBy" class="soft">{{ t('counts.accepted', { by: batch.counts.acceptedBy, why: batch.counts.because ?? '' }) }}</span>
         <button v-else class="act" :disabled="locked" @click="ask('counts', 0)">{{ t('counts.accept') }}</button>
       </p>
-      <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); bring('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</button></p>
+      <p v-for="g in openGaps" :key="g.page"><span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span> {{ g.note ?? t('gap.placeholder') }} <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button> <button class="act" :disabled="locked" @click="select(g.page); bring('gap')">{{ t('gap.fill') }}</button> <button class="act" :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</button></p>
     </div>
     <BringPages v-if="bringing" :key="`${bringing.place} ${bringing.page}`" v-bind="bringing" :no="no" @changed="load" @close="brought" />
     <RepairBar v-if="repairing && page" :key="current" :now="repairsOf(page)" :by-hand="!!page.image.repairedBy" @preview="preview = $event" @save="repairSo" @streams="repairSo(null)" @close="leaveRepair" />
@@ -253,7 +255,7 @@ useKeys([
               <button class="act" :disabled="locked" @click="toggleStake">{{ t('pageDesk.lift') }}<kbd>Space</kbd></button>
             </div>
             <div>{{ reason(document) }}<span v-if="!document.stake.by" class="soft">, {{ t('pageDesk.certainty', { n: Math.round(document.stake.certainty * 100) }) }}</span></div>
-            <div v-if="document.type.doubtful" class="row question"><span class="state doubtful">{{ document.type.evidence[0]?.text }}</span></div>
+            <div v-if="document.type.doubtful" class="row question"><span class="state doubtful">{{ words.reason(document.type.evidence[0]?.why) }}</span></div>
           </template>
           <div v-else-if="document">{{ t('pageDesk.of', { i: document.pages.indexOf(page.no) + 1, n: document.pages.length, no: document.no }) }}</div>
           <div v-else>{{ page.role === 'separator' ? t('pageDesk.separator') : page.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: page.by ?? '' }) }}</div>

@@ -6,12 +6,17 @@ import jalon.core.apart.WorkFailed;
 import jalon.core.apart.WriteDocument;
 import jalon.core.index.Register;
 import jalon.core.index.ZoneReader;
-import jalon.core.output.FolderPlace;
+import jalon.core.output.FilingPlace;
+import jalon.core.output.FilingPlaces;
+import jalon.core.output.NameTaken;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
+import jalon.core.run.DeliveryState;
+import jalon.core.run.DocumentFate;
 import jalon.core.run.Filing;
+import jalon.core.run.Ledger;
 import jalon.core.run.Report;
 import jalon.core.stream.StreamDefinition;
 import java.io.IOException;
@@ -64,8 +69,11 @@ final class Headless {
             Map<Integer, PageFacts> byNo = new TreeMap<>();
             pages.forEach(p -> byNo.put(p.no(), p));
             BatchView view = index(pages, paths);
-            Map<Integer, List<Report.Delivery>> deliveries = file(view, byNo, paths, rejected, pool);
-            return Report.of(view, byNo, true, deliveries, rejected, warnings);
+            int unreadable =
+                    (int) rejected.stream().filter(r -> r.filePage() != null).count();
+            Filed filed = file(view, byNo, paths, rejected, pool);
+            var beside = new Ledger.Beside(unreadable, 0, false, filed.fates());
+            return Report.of(view, byNo, Ledger.of(view, beside), filed.deliveries(), rejected, warnings);
         } finally {
             pool.shutdownNow();
         }
@@ -88,8 +96,10 @@ final class Headless {
                 .index(pages, List.of());
     }
 
+    private record Filed(Map<Integer, List<Report.Delivery>> deliveries, Map<Integer, DocumentFate> fates) {}
+
     /** Documents are written side by side; each is on its own. */
-    private Map<Integer, List<Report.Delivery>> file(
+    private Filed file(
             BatchView view,
             Map<Integer, PageFacts> pages,
             Map<String, Path> paths,
@@ -97,46 +107,50 @@ final class Headless {
             ExecutorService pool)
             throws IOException, InterruptedException {
         Instant at = Instant.now();
-        Map<Filing.Planned, Future<List<Path>>> underWay = new LinkedHashMap<>();
+        FilingPlaces places = FilingPlaces.withoutArchive(out);
+        Map<Filing.Planned, Future<List<String>>> underWay = new LinkedHashMap<>();
         for (Filing.Planned planned : Filing.plan(stream, batch, view, at)) {
             var document = Filing.document(stream, batch, view, planned.document(), pages, at);
-            Path folder = out.resolve(planned.destination().destination()).resolve(String.join("/", planned.folders()));
+            FilingPlace place = places.of(planned.destination());
             underWay.put(
                     planned,
-                    pool.submit(() -> FolderPlace.put(
-                            folder,
-                            planned.name(),
-                            planned.destination(),
-                            files -> workers.insist(new WriteDocument(document, paths, files)))));
+                    pool.submit(() -> place.put(
+                            planned.spot(), files -> workers.insist(new WriteDocument(document, paths, files)))));
         }
         Map<Integer, List<Report.Delivery>> deliveries = new TreeMap<>();
+        Map<Integer, List<DeliveryState>> states = new TreeMap<>();
         for (var entry : underWay.entrySet()) {
             Filing.Planned planned = entry.getKey();
+            String destination = planned.destination().destination();
+            DeliveryState state = DeliveryState.DONE;
             try {
-                for (Path path : entry.getValue().get()) {
+                for (String path : entry.getValue().get()) {
                     deliveries
                             .computeIfAbsent(planned.document(), d -> new ArrayList<>())
-                            .add(new Report.Delivery(
-                                    planned.destination().destination(),
-                                    out.relativize(path).toString()));
+                            .add(new Report.Delivery(destination, destination + "/" + path));
                 }
             } catch (ExecutionException e) {
-                if (e.getCause() instanceof java.nio.file.FileAlreadyExistsException taken) {
-                    rejected.add(new Report.Rejected(
-                            planned.path(),
-                            "the name is taken at " + taken.getMessage() + " and the stream refuses to number it"));
-                } else if (e.getCause() instanceof UnreadableFile
-                        || e.getCause() instanceof WorkFailed failed && failed.why() != WorkFailed.Why.DISK) {
-                    rejected.add(new Report.Rejected(
-                            planned.path(),
-                            "could not be written: " + e.getCause().getMessage()));
-                } else if (e.getCause() instanceof IOException io) {
-                    throw io;
-                } else {
-                    throw new IOException(e.getCause());
-                }
+                state = DeliveryState.REFUSED;
+                rejected.add(new Report.Rejected(planned.path(), null, why(e.getCause(), destination)));
             }
+            states.computeIfAbsent(planned.document(), d -> new ArrayList<>()).add(state);
         }
-        return deliveries;
+        Map<Integer, DocumentFate> fates = new TreeMap<>();
+        states.forEach((document, its) -> fates.put(document, DocumentFate.of(its)));
+        return new Filed(deliveries, fates);
+    }
+
+    /** @throws IOException when it would meet every other document too, such as a full disk */
+    private static String why(Throwable failed, String destination) throws IOException {
+        if (failed instanceof NameTaken taken) {
+            return "the name is taken at " + destination + "/" + taken.path() + " and the stream refuses to number it";
+        }
+        if (failed instanceof UnreadableFile || failed instanceof WorkFailed w && w.why() != WorkFailed.Why.DISK) {
+            return "could not be written: " + failed.getMessage();
+        }
+        if (failed instanceof IOException io) {
+            throw io;
+        }
+        throw new IOException(failed);
     }
 }

@@ -86,7 +86,7 @@ final class ReadFiles {
                 // Numbers have no gaps: a page that could not be read is not in the batch.
                 pages.add(o.facts().numbered(pages.size() + 1));
             } else {
-                rejected.add(new Report.Rejected(o.origin().file(), o.problem()));
+                rejected.add(new Report.Rejected(o.origin().file(), o.origin().filePage(), o.problem()));
             }
         });
         return pages;
@@ -99,7 +99,7 @@ final class ReadFiles {
         for (Path file : files) {
             String name = file.getFileName().toString();
             if (!Files.isRegularFile(file)) {
-                rejected.add(new Report.Rejected(name, "there is no file " + file));
+                rejected.add(new Report.Rejected(name, null, "there is no file " + file));
                 continue;
             }
             try {
@@ -110,9 +110,9 @@ final class ReadFiles {
                     tasks.add(new Task(file, new ReadPage.Origin(++no, name, i + 1, hash)));
                 }
             } catch (UnreadableFile e) {
-                rejected.add(new Report.Rejected(name, e.getMessage()));
+                rejected.add(new Report.Rejected(name, null, e.getMessage()));
             } catch (IOException e) {
-                rejected.add(new Report.Rejected(name, "the file could not be opened: " + e.getMessage()));
+                rejected.add(new Report.Rejected(name, null, "the file could not be opened: " + e.getMessage()));
             }
         }
         return tasks;

@@ -78,7 +78,7 @@ class HoldingTest extends ServerCase {
         supervisor.post(path + "/withdraw", Map.of("why", "scanned twice, see B-0001"));
         JsonNode batch = operator.get(path);
         assertThat(batch.get("withdrawn").asString()).contains("scanned twice");
-        assertThat(batch.get("ledger").get("setAside").asInt()).isEqualTo(stack.pages());
+        assertThat(batch.get("ledger").get("withdrawn").asInt()).isEqualTo(stack.pages());
         assertThat(batch.get("ledger").get("open").asInt()).isZero();
         assertThatThrownBy(() -> supervisor.post(path + "/take", Map.of())).hasMessageContaining("done");
         assertThatThrownBy(() -> operator.post(path + "/undo", Map.of())).hasMessageContaining("withdrawn by T. Vane");
@@ -124,7 +124,7 @@ class HoldingTest extends ServerCase {
                     .until(() -> row(operator).get("priority").asString().equals("high"));
         }
         assertThatThrownBy(() -> operator.post(path + "/urgency", Map.of("priority", "soon")))
-                .hasMessageContaining("normal, high or urgent");
+                .hasMessageContaining("is none of normal, high, urgent");
         JsonNode day = supervisor.get("/api/day?from=" + Instant.now().minusSeconds(3600) + "&to="
                 + Instant.now().plusSeconds(3600));
         assertThat(day.get("received").size()).isPositive();

@@ -30,6 +30,7 @@ class ProgramsTest extends ServerCase {
     private Api supervisor;
     private String secret;
     private long token;
+    private Paper.Stack stack;
     private List<Path> letters;
 
     @BeforeEach
@@ -38,7 +39,8 @@ class ProgramsTest extends ServerCase {
         JsonNode made = supervisor.post("/api/tokens", Map.of("name", "port gate", "streams", List.of("dues-letters")));
         secret = made.get("secret").asString();
         token = made.get("token").get("id").asLong();
-        letters = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 97).files();
+        stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 97);
+        letters = stack.files();
     }
 
     @Test
@@ -57,9 +59,11 @@ class ProgramsTest extends ServerCase {
         assertThat(numbers.stream().distinct()).hasSize(1);
         String no = numbers.get(0);
         await().atMost(Duration.ofSeconds(60))
-                .until(() ->
-                        !json(get("/in/batches/" + no)).get("stage").asString().equals("intake"));
-        JsonNode report = json(get("/in/batches/" + no + "/report"));
+                .until(() -> !json(get("/in/v1/batches/" + no))
+                        .get("stage")
+                        .asString()
+                        .equals("intake"));
+        JsonNode report = json(get("/in/v1/batches/" + no + "/report"));
         assertThat(report.get("pages")).hasSize(letters.size());
         assertThat(json(send("dues-letters", "gate/1", letters)).get("before").asBoolean())
                 .isTrue();
@@ -68,13 +72,55 @@ class ProgramsTest extends ServerCase {
     }
 
     @Test
+    void otherFilesUnderAUsedKeyAreRefusedAndTheListShowsWhatWasSent() throws Exception {
+        String first = json(send("dues-letters", "gate/6", letters.subList(0, 1)))
+                .get("no")
+                .asString();
+        HttpResponse<String> other = send("dues-letters", "gate/6", letters.subList(1, 2));
+        assertThat(other.statusCode()).isEqualTo(422);
+        assertThat(other.body()).contains("was used for other files", first);
+        String second = json(send("dues-letters", "gate/7", letters.subList(1, 2)))
+                .get("no")
+                .asString();
+        JsonNode newest = json(get("/in/v1/batches?limit=1"));
+        assertThat(newest.get("batches").get(0).get("no").asString()).isEqualTo(second);
+        JsonNode rest = json(get("/in/v1/batches?before=" + newest.get("next").asString()));
+        assertThat(rest.get("batches").get(0).get("no").asString()).isEqualTo(first);
+        assertThat(rest.get("next").isNull()).isTrue();
+        assertThat(get("/in/v1/batches?limit=0").statusCode()).isEqualTo(422);
+    }
+
+    @Test
+    void aFiledDocumentIsFetchedInTheFormatsItWasFiledIn() throws Exception {
+        String no = json(send("dues-letters", "gate/8", letters)).get("no").asString();
+        await().atMost(Duration.ofSeconds(60))
+                .until(() -> !json(get("/in/v1/batches/" + no))
+                        .get("stage")
+                        .asString()
+                        .equals("intake"));
+        assertThat(get("/in/v1/batches/" + no + "/documents/1/file").statusCode())
+                .as("not filed yet")
+                .isEqualTo(404);
+        settleTheRest(no, stack);
+        operator.post("/api/batches/" + no + "/filing", Map.of());
+        awaitStage(no, "done");
+        HttpResponse<String> pdf = get("/in/v1/batches/" + no + "/documents/1/file");
+        assertThat(pdf.statusCode()).isEqualTo(200);
+        assertThat(pdf.body()).startsWith("%PDF");
+        assertThat(pdf.headers().firstValue("Content-Disposition").orElseThrow())
+                .contains(".pdf");
+        assertThat(get("/in/v1/batches/" + no + "/documents/1/file?format=docx").statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
     void aTokenReachesItsStreamsAndItsBatchesAndNothingElse() throws Exception {
         assertThat(send("berth-applications", "gate/3", letters).statusCode()).isEqualTo(403);
         String other = bring("dues-letters", letters);
-        assertThat(get("/in/batches/" + other).statusCode()).isEqualTo(404);
+        assertThat(get("/in/v1/batches/" + other).statusCode()).isEqualTo(404);
         assertThat(get("/api/board").statusCode()).isEqualTo(401);
         assertThat(http.send(
-                                HttpRequest.newBuilder(URI.create(base() + "/in/batches/" + other))
+                                HttpRequest.newBuilder(URI.create(base() + "/in/v1/batches/" + other))
                                         .build(),
                                 HttpResponse.BodyHandlers.ofString())
                         .body())
@@ -116,7 +162,7 @@ class ProgramsTest extends ServerCase {
             body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
         }
         body.writeBytes("--b--\r\n".getBytes(StandardCharsets.UTF_8));
-        return HttpRequest.newBuilder(URI.create(base() + "/in/streams/" + stream + "/batches"))
+        return HttpRequest.newBuilder(URI.create(base() + "/in/v1/streams/" + stream + "/batches"))
                 .header("Authorization", "Bearer " + secret)
                 .header("Idempotency-Key", key)
                 .header("Content-Type", "multipart/form-data; boundary=b")

@@ -203,7 +203,7 @@ class RandomKillsTest {
         body.writeBytes(page);
         body.writeBytes("\r\n--b--\r\n".getBytes(StandardCharsets.UTF_8));
         var request = HttpRequest.newBuilder(
-                        URI.create("http://127.0.0.1:" + port + "/in/streams/dues-letters/batches"))
+                        URI.create("http://127.0.0.1:" + port + "/in/v1/streams/dues-letters/batches"))
                 .header("Authorization", "Bearer " + secret)
                 .header("Idempotency-Key", "p" + made.incrementAndGet())
                 .header("Content-Type", "multipart/form-data; boundary=b")

@@ -54,8 +54,9 @@ class ServerTest extends ServerCase {
                 .allMatch(d -> d.get("state").asString().equals("done"));
         JsonNode ledger = plan.get("ledger");
         assertThat(ledger.get("filed").asInt()).isEqualTo(ledger.get("received").asInt());
-        assertThat(plan.get("sentence").asString())
-                .isEqualTo(stack.pages() + " pages received = " + stack.pages() + " filed + 0 open");
+        assertThat(operator.get("/api/batches/" + no + "/report").get("ledger"))
+                .as("report and screen agree")
+                .isEqualTo(ledger);
         try (var filed = Files.walk(DATA.resolve("data/filed/accounts"))) {
             assertThat(filed.filter(f -> f.toString().endsWith(".pdf"))).hasSize(3);
         }
@@ -70,7 +71,8 @@ class ServerTest extends ServerCase {
         for (String odd : List.of("+", "@", "(foo", "\"", "-", "zzyzx", "vessel:%", "*", "a:b:c")) {
             assertThat(found(odd)).as(odd).doesNotContain(no);
         }
-        assertThat(operator.get("/api/batches/" + no + "/log").toString()).contains("filed", "m.tarrow", "settled ");
+        assertThat(operator.get("/api/batches/" + no + "/log").toString())
+                .contains("\"filed\"", "m.tarrow", "\"settled\"");
     }
 
     @Test

@@ -1,16 +1,40 @@
 package jalon.core.evidence;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import jalon.core.page.Box;
 
 /**
  * Why something was decided.
  *
- * @param rule the rule that spoke, or {@code person}
  * @param page page number in the batch, 0 where no page is meant
  * @param box where on the page, or null
- * @param text what was seen there, or what is to be said about it, in the operator's words
+ * @param why what was seen there
  * @param score certainty 0..1 that this piece gives
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record Evidence(String rule, int page, Box box, String text, double score) {}
+public record Evidence(Rule rule, int page, Box box, Reason why, double score) {
+
+    /** What spoke. */
+    public enum Rule {
+        @JsonProperty("barcode")
+        BARCODE,
+        @JsonProperty("patch")
+        PATCH,
+        @JsonProperty("words")
+        WORDS,
+        /** A document every so many pages. */
+        @JsonProperty("pages")
+        PAGES,
+        @JsonProperty("file")
+        FILE,
+        /** The first page of a batch, whatever is on it. */
+        @JsonProperty("first")
+        FIRST,
+        /** What is taken when nothing else fits. */
+        @JsonProperty("default")
+        DEFAULT,
+        @JsonProperty("person")
+        PERSON
+    }
+}

@@ -8,7 +8,7 @@ import java.util.Locale;
  * when a stream sets none.
  */
 public enum Measure {
-    /** Lean of the print, degrees either way; see {@link Skew}. */
+    /** PageTilt of the print, degrees either way; see {@link Skew}. */
     SKEW("skew", "°", true, 8),
     /** How certain it is which way is up, 0..1: the certainty of the words read the way the page is turned. */
     UPRIGHT("upright", "", false, 0.5),
@@ -16,9 +16,9 @@ public enum Measure {
     BLUR("blur", "mm", true, 0.34),
     /** How far ink is darker than its paper, as a share of the paper's brightness; see {@link Contrast}. */
     CONTRAST("contrast", "", false, 0.3),
-    /** How dark the paper is, 0 white to 1 black; see {@link Shade}. */
+    /** How dark the paper is, 0 white to 1 black; see {@link PaperBrightness}. */
     DARKNESS("darkness", "", true, 0.45),
-    /** How much the paper's brightness differs over the page, 0..1; see {@link Shade}. */
+    /** How much the paper's brightness differs over the page, 0..1; see {@link PaperBrightness}. */
     UNEVEN("uneven", "", true, 0.3),
     /** Specks to a square centimetre; see {@link Specks}. */
     SPECKS("specks", "/cm²", true, 1),
@@ -83,7 +83,7 @@ public enum Measure {
     }
 
     /** The figure as people read it, with its unit. */
-    public String said(double figure) {
+    public String format(double figure) {
         int places = Math.abs(figure) >= 20 ? 0 : Math.abs(figure) >= 2 ? 1 : 2;
         String number = String.format(Locale.ROOT, "%." + places + "f", figure);
         return unit.isEmpty() || unit.startsWith("°") || unit.startsWith("/") ? number + unit : number + " " + unit;

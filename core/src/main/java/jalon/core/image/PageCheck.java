@@ -55,7 +55,7 @@ public record PageCheck(Ink ink, List<Measured> figures) {
                         () -> all.add(new Measured(Measure.CORNER, 0, null)));
         all.add(new Measured(Measure.CUT_OFF, cutOff.along(), cutOff.where()));
         all.add(new Measured(Measure.SPECKS, Specks.of(map, full, dpi).perCm2(), null));
-        Shade shade = Shade.of(map, bitonal);
+        PaperBrightness shade = PaperBrightness.of(map, bitonal);
         all.add(new Measured(Measure.DARKNESS, shade.darkness(), null));
         if (!bitonal) {
             all.add(new Measured(Measure.UNEVEN, shade.uneven(), null));

@@ -22,12 +22,39 @@ import java.util.Locale;
     @JsonSubTypes.Type(value = Repair.Bitonal.class, name = "bitonal")
 })
 public sealed interface Repair {
+    /** One answer for each kind of step. */
+    interface Cases<R> {
+        R straighten(Straighten step);
+
+        R whitenEdges(WhitenEdges step);
+
+        R fillHoles(FillHoles step);
+
+        R cleanSpecks(CleanSpecks step);
+
+        R evenLight(EvenLight step);
+
+        R levels(Levels step);
+
+        R sharpen(Sharpen step);
+
+        R dropColour(DropColour step);
+
+        R bitonal(Bitonal step);
+    }
+
+    <R> R match(Cases<R> cases);
 
     /** Turns the page by its measured lean. */
     record Straighten() implements Repair {
         @Override
         public boolean isNeeded(ImageFacts image) {
             return Math.abs(image.skewDegrees()) >= 0.2;
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.straighten(this);
         }
     }
 
@@ -38,12 +65,22 @@ public sealed interface Repair {
             return image.figure(Measure.EDGE).orElse(0) > 0
                     || image.figure(Measure.CORNER).orElse(0) > 0;
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.whitenEdges(this);
+        }
     }
 
     record FillHoles() implements Repair {
         @Override
         public boolean isNeeded(ImageFacts image) {
             return image.figure(Measure.HOLES).orElse(0) > 0;
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.fillHoles(this);
         }
     }
 
@@ -55,6 +92,11 @@ public sealed interface Repair {
         public boolean isNeeded(ImageFacts image) {
             return image.figure(Measure.SPECKS).orElse(0) >= LEAST_PER_CM2;
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.cleanSpecks(this);
+        }
     }
 
     /** As if the whole page had the light of its brightest part. */
@@ -62,6 +104,11 @@ public sealed interface Repair {
         @Override
         public boolean isNeeded(ImageFacts image) {
             return image.figure(Measure.UNEVEN).orElse(0) > 0.08;
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.evenLight(this);
         }
     }
 
@@ -75,15 +122,35 @@ public sealed interface Repair {
             boolean onlyStronger = brightness == 0 && contrast > 0;
             return !onlyStronger || image.figure(Measure.CONTRAST).orElse(1) < ENOUGH_CONTRAST;
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.levels(this);
+        }
     }
 
-    record Sharpen() implements Repair {}
+    record Sharpen() implements Repair {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.sharpen(this);
+        }
+    }
 
     /** Takes one colour of ink away and leaves black; see {@link ColourDrop}. */
-    record DropColour(Colour colour) implements Repair {}
+    record DropColour(Colour colour) implements Repair {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.dropColour(this);
+        }
+    }
 
     /** Black and white, with a threshold that follows the paper and the ink around, so that faint strokes stay. */
-    record Bitonal() implements Repair {}
+    record Bitonal() implements Repair {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.bitonal(this);
+        }
+    }
 
     /** The step in words, such as {@code whiten edges}. */
     default String named() {
@@ -93,6 +160,11 @@ public sealed interface Repair {
     /** Whether the step would do anything to a page with these figures; one that would not leaves the image untouched. */
     default boolean isNeeded(ImageFacts image) {
         return true;
+    }
+
+    /** Whether print that leans stands straight after it. */
+    static boolean straightens(List<Repair> recipe) {
+        return recipe.stream().anyMatch(Straighten.class::isInstance);
     }
 
     /** The steps of a recipe that this page needs. */

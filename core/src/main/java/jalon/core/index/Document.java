@@ -18,4 +18,12 @@ public record Document(
     public Document(List<PageFacts> pages, Optional<PageFacts> separator) {
         this(pages, separator, Map.of());
     }
+
+    List<PageFacts> pages(Finder.Pages which) {
+        return switch (which) {
+            case FIRST -> pages.subList(0, 1);
+            case LAST -> pages.subList(pages.size() - 1, pages.size());
+            case ANY -> pages;
+        };
+    }
 }

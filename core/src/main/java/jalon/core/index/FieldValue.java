@@ -2,6 +2,7 @@ package jalon.core.index;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
+import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
 import java.util.List;
 
@@ -12,8 +13,8 @@ import java.util.List;
  * @param certainty 0..1
  * @param page page number in the batch it was read from, 0 when from no page
  * @param boxMm where on that page, or null
- * @param finder which way it was found; {@code person} when settled
- * @param reasons why it is not sure, in the operator's words; empty when it is
+ * @param finder which way it was found
+ * @param reasons why it is not sure; empty when it is
  * @param candidates other readings, best first
  * @param by who settled it, or null
  */
@@ -24,8 +25,8 @@ public record FieldValue(
         double certainty,
         int page,
         Box boxMm,
-        String finder,
-        List<String> reasons,
+        FoundBy finder,
+        List<Reason> reasons,
         List<String> candidates,
         String by) {
 

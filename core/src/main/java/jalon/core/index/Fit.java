@@ -1,9 +1,10 @@
 package jalon.core.index;
 
+import jalon.core.evidence.Certainty;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
-import jalon.core.read.Lean;
 import jalon.core.read.PageFacts;
+import jalon.core.read.PageTilt;
 import jalon.core.read.Phrase;
 import jalon.core.stream.StreamDefinition;
 import java.util.ArrayList;
@@ -18,7 +19,7 @@ import java.util.Optional;
  * @param found anchors that agree; 0 when the zones lie as drawn
  * @param wanted anchors of the layout
  */
-record Fit(double scaleX, double shiftX, double scaleY, double shiftY, Lean lean, int found, int wanted) {
+record Fit(double scaleX, double shiftX, double scaleY, double shiftY, PageTilt tilt, int found, int wanted) {
     /** A sheet in a feeder or on a glass shifts by a centimetre or two, never by more than this. */
     private static final double FARTHEST_MM = 30;
 
@@ -29,15 +30,15 @@ record Fit(double scaleX, double shiftX, double scaleY, double shiftY, Lean lean
 
     static Fit of(StreamDefinition.Layout layout, PageFacts page) {
         var image = page.image();
-        var lean = new Lean(image.skewDegrees(), image.widthMm(), image.heightMm());
+        var tilt = new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm());
         Fit asDrawn = new Fit(
-                1, 0, 1, 0, lean, 0, layout == null ? 0 : layout.anchors().size());
+                1, 0, 1, 0, tilt, 0, layout == null ? 0 : layout.anchors().size());
         if (layout == null || layout.anchors().isEmpty()) {
             return asDrawn;
         }
         List<Pair> pairs = new ArrayList<>();
         for (var anchor : layout.anchors()) {
-            nearest(anchor, page.words(), lean).ifPresent(pairs::add);
+            nearest(anchor, page.words(), tilt).ifPresent(pairs::add);
         }
         if (pairs.isEmpty()) {
             return asDrawn;
@@ -55,7 +56,7 @@ record Fit(double scaleX, double shiftX, double scaleY, double shiftY, Lean lean
         double[] y = line(
                 agreeing.stream().map(p -> new double[] {p.drawnY, p.seenY}).toList());
         return new Fit(
-                x[0], x[1], y[0], y[1], lean, agreeing.size(), layout.anchors().size());
+                x[0], x[1], y[0], y[1], tilt, agreeing.size(), layout.anchors().size());
     }
 
     /** Where a zone drawn on the straight sheet lies on this page, made straight. */
@@ -69,7 +70,7 @@ record Fit(double scaleX, double shiftX, double scaleY, double shiftY, Lean lean
 
     /** 1 when the anchors were found or none are wanted; less when the zones may lie beside the values. */
     double trust() {
-        return wanted == 0 || found >= 2 ? 1 : found == 1 ? 0.85 : 0.6;
+        return Certainty.fit(found, wanted);
     }
 
     private record Pair(double drawnX, double drawnY, double seenX, double seenY) {
@@ -82,12 +83,12 @@ record Fit(double scaleX, double shiftX, double scaleY, double shiftY, Lean lean
         }
     }
 
-    private static Optional<Pair> nearest(StreamDefinition.Anchor anchor, List<Word> words, Lean lean) {
+    private static Optional<Pair> nearest(StreamDefinition.Anchor anchor, List<Word> words, PageTilt tilt) {
         Box drawn = anchor.boxMm();
         Phrase phrase = Phrase.of(anchor.text());
         return words.stream()
                 .filter(w -> phrase.find(List.of(w)).isPresent())
-                .map(w -> lean.toStraight(w.box()))
+                .map(w -> tilt.toStraight(w.box()))
                 .map(b -> new Pair(drawn.x(), drawn.centreY(), b.x(), b.centreY()))
                 .filter(p -> Math.hypot(p.dx(), p.dy()) < FARTHEST_MM)
                 .min(Comparator.comparingDouble(p -> Math.hypot(p.dx(), p.dy())));

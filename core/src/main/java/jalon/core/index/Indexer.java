@@ -1,5 +1,8 @@
 package jalon.core.index;
 
+import jalon.core.evidence.Certainty;
+import jalon.core.evidence.Reason;
+import jalon.core.page.Box;
 import jalon.core.stream.Check;
 import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
@@ -18,25 +21,18 @@ import java.util.Set;
  * Reads a document's fields. What a person settled is taken as it is, and fields that are looked up from it follow it.
  */
 public final class Indexer {
-    private final DocumentType type;
-    private final Finders finders;
-    private final Map<String, Register> registers;
-    private final LocalDate today;
+    private final Search search;
+    private final Known known;
     private final Map<String, FieldValue> settled;
     private final Map<String, FieldValue> done = new LinkedHashMap<>();
     private final Set<String> underWay = new HashSet<>();
 
     private Indexer(
-            DocumentType type,
-            Finders finders,
-            Map<String, Register> registers,
-            LocalDate today,
-            Map<String, FieldValue> settled) {
-        this.type = type;
-        this.finders = finders;
-        this.registers = registers;
-        this.today = today;
+            DocumentType type, Document document, ZoneReader zones, Known known, Map<String, FieldValue> settled) {
+        this.known = known;
         this.settled = settled;
+        this.search = new Search(
+                type, document, zones, known, name -> type.field(name).map(this::value));
     }
 
     /** @return the fields in the order of the type */
@@ -47,7 +43,7 @@ public final class Indexer {
             Map<String, Register> registers,
             LocalDate today,
             Map<String, FieldValue> settled) {
-        var indexer = new Indexer(type, new Finders(type, document, zones), registers, today, settled);
+        var indexer = new Indexer(type, document, zones, new Known(registers, today), settled);
         Map<String, FieldValue> inOrder = new LinkedHashMap<>();
         for (Field field : type.fields()) {
             inOrder.put(field.field(), indexer.value(field));
@@ -64,7 +60,7 @@ public final class Indexer {
             return known;
         }
         if (!underWay.add(field.field())) {
-            return empty(field, List.of("fields are looked up from each other in a circle"));
+            return empty(field, List.of(Reason.Code.CIRCLE.with()));
         }
         FieldValue found = found(field);
         done.put(field.field(), found);
@@ -75,14 +71,14 @@ public final class Indexer {
         FieldValue failing = null;
         FieldValue doubtful = null;
         Set<String> readings = new LinkedHashSet<>();
-        List<String> notes = new ArrayList<>();
+        List<Reason> notes = new ArrayList<>();
         for (Finder finder : field.finders()) {
-            List<Reading> found =
-                    finder instanceof Finder.ByRegister row ? fromRegister(row, notes) : finders.find(finder);
-            for (Reading reading : found) {
+            Found found = FieldFinder.of(finder).find(search);
+            notes.addAll(found.notes());
+            for (Reading reading : found.readings()) {
                 FieldValue value = judged(field, reading);
                 readings.add(value.value());
-                readings.addAll(reading.others());
+                readings.addAll(reading.alternatives());
                 if (value.state() == FieldValue.State.SURE) {
                     return value;
                 }
@@ -101,19 +97,18 @@ public final class Indexer {
     }
 
     private FieldValue judged(Field field, Reading reading) {
-        Tidy.Tidied tidied = Tidy.tidy(reading.text(), steps(field));
-        List<String> reasons = new ArrayList<>(reading.doubts());
+        Tidying.Tidied tidied = Tidy.tidy(reading.text(), steps(field));
+        List<Reason> reasons = new ArrayList<>(reading.doubts());
         double certainty = reading.certainty();
         FieldValue.State state;
         if (tidied.problem() != null) {
             reasons.add(tidied.problem());
             state = FieldValue.State.WRONG;
         } else {
-            Checks.Verdict verdict = Checks.check(tidied.value(), checks(field), registers, today);
+            Checks.Verdict verdict = Checks.check(tidied.value(), checks(field), known);
             reasons.addAll(verdict.problems());
-            // A check that could have failed and did not takes its share of the doubt away.
-            certainty = 1 - (1 - certainty) * (1 - verdict.backing());
-            boolean mended = !reading.doubts().isEmpty() && verdict.backing() < 0.8;
+            certainty = Certainty.backed(certainty, verdict.backing());
+            boolean mended = !reading.doubts().isEmpty() && verdict.backing() < Certainty.MENDED_NEEDS;
             if (!verdict.passed()) {
                 state = FieldValue.State.WRONG;
             } else if (certainty >= field.sureFrom() && !mended) {
@@ -122,7 +117,7 @@ public final class Indexer {
             } else {
                 state = FieldValue.State.DOUBTFUL;
                 if (certainty < field.sureFrom()) {
-                    reasons.add("hard to read");
+                    reasons.add(Reason.Code.HARD_TO_READ.with());
                 }
             }
         }
@@ -138,33 +133,6 @@ public final class Indexer {
                 null);
     }
 
-    private List<Reading> fromRegister(Finder.ByRegister row, List<String> notes) {
-        Register register = registers.get(row.register());
-        if (register == null) {
-            notes.add("register " + row.register() + " is not there");
-            return List.of();
-        }
-        FieldValue key = type.field(row.from()).map(this::value).orElse(null);
-        if (key == null || key.value() == null) {
-            return List.of();
-        }
-        return register.find(row.column(), key.value())
-                .filter(r -> !r.getOrDefault(row.take(), "").isBlank())
-                .map(r -> List.of(new Reading(
-                        r.get(row.take()),
-                        // A row is as good as the key it was found by; what a person settled is certain.
-                        key.state() == FieldValue.State.SETTLED ? 1 : key.certainty(),
-                        key.page(),
-                        key.boxMm(),
-                        "register",
-                        List.of(),
-                        List.of())))
-                .orElseGet(() -> {
-                    notes.add("register " + row.register() + " has no " + row.column() + " \"" + key.value() + "\"");
-                    return List.of();
-                });
-    }
-
     private static FieldValue withCandidates(FieldValue v, Set<String> readings) {
         List<String> others = readings.stream()
                 .filter(r -> !r.isBlank() && !r.equals(v.value()))
@@ -174,12 +142,12 @@ public final class Indexer {
                 v.value(), v.state(), v.certainty(), v.page(), v.boxMm(), v.finder(), v.reasons(), others, null);
     }
 
-    private static FieldValue empty(Field field, List<String> notes) {
-        List<String> reasons = new ArrayList<>(notes);
+    private static FieldValue empty(Field field, List<Reason> notes) {
+        List<Reason> reasons = new ArrayList<>(notes);
         if (field.required()) {
-            reasons.add(0, "nothing found, but it is required");
+            reasons.add(0, Reason.Code.REQUIRED.with());
         }
-        return new FieldValue(null, FieldValue.State.EMPTY, 0, 0, null, "none", reasons, List.of(), null);
+        return new FieldValue(null, FieldValue.State.EMPTY, 0, 0, null, FoundBy.NONE, reasons, List.of(), null);
     }
 
     /** A date or amount is brought to its one form even where the stream does not say so. */
@@ -202,20 +170,17 @@ public final class Indexer {
 
     /** Brings what a person typed to the field's form, and says what speaks against it without refusing it. */
     public static FieldValue settle(
-            Field field,
-            String typed,
-            Map<String, Register> registers,
-            LocalDate today,
-            int page,
-            jalon.core.page.Box box,
-            String by) {
+            Field field, String typed, Map<String, Register> registers, LocalDate today, int page, Box box, String by) {
         if (typed == null || typed.isBlank()) {
-            return new FieldValue(null, FieldValue.State.SETTLED, 1, page, box, "person", List.of(), List.of(), by);
+            return new FieldValue(
+                    null, FieldValue.State.SETTLED, 1, page, box, FoundBy.PERSON, List.of(), List.of(), by);
         }
-        Tidy.Tidied tidied = Tidy.tidy(typed, steps(field));
-        List<String> notes = tidied.problem() != null
+        Tidying.Tidied tidied = Tidy.tidy(typed, steps(field));
+        List<Reason> notes = tidied.problem() != null
                 ? List.of(tidied.problem())
-                : Checks.check(tidied.value(), checks(field), registers, today).problems();
-        return new FieldValue(tidied.value(), FieldValue.State.SETTLED, 1, page, box, "person", notes, List.of(), by);
+                : Checks.check(tidied.value(), checks(field), new Known(registers, today))
+                        .problems();
+        return new FieldValue(
+                tidied.value(), FieldValue.State.SETTLED, 1, page, box, FoundBy.PERSON, notes, List.of(), by);
     }
 }

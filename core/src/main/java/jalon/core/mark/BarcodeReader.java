@@ -132,7 +132,7 @@ final class BarcodeReader {
                 return;
             }
         }
-        marks.add(new Mark(Mark.Kind.BARCODE, format.name(), value, box, ""));
+        marks.add(new Mark(Mark.Kind.BARCODE, format.name(), value, box, null));
     }
 
     /** The place without its padding; where several codes share it, the decoder's points say which part. */

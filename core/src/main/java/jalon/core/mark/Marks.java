@@ -51,7 +51,7 @@ public final class Marks {
     public List<Mark> upright(int rotation, boolean fromPrint) {
         List<Mark> all = new ArrayList<>();
         for (Mark m : barcodes) {
-            all.add(new Mark(m.kind(), m.symbology(), m.value(), m.box().turned(rotation, widthMm, heightMm), m.how()));
+            all.add(new Mark(m.kind(), m.symbology(), m.value(), m.box().turned(rotation, widthMm, heightMm), null));
         }
         for (PatchBars p : patches) {
             all.add(PatchDirection.settle(p, rotation, fromPrint, widthMm, heightMm));

@@ -23,26 +23,27 @@ final class PatchDirection {
         double fromStart = found.standing() ? box.x() : box.y();
         double fromEnd = length - (found.standing() ? box.right() : box.bottom());
         boolean backwards;
-        String how;
+        Mark.KnownBy by;
+        double edge = 0;
         int across = found.standing() ? 90 : 0;
         if (PatchTable.reversed(found.bars()).equals(found.bars())) {
             backwards = false;
-            how = "reads the same from both ends";
+            by = Mark.KnownBy.EITHER_WAY;
         } else if (fromPrint && Math.floorMod(rotation, 180) == across) {
             // Turned 90 clockwise the left side comes to the top; turned 270 the right side does.
             backwards = rotation == 180 || rotation == 270;
-            how = "read from the top of the sheet, known from its print";
+            by = Mark.KnownBy.PRINT;
         } else if (Math.min(fromStart, fromEnd) < NEAR_SHARE * length && Math.abs(fromStart - fromEnd) > 0.1 * length) {
             backwards = fromEnd < fromStart;
-            how = "read from the nearest edge, " + Math.round(Math.min(fromStart, fromEnd))
-                    + " mm away, taken for the leading one";
+            by = Mark.KnownBy.EDGE;
+            edge = Math.min(fromStart, fromEnd);
         } else {
             backwards = false;
-            how = "read from the top as received: neither print nor place tells the leading edge";
+            by = Mark.KnownBy.AS_RECEIVED;
         }
         String bars = backwards ? PatchTable.reversed(found.bars()) : found.bars();
         String code = PatchTable.code(bars).orElseThrow();
         Box upright = box.turned(rotation, receivedWidth, receivedHeight);
-        return new Mark(Mark.Kind.PATCH, "PATCH", code, upright, how);
+        return new Mark(Mark.Kind.PATCH, "PATCH", code, upright, new Mark.Direction(by, Math.round(edge)));
     }
 }

@@ -3,8 +3,10 @@ package jalon.core.output;
 import jalon.core.page.UnreadableFile;
 import jalon.core.stream.Destination;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -16,44 +18,50 @@ import java.util.Map;
  * own, which fails where something is: nothing is ever overwritten, and nothing half written is ever seen. A file that is
  * there already with just these bytes is this document filed before, and is left as it is.
  */
-public final class FolderPlace {
+final class FolderPlace implements FilingPlace {
     private static final int MOST_NUMBERS = 10_000;
 
-    private FolderPlace() {}
+    private final Path root;
 
-    /** Writes a document's files. */
-    @FunctionalInterface
-    public interface Writer {
-        /** @param files one for each format, empty yet */
-        void write(Map<Destination.Format, Path> files) throws IOException, UnreadableFile, InterruptedException;
+    FolderPlace(Path root) {
+        this.root = root;
     }
 
-    /**
-     * @param folder made if it is missing
-     * @param name without ending
-     * @param writer is asked once, whatever name is free then
-     * @return the files, one for each format
-     * @throws FileAlreadyExistsException when the name is taken and the destination refuses
-     */
-    public static List<Path> put(Path folder, String name, Destination destination, Writer writer)
-            throws IOException, UnreadableFile, InterruptedException {
+    @Override
+    public String where() {
+        return root.toString();
+    }
+
+    @Override
+    public InputStream open(String file) throws IOException {
+        Path path = root.resolve(file).normalize();
+        if (!path.startsWith(root)) {
+            throw new NoSuchFileException(file);
+        }
+        return Files.newInputStream(path);
+    }
+
+    @Override
+    public List<String> put(Spot spot, Writer writer) throws IOException, UnreadableFile, InterruptedException {
+        Path folder = spot.folder().isEmpty() ? root : root.resolve(spot.folder());
         Files.createDirectories(folder);
         Map<Destination.Format, Path> written = new LinkedHashMap<>();
         try {
-            for (Destination.Format format : destination.formats()) {
+            for (Destination.Format format : spot.formats()) {
                 written.put(format, Files.createTempFile(folder, ".jalon-", ".part"));
             }
             writer.write(written);
-            for (int number = 1; number <= MOST_NUMBERS; number++) {
-                List<Path> placed = link(folder, number == 1 ? name : name + " (" + number + ")", written);
+            int names = spot.taken() == Destination.Taken.REFUSE ? 1 : MOST_NUMBERS;
+            for (int number = 1; number <= names; number++) {
+                String name = number == 1 ? spot.name() : spot.name() + " (" + number + ")";
+                List<Path> placed = link(folder, name, written);
                 if (!placed.isEmpty()) {
-                    return placed;
-                }
-                if (destination.taken() == Destination.Taken.REFUSE) {
-                    throw new FileAlreadyExistsException(folder.resolve(name).toString());
+                    return placed.stream()
+                            .map(p -> root.relativize(p).toString())
+                            .toList();
                 }
             }
-            throw new FileAlreadyExistsException(folder.resolve(name).toString());
+            throw new NameTaken(root.relativize(folder.resolve(spot.name())).toString());
         } finally {
             for (Path part : written.values()) {
                 Files.deleteIfExists(part);
@@ -66,7 +74,7 @@ public final class FolderPlace {
         List<Path> placed = new ArrayList<>();
         List<Path> mine = new ArrayList<>();
         for (Map.Entry<Destination.Format, Path> file : written.entrySet()) {
-            Path target = folder.resolve(name + DocumentWriter.ending(file.getKey()));
+            Path target = folder.resolve(name + OutputFormat.of(file.getKey()).ending());
             try {
                 Files.createLink(target, file.getValue());
                 mine.add(target);

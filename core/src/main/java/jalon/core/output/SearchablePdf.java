@@ -30,17 +30,17 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
  * A searchable PDF/A-2u (ISO 19005-2, level U): each page is its received image, and over it, invisible, its words just
  * where they are printed. What was encoded stays as it was encoded; pages are taken up one at a time.
  */
-public final class SearchablePdf {
+public final class SearchablePdf implements OutputFormat {
     private static final double POINTS_PER_MM = 72 / 25.4;
     private static final COSName FONT = COSName.getPDFName("T");
 
-    private SearchablePdf() {}
+    @Override
+    public String ending() {
+        return ".pdf";
+    }
 
-    /**
-     * @throws UnreadableFile when a page's image cannot be had again
-     */
-    public static void write(FiledDocument filed, PageImages images, OutputStream out)
-            throws IOException, UnreadableFile {
+    @Override
+    public void write(FiledDocument filed, PageImages images, OutputStream out) throws IOException, UnreadableFile {
         try (PDDocument pdf = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
             pdf.setVersion(1.7f);
             // The same document filed twice is the same file, byte for byte.
@@ -64,8 +64,7 @@ public final class SearchablePdf {
             InvisibleFont font,
             COSDictionary fonts)
             throws IOException, UnreadableFile {
-        PageFacts facts =
-                recipe.stream().anyMatch(Repair.Straighten.class::isInstance) ? received.straight() : received;
+        PageFacts facts = Repair.straightens(recipe) ? received.straight() : received;
         double width = facts.image().widthMm() * POINTS_PER_MM;
         double height = facts.image().heightMm() * POINTS_PER_MM;
         PDPage page = new PDPage(new PDRectangle((float) width, (float) height));

@@ -1,9 +1,13 @@
 package jalon.core.output;
 
+import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.TreeMap;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
 
 /**
  * The metadata packet of a filed PDF: title, dates, PDF/A-2u, and the document's fields as properties of their own, which
@@ -11,92 +15,131 @@ import java.util.TreeMap;
  */
 final class Xmp {
     private static final String FIELDS = "urn:jalon:fields:1#";
+    private static final String RDF = "http://www.w3.org/1999/02/22-rdf-syntax-ns#";
 
-    private Xmp() {}
+    private final XMLStreamWriter xml;
+
+    private Xmp(XMLStreamWriter xml) {
+        this.xml = xml;
+    }
 
     static byte[] packet(FiledDocument document) {
         Map<String, String> properties = new TreeMap<>(document.fields());
         properties.put("type", document.type());
         properties.put("batch", document.batch());
         properties.put("stream", document.stream());
-        String at = document.at().truncatedTo(ChronoUnit.SECONDS).toString();
-        StringBuilder x = new StringBuilder();
-        x.append("<?xpacket begin=\"\uFEFF\" id=\"W5M0MpCehiHzreSzNTczkc9d\"?>\n")
-                .append("<x:xmpmeta xmlns:x=\"adobe:ns:meta/\">")
-                .append("<rdf:RDF xmlns:rdf=\"http://www.w3.org/1999/02/22-rdf-syntax-ns#\">\n")
-                .append("<rdf:Description rdf:about=\"\" xmlns:pdfaid=\"http://www.aiim.org/pdfa/ns/id/\">")
-                .append("<pdfaid:part>2</pdfaid:part><pdfaid:conformance>U</pdfaid:conformance></rdf:Description>\n")
-                .append("<rdf:Description rdf:about=\"\" xmlns:dc=\"http://purl.org/dc/elements/1.1/\">")
-                .append("<dc:title><rdf:Alt><rdf:li xml:lang=\"x-default\">")
-                .append(xml(document.title()))
-                .append("</rdf:li></rdf:Alt></dc:title></rdf:Description>\n")
-                .append("<rdf:Description rdf:about=\"\" xmlns:xmp=\"http://ns.adobe.com/xap/1.0/\"><xmp:CreateDate>")
-                .append(at)
-                .append("</xmp:CreateDate><xmp:ModifyDate>")
-                .append(at)
-                .append("</xmp:ModifyDate><xmp:CreatorTool>Jalon</xmp:CreatorTool></rdf:Description>\n")
-                .append("<rdf:Description rdf:about=\"\" xmlns:pdf=\"http://ns.adobe.com/pdf/1.3/\">")
-                .append("<pdf:Producer>Jalon</pdf:Producer></rdf:Description>\n");
-        x.append("<rdf:Description rdf:about=\"\" xmlns:jalon=\"")
-                .append(FIELDS)
-                .append("\">");
-        properties.forEach((name, value) -> x.append("<jalon:")
-                .append(name)
-                .append('>')
-                .append(xml(value))
-                .append("</jalon:")
-                .append(name)
-                .append('>'));
-        x.append("</rdf:Description>\n");
-        description(x, properties);
-        x.append("</rdf:RDF></x:xmpmeta>\n<?xpacket end=\"w\"?>");
-        return x.toString().getBytes(StandardCharsets.UTF_8);
+        var out = new StringWriter();
+        try {
+            var xml = XMLOutputFactory.newInstance().createXMLStreamWriter(out);
+            new Xmp(xml).write(document, properties);
+            xml.flush();
+        } catch (XMLStreamException e) {
+            throw new IllegalStateException(e);
+        }
+        return out.toString().getBytes(StandardCharsets.UTF_8);
     }
 
-    private static void description(StringBuilder x, Map<String, String> properties) {
-        x.append("<rdf:Description rdf:about=\"\" xmlns:pdfaExtension=\"http://www.aiim.org/pdfa/ns/extension/\"")
-                .append(" xmlns:pdfaSchema=\"http://www.aiim.org/pdfa/ns/schema#\"")
-                .append(" xmlns:pdfaProperty=\"http://www.aiim.org/pdfa/ns/property#\">")
-                .append("<pdfaExtension:schemas><rdf:Bag><rdf:li rdf:parseType=\"Resource\">")
-                .append("<pdfaSchema:schema>Index fields</pdfaSchema:schema>")
-                .append("<pdfaSchema:namespaceURI>")
-                .append(FIELDS)
-                .append("</pdfaSchema:namespaceURI><pdfaSchema:prefix>jalon</pdfaSchema:prefix>")
-                .append("<pdfaSchema:property><rdf:Seq>");
-        properties
-                .keySet()
-                .forEach(name -> x.append("<rdf:li rdf:parseType=\"Resource\"><pdfaProperty:name>")
-                        .append(name)
-                        .append("</pdfaProperty:name><pdfaProperty:valueType>Text</pdfaProperty:valueType>")
-                        .append("<pdfaProperty:category>external</pdfaProperty:category>")
-                        .append("<pdfaProperty:description>index field ")
-                        .append(name)
-                        .append("</pdfaProperty:description></rdf:li>"));
-        x.append("</rdf:Seq></pdfaSchema:property></rdf:li></rdf:Bag></pdfaExtension:schemas></rdf:Description>\n");
+    private void write(FiledDocument document, Map<String, String> properties) throws XMLStreamException {
+        String at = document.at().truncatedTo(ChronoUnit.SECONDS).toString();
+        xml.writeProcessingInstruction("xpacket", "begin=\"\uFEFF\" id=\"W5M0MpCehiHzreSzNTczkc9d\"");
+        xml.writeStartElement("x:xmpmeta");
+        xml.writeAttribute("xmlns:x", "adobe:ns:meta/");
+        xml.writeStartElement("rdf:RDF");
+        xml.writeAttribute("xmlns:rdf", RDF);
+
+        describe("pdfaid", "http://www.aiim.org/pdfa/ns/id/");
+        text("pdfaid:part", "2");
+        text("pdfaid:conformance", "U");
+        xml.writeEndElement();
+
+        describe("dc", "http://purl.org/dc/elements/1.1/");
+        start("dc:title", "rdf:Alt", "rdf:li");
+        xml.writeAttribute("xml:lang", "x-default");
+        xml.writeCharacters(allowed(document.title()));
+        end(4);
+
+        describe("xmp", "http://ns.adobe.com/xap/1.0/");
+        text("xmp:CreateDate", at);
+        text("xmp:ModifyDate", at);
+        text("xmp:CreatorTool", "Jalon");
+        xml.writeEndElement();
+
+        describe("pdf", "http://ns.adobe.com/pdf/1.3/");
+        text("pdf:Producer", "Jalon");
+        xml.writeEndElement();
+
+        describe("jalon", FIELDS);
+        for (Map.Entry<String, String> property : properties.entrySet()) {
+            text("jalon:" + property.getKey(), property.getValue());
+        }
+        xml.writeEndElement();
+        schema(properties);
+        end(2);
+        xml.writeProcessingInstruction("xpacket", "end=\"w\"");
+    }
+
+    /** Says what the properties are that no standard knows. */
+    private void schema(Map<String, String> properties) throws XMLStreamException {
+        describe("pdfaExtension", "http://www.aiim.org/pdfa/ns/extension/");
+        xml.writeAttribute("xmlns:pdfaSchema", "http://www.aiim.org/pdfa/ns/schema#");
+        xml.writeAttribute("xmlns:pdfaProperty", "http://www.aiim.org/pdfa/ns/property#");
+        start("pdfaExtension:schemas", "rdf:Bag");
+        resource();
+        text("pdfaSchema:schema", "Index fields");
+        text("pdfaSchema:namespaceURI", FIELDS);
+        text("pdfaSchema:prefix", "jalon");
+        start("pdfaSchema:property", "rdf:Seq");
+        for (String name : properties.keySet()) {
+            resource();
+            text("pdfaProperty:name", name);
+            text("pdfaProperty:valueType", "Text");
+            text("pdfaProperty:category", "external");
+            text("pdfaProperty:description", "index field " + name);
+            xml.writeEndElement();
+        }
+        end(6);
+    }
+
+    private void describe(String prefix, String namespace) throws XMLStreamException {
+        xml.writeStartElement("rdf:Description");
+        xml.writeAttribute("rdf:about", "");
+        xml.writeAttribute("xmlns:" + prefix, namespace);
+    }
+
+    private void resource() throws XMLStreamException {
+        xml.writeStartElement("rdf:li");
+        xml.writeAttribute("rdf:parseType", "Resource");
+    }
+
+    private void start(String... names) throws XMLStreamException {
+        for (String name : names) {
+            xml.writeStartElement(name);
+        }
+    }
+
+    private void end(int elements) throws XMLStreamException {
+        for (int i = 0; i < elements; i++) {
+            xml.writeEndElement();
+        }
+    }
+
+    private void text(String name, String text) throws XMLStreamException {
+        xml.writeStartElement(name);
+        xml.writeCharacters(allowed(text));
+        xml.writeEndElement();
     }
 
     /** Characters that XML 1.0 cannot hold are left out; a misread page can contain any. */
-    static String xml(String text) {
+    private static String allowed(String text) {
         StringBuilder out = new StringBuilder();
-        text.codePoints().forEach(c -> {
-            boolean allowed = c == 0x9
-                    || c == 0xA
-                    || c == 0xD
-                    || c >= 0x20 && c <= 0xD7FF
-                    || c >= 0xE000 && c <= 0xFFFD
-                    || c >= 0x10000;
-            switch (c) {
-                case '<' -> out.append("&lt;");
-                case '>' -> out.append("&gt;");
-                case '&' -> out.append("&amp;");
-                case '"' -> out.append("&quot;");
-                default -> {
-                    if (allowed) {
-                        out.appendCodePoint(c);
-                    }
-                }
-            }
-        });
+        text.codePoints()
+                .filter(c -> c == 0x9
+                        || c == 0xA
+                        || c == 0xD
+                        || c >= 0x20 && c <= 0xD7FF
+                        || c >= 0xE000 && c <= 0xFFFD
+                        || c >= 0x10000)
+                .forEach(out::appendCodePoint);
         return out.toString();
     }
 }

@@ -3,6 +3,7 @@ package jalon.core.page;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.DigestInputStream;
@@ -27,6 +28,11 @@ public final class Sha256 {
         var digesting = new DigestInputStream(in, digest());
         digesting.transferTo(OutputStream.nullOutputStream());
         return HexFormat.of().formatHex(digesting.getMessageDigest().digest());
+    }
+
+    /** Of a text's bytes in UTF-8. */
+    public static String of(String text) {
+        return HexFormat.of().formatHex(digest().digest(text.getBytes(StandardCharsets.UTF_8)));
     }
 
     public static String of(Path file) throws IOException {

@@ -25,6 +25,11 @@ public record Line(List<Word> words) {
     }
 
     public String text() {
+        return textOf(words);
+    }
+
+    /** The words as they stand, parted by blanks. */
+    public static String textOf(List<Word> words) {
         return String.join(" ", words.stream().map(Word::text).toList());
     }
 

@@ -23,9 +23,18 @@ public record PageFacts(
         return Line.of(words);
     }
 
+    /** The lines that carry none of these phrases. */
+    public List<Line> linesWithout(List<String> phrases) {
+        List<Phrase> forbidden = phrases.stream().map(Phrase::of).toList();
+        return lines().stream()
+                .filter(line ->
+                        forbidden.stream().noneMatch(p -> p.find(line.words()).isPresent()))
+                .toList();
+    }
+
     /** The same page as if it had been made straight about its middle: words where they then stand, and no lean. */
     public PageFacts straight() {
-        var lean = new Lean(image.skewDegrees(), image.widthMm(), image.heightMm());
+        var tilt = new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm());
         return new PageFacts(
                 no,
                 file,
@@ -34,7 +43,7 @@ public record PageFacts(
                 image.leaning(0),
                 marks,
                 words.stream()
-                        .map(w -> new Word(w.text(), lean.toStraight(w.box()), w.certainty(), w.line()))
+                        .map(w -> new Word(w.text(), tilt.toStraight(w.box()), w.certainty(), w.line()))
                         .toList());
     }
 

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /**
  * Looks for a phrase among a page's words, forgiving case, punctuation and a misread letter in every five: print on a
@@ -14,6 +15,9 @@ import java.util.Optional;
  */
 public final class Phrase {
     private static final double LETTERS_PER_MISTAKE = 5;
+
+    /** What a misread letter takes away, as a share of its part of the word: a little less than if it were not there. */
+    private static final double LOST_BY_A_LETTER = 0.8;
 
     private final List<String> parts;
 
@@ -99,26 +103,7 @@ public final class Phrase {
         if (allowed == 0 || Math.abs(wanted.length() - seen.length()) > allowed) {
             return 0;
         }
-        int distance = distance(wanted, seen);
-        return distance > allowed ? 0 : 1 - 0.8 * distance / wanted.length();
-    }
-
-    /** V. I. Levenshtein, "Binary codes capable of correcting deletions, insertions and reversals", 1966. */
-    static int distance(String a, String b) {
-        int[] row = new int[b.length() + 1];
-        for (int j = 0; j < row.length; j++) {
-            row[j] = j;
-        }
-        for (int i = 1; i <= a.length(); i++) {
-            int diagonal = row[0];
-            row[0] = i;
-            for (int j = 1; j <= b.length(); j++) {
-                int up = row[j];
-                int change = diagonal + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
-                row[j] = Math.min(change, Math.min(up, row[j - 1]) + 1);
-                diagonal = up;
-            }
-        }
-        return row[b.length()];
+        int distance = new LevenshteinDistance(allowed).apply(wanted, seen);
+        return distance < 0 ? 0 : 1 - LOST_BY_A_LETTER * distance / wanted.length();
     }
 }

@@ -151,7 +151,7 @@ public final class ReadPage {
         if (turn == 0) {
             return new Attempt(rotation, skew, words);
         }
-        var lean = new Lean(skew, upright.width() * 25.4 / dpi, upright.height() * 25.4 / dpi);
+        var lean = new PageTilt(skew, upright.width() * 25.4 / dpi, upright.height() * 25.4 / dpi);
         return new Attempt(
                 rotation,
                 skew,

@@ -67,7 +67,7 @@ public final class ReadZone {
     private static List<Word> read(GrayPlane received, double dpi, PageFacts page, Box zone, TextReader reader) {
         var image = page.image();
         GrayPlane upright = received.turned(image.rotation());
-        var lean = new Lean(image.skewDegrees(), image.widthMm(), image.heightMm());
+        var lean = new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm());
         Box straight = lean.toStraight(zone).grown(PAPER_AROUND_MM);
         double perMm = dpi / 25.4;
         int left = (int) Math.max(0, Math.floor(straight.x() * perMm));

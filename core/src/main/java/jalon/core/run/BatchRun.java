@@ -1,6 +1,7 @@
 package jalon.core.run;
 
 import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
 import jalon.core.image.Repair;
 import jalon.core.index.Document;
 import jalon.core.index.FieldValue;
@@ -34,11 +35,11 @@ public final class BatchRun {
     private final ZoneReader zones;
     private final LocalDate today;
     private final IndexMemory memory;
-    private final About about;
+    private final BatchContext about;
 
     /** @param today for checks against dates */
     public BatchRun(StreamDefinition stream, Map<String, Register> registers, ZoneReader zones, LocalDate today) {
-        this(stream, registers, zones, today, About.NOTHING, IndexMemory.NONE);
+        this(stream, registers, zones, today, BatchContext.NOTHING, IndexMemory.NONE);
     }
 
     public BatchRun(
@@ -46,7 +47,7 @@ public final class BatchRun {
             Map<String, Register> registers,
             ZoneReader zones,
             LocalDate today,
-            About about,
+            BatchContext about,
             IndexMemory memory) {
         this.about = about;
         this.memory = memory;
@@ -69,26 +70,26 @@ public final class BatchRun {
     private BatchView view(List<PageFacts> received, List<Decided> decisions, boolean fields) {
         Map<Integer, PageFacts> byNo = new HashMap<>();
         received.forEach(p -> byNo.put(p.no(), p));
-        Desk desk = new Desk(received.stream().map(PageFacts::no).toList(), Cutter.cut(stream, received));
+        DecidedBatch desk =
+                new DecidedBatch(received.stream().map(PageFacts::no).toList(), Cutter.cut(stream, received));
         decisions.forEach(desk::apply);
 
         List<BatchView.PageView> pages = new ArrayList<>();
-        Fitness fitness = new Fitness(stream.pages(), received);
+        ImageFindings fitness = new ImageFindings(stream.pages(), received);
         List<Draft> drafts = drafts(desk, pages, page -> image(desk, fitness, byNo.get(page)));
         List<BatchView.DocumentView> documents = new ArrayList<>();
         for (Draft draft : drafts) {
             documents.add(document(draft, desk, byNo, fields));
         }
-        return new BatchView(
-                List.copyOf(pages), documents, ledger(pages), desk.gaps(), counts(received, documents.size(), desk));
+        return new BatchView(List.copyOf(pages), documents, desk.gaps(), counts(received, documents.size(), desk));
     }
 
-    private BatchView.ImageView image(Desk desk, Fitness fitness, PageFacts page) {
+    private BatchView.ImageView image(DecidedBatch desk, ImageFindings fitness, PageFacts page) {
         return desk.image(
                 page.no(), fitness.findings(page), Repair.needed(stream.pages().repairs(), page.image()));
     }
 
-    private BatchView.Counts counts(List<PageFacts> received, int documents, Desk desk) {
+    private BatchView.Counts counts(List<PageFacts> received, int documents, DecidedBatch desk) {
         List<BatchHeader> headers =
                 received.stream().flatMap(p -> BatchHeader.on(p).stream()).toList();
         Integer pages = about.expectedPages();
@@ -117,11 +118,11 @@ public final class BatchRun {
 
     private static final class Draft {
         private final int no;
-        private final Desk.Planted stake;
+        private final DecidedBatch.Planted stake;
         private final Integer separator;
         private final List<Integer> pages = new ArrayList<>();
 
-        Draft(int no, Desk.Planted stake, Integer separator) {
+        Draft(int no, DecidedBatch.Planted stake, Integer separator) {
             this.no = no;
             this.stake = stake;
             this.separator = separator;
@@ -130,24 +131,21 @@ public final class BatchRun {
 
     /** Walks the line; a stake on a page out of the flow counts for the next page in it. */
     private static List<Draft> drafts(
-            Desk desk, List<BatchView.PageView> pages, IntFunction<BatchView.ImageView> image) {
+            DecidedBatch desk, List<BatchView.PageView> pages, IntFunction<BatchView.ImageView> image) {
         List<Draft> drafts = new ArrayList<>();
-        Desk.Planted waiting = null;
+        DecidedBatch.Planted waiting = null;
         Integer separator = null;
         for (int no : desk.order()) {
-            Desk.Planted own = desk.stakes().get(no);
+            DecidedBatch.Planted own = desk.stakes().get(no);
             waiting = own != null ? own : waiting;
-            Desk.Aside aside = desk.aside().get(no);
+            DecidedBatch.Aside aside = desk.aside().get(no);
             if (aside != null) {
                 pages.add(new BatchView.PageView(no, aside.role(), null, aside.by(), image.apply(no)));
                 separator = aside.role() == BatchView.Role.SEPARATOR && own != null ? Integer.valueOf(no) : separator;
                 continue;
             }
             if (waiting != null || drafts.isEmpty()) {
-                Desk.Planted stake = waiting != null
-                        ? waiting
-                        : new Desk.Planted(
-                                0.5, List.of(new Evidence("first", no, null, "first page of the batch", 0.5)), null);
+                DecidedBatch.Planted stake = waiting != null ? waiting : DecidedBatch.Planted.first(no);
                 drafts.add(new Draft(drafts.size() + 1, stake, separator));
                 waiting = null;
                 separator = null;
@@ -159,7 +157,8 @@ public final class BatchRun {
         return drafts;
     }
 
-    private BatchView.DocumentView document(Draft draft, Desk desk, Map<Integer, PageFacts> byNo, boolean withFields) {
+    private BatchView.DocumentView document(
+            Draft draft, DecidedBatch desk, Map<Integer, PageFacts> byNo, boolean withFields) {
         int first = draft.pages.get(0);
         boolean doubtful = draft.stake.by() == null
                 && draft.stake.certainty() < stream.cut().checkBelow();
@@ -180,13 +179,14 @@ public final class BatchRun {
         return new BatchView.DocumentView(draft.no, List.copyOf(draft.pages), draft.separator, stake, type, fields);
     }
 
-    private BatchView.TypeView type(Draft draft, Desk desk, PageFacts first) {
+    private BatchView.TypeView type(Draft draft, DecidedBatch desk, PageFacts first) {
         for (int page : draft.pages) {
             Decided named = desk.types().get(page);
             if (named != null
                     && named.decision() instanceof Decision.NameType t
                     && stream.type(t.type()).isPresent()) {
-                var evidence = List.of(new Evidence("person", page, null, "named by " + named.by(), 1));
+                var evidence = List.of(
+                        new Evidence(Evidence.Rule.PERSON, page, null, Reason.Code.NAMED_BY.with(named.by()), 1));
                 return new BatchView.TypeView(t.type(), 1, false, evidence, named.by());
             }
         }
@@ -196,7 +196,7 @@ public final class BatchRun {
         return new BatchView.TypeView(sorted.type(), sorted.certainty(), doubtful, sorted.evidence(), null);
     }
 
-    private Map<String, FieldValue> settled(DocumentType type, Draft draft, Desk desk) {
+    private Map<String, FieldValue> settled(DocumentType type, Draft draft, DecidedBatch desk) {
         Map<String, FieldValue> values = new LinkedHashMap<>();
         for (int page : draft.pages) {
             desk.settled().getOrDefault(page, Map.of()).forEach((name, decided) -> {
@@ -207,17 +207,5 @@ public final class BatchRun {
             });
         }
         return values;
-    }
-
-    private static Ledger ledger(List<BatchView.PageView> pages) {
-        int[] count = new int[BatchView.Role.values().length];
-        pages.forEach(p -> count[p.role().ordinal()]++);
-        return new Ledger(
-                pages.size(),
-                0,
-                count[BatchView.Role.BLANK.ordinal()],
-                count[BatchView.Role.SEPARATOR.ordinal()],
-                count[BatchView.Role.SET_ASIDE.ordinal()],
-                count[BatchView.Role.CONTENT.ordinal()]);
     }
 }

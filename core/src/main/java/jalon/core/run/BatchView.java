@@ -15,8 +15,7 @@ import java.util.Map;
  *
  * @param pages in reading order
  */
-public record BatchView(
-        List<PageView> pages, List<DocumentView> documents, Ledger ledger, List<Gap> gaps, Counts counts) {
+public record BatchView(List<PageView> pages, List<DocumentView> documents, List<Gap> gaps, Counts counts) {
     public BatchView {
         gaps = gaps == null ? List.of() : List.copyOf(gaps);
     }
@@ -25,6 +24,7 @@ public record BatchView(
      * A place kept for a page or sheet to come.
      *
      * @param page what is missing comes after this one
+     * @param note what a person wrote; null where a placeholder sheet stands
      * @param waivedBecause why it will not come; null while open or when it came
      * @param by who opened or closed it last; null for a placeholder sheet nobody has dealt with
      */

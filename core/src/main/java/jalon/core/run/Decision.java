@@ -26,30 +26,85 @@ import java.util.List;
     @JsonSubTypes.Type(value = Decision.Settle.class, name = "settle")
 })
 public sealed interface Decision {
+    /** One answer for each kind of decision. */
+    interface Cases<R> {
+        R plantStake(PlantStake plantStake);
+
+        R liftStake(LiftStake liftStake);
+
+        R confirmStake(ConfirmStake confirmStake);
+
+        R movePages(MovePages movePages);
+
+        R setAside(SetAside setAside);
+
+        R putBack(PutBack putBack);
+
+        R turn(Turn turn);
+
+        R openGap(OpenGap openGap);
+
+        R closeGap(CloseGap closeGap);
+
+        R acceptCounts(AcceptCounts acceptCounts);
+
+        R acceptImage(AcceptImage acceptImage);
+
+        R askAgain(AskAgain askAgain);
+
+        R repairPage(RepairPage repairPage);
+
+        R nameType(NameType nameType);
+
+        R settle(Settle settle);
+    }
+
+    <R> R match(Cases<R> cases);
+
     /** Numbers of the pages it speaks of. */
     List<Integer> named();
 
-    /** A document begins with this page. */
-    record PlantStake(int page) implements Decision {
+    /** One that speaks of a single page, or of the document that holds it. */
+    sealed interface OfPage extends Decision {
+        int page();
+
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        default List<Integer> named() {
+            return List.of(page());
+        }
+    }
+
+    /** One that speaks of several pages. */
+    sealed interface OfPages extends Decision {
+        List<Integer> pages();
+
+        @Override
+        default List<Integer> named() {
+            return pages();
+        }
+    }
+
+    /** A document begins with this page. */
+    record PlantStake(int page) implements OfPage {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.plantStake(this);
         }
     }
 
     /** No document begins here: it joins the one before. */
-    record LiftStake(int page) implements Decision {
+    record LiftStake(int page) implements OfPage {
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        public <R> R match(Cases<R> cases) {
+            return cases.liftStake(this);
         }
     }
 
     /** The stake before this page was looked at and is right. */
-    record ConfirmStake(int page) implements Decision {
+    record ConfirmStake(int page) implements OfPage {
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        public <R> R match(Cases<R> cases) {
+            return cases.confirmStake(this);
         }
     }
 
@@ -57,45 +112,57 @@ public sealed interface Decision {
      * @param before the page they come to stand before, or 0 for the end of the batch
      * @param arriving whether they have only just come, and had no place before: none of their stakes stays behind
      */
-    record MovePages(List<Integer> pages, int before, boolean arriving) implements Decision {
+    record MovePages(List<Integer> pages, int before, boolean arriving) implements OfPages {
+        public MovePages {
+            pages = pages == null ? List.of() : List.copyOf(pages);
+        }
+
         /** Pages moved from a place where they stood. */
         public MovePages(List<Integer> pages, int before) {
             this(pages, before, false);
         }
 
         @Override
-        public List<Integer> named() {
-            return pages == null ? List.of() : pages;
+        public <R> R match(Cases<R> cases) {
+            return cases.movePages(this);
         }
     }
 
-    record SetAside(List<Integer> pages) implements Decision {
+    record SetAside(List<Integer> pages) implements OfPages {
+        public SetAside {
+            pages = pages == null ? List.of() : List.copyOf(pages);
+        }
+
         @Override
-        public List<Integer> named() {
-            return pages == null ? List.of() : pages;
+        public <R> R match(Cases<R> cases) {
+            return cases.setAside(this);
         }
     }
 
-    record PutBack(List<Integer> pages) implements Decision {
+    record PutBack(List<Integer> pages) implements OfPages {
+        public PutBack {
+            pages = pages == null ? List.of() : List.copyOf(pages);
+        }
+
         @Override
-        public List<Integer> named() {
-            return pages == null ? List.of() : pages;
+        public <R> R match(Cases<R> cases) {
+            return cases.putBack(this);
         }
     }
 
     /** @param rotation the clockwise turn of the received image that makes the page upright: 0, 90, 180 or 270 */
-    record Turn(int page, int rotation) implements Decision {
+    record Turn(int page, int rotation) implements OfPage {
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        public <R> R match(Cases<R> cases) {
+            return cases.turn(this);
         }
     }
 
     /** Something is still to come after this page. */
-    record OpenGap(int page, String note) implements Decision {
+    record OpenGap(int page, String note) implements OfPage {
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        public <R> R match(Cases<R> cases) {
+            return cases.openGap(this);
         }
     }
 
@@ -104,26 +171,36 @@ public sealed interface Decision {
      *
      * @param waivedBecause why it will not come, or null when it is here
      */
-    record CloseGap(int page, String waivedBecause) implements Decision {
+    record CloseGap(int page, String waivedBecause) implements OfPage {
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        public <R> R match(Cases<R> cases) {
+            return cases.closeGap(this);
         }
     }
 
     /** The counts were looked at and are to stay as they are. */
     record AcceptCounts(String because) implements Decision {
+
         @Override
         public List<Integer> named() {
             return List.of();
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.acceptCounts(this);
+        }
     }
 
     /** The images of these pages were looked at and are fit to keep as they are. */
-    record AcceptImage(List<Integer> pages) implements Decision {
+    record AcceptImage(List<Integer> pages) implements OfPages {
+        public AcceptImage {
+            pages = pages == null ? List.of() : List.copyOf(pages);
+        }
+
         @Override
-        public List<Integer> named() {
-            return pages == null ? List.of() : pages;
+        public <R> R match(Cases<R> cases) {
+            return cases.acceptImage(this);
         }
     }
 
@@ -132,26 +209,26 @@ public sealed interface Decision {
      *
      * @param because what is wrong with it; null when it need not be after all
      */
-    record AskAgain(int page, String because) implements Decision {
+    record AskAgain(int page, String because) implements OfPage {
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        public <R> R match(Cases<R> cases) {
+            return cases.askAgain(this);
         }
     }
 
     /** @param recipe what is done to the page instead of what the stream says; null for the stream's own again */
-    record RepairPage(int page, List<Repair> recipe) implements Decision {
+    record RepairPage(int page, List<Repair> recipe) implements OfPage {
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        public <R> R match(Cases<R> cases) {
+            return cases.repairPage(this);
         }
     }
 
     /** The document that holds this page is of this type. */
-    record NameType(int page, String type) implements Decision {
+    record NameType(int page, String type) implements OfPage {
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        public <R> R match(Cases<R> cases) {
+            return cases.nameType(this);
         }
     }
 
@@ -161,10 +238,10 @@ public sealed interface Decision {
      * @param value null or blank: not on the document
      * @param valuePage where it stands, 0 when typed from elsewhere
      */
-    record Settle(int page, String field, String value, int valuePage, Box box) implements Decision {
+    record Settle(int page, String field, String value, int valuePage, Box box) implements OfPage {
         @Override
-        public List<Integer> named() {
-            return List.of(page);
+        public <R> R match(Cases<R> cases) {
+            return cases.settle(this);
         }
     }
 }

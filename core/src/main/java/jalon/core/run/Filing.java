@@ -3,6 +3,7 @@ package jalon.core.run;
 import jalon.core.image.Repair;
 import jalon.core.name.NameTemplate;
 import jalon.core.output.FiledDocument;
+import jalon.core.output.FilingPlace;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
@@ -28,6 +29,11 @@ public final class Filing {
      * @param name of the file without ending; it may still be numbered when it is taken
      */
     public record Planned(int document, Destination destination, List<String> folders, String name) {
+        /** Where it is to lie in its destination. */
+        public FilingPlace.Spot spot() {
+            return new FilingPlace.Spot(String.join("/", folders), name, destination.formats(), destination.taken());
+        }
+
         public String path() {
             return folders.isEmpty() ? name : String.join("/", folders) + "/" + name;
         }

@@ -22,7 +22,7 @@ public record ImageFigures(int page, BatchView.Role role, int rotation, List<Fig
             Measure kind, double figure, Double limit, boolean tooMuch, boolean beyond, String said, Box where) {}
 
     public static List<ImageFigures> of(PageRules rules, BatchView view, Map<Integer, PageFacts> facts) {
-        Fitness fitness = new Fitness(rules, List.copyOf(facts.values()));
+        ImageFindings fitness = new ImageFindings(rules, List.copyOf(facts.values()));
         return view.pages().stream()
                 .map(p -> {
                     PageFacts seen = facts.get(p.no());
@@ -39,7 +39,7 @@ public record ImageFigures(int page, BatchView.Role role, int rotation, List<Fig
                                                 Double.isInfinite(limit) ? null : Double.valueOf(limit),
                                                 m.what().tooMuch(),
                                                 m.what().breaks(m.figure(), limit),
-                                                m.what().said(m.figure()),
+                                                m.what().format(m.figure()),
                                                 m.where());
                                     })
                                     .toList());

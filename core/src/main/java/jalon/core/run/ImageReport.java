@@ -4,6 +4,7 @@ import jalon.core.image.Finding;
 import jalon.core.image.Measure;
 import jalon.core.image.Measured;
 import jalon.core.image.Repair;
+import jalon.core.output.ImageReportPdf;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.PageRules;
 import java.io.IOException;
@@ -23,11 +24,24 @@ public final class ImageReport {
     private static final List<String> LAST =
             List.of("beyond its limit", "repairs", "repaired by", "accepted by", "asked again");
 
+    /** What fits on a printed line. */
+    private static final List<Measure> PRINTED = List.of(
+            Measure.SKEW,
+            Measure.BLUR,
+            Measure.CONTRAST,
+            Measure.DARKNESS,
+            Measure.UNEVEN,
+            Measure.SPECKS,
+            Measure.EDGE,
+            Measure.CORNER,
+            Measure.CUT_OFF,
+            Measure.RESOLUTION);
+
     private ImageReport() {}
 
     /** One page's line, every cell as text; columns as {@link #columns()}. */
     public static List<List<String>> rows(PageRules rules, BatchView view, Map<Integer, PageFacts> facts) {
-        Fitness fitness = new Fitness(rules, List.copyOf(facts.values()));
+        ImageFindings fitness = new ImageFindings(rules, List.copyOf(facts.values()));
         List<List<String>> rows = new ArrayList<>();
         for (BatchView.PageView page : view.pages()) {
             PageFacts seen = facts.get(page.no());
@@ -57,7 +71,7 @@ public final class ImageReport {
     public static List<String> columns() {
         List<String> columns = new ArrayList<>(FIRST);
         for (Measure m : Measure.values()) {
-            columns.add(m.unit().isEmpty() ? m.json() : m.json() + " " + m.unit());
+            columns.add(column(m));
         }
         columns.addAll(LAST);
         return columns;
@@ -75,12 +89,60 @@ public final class ImageReport {
         return out.toString();
     }
 
-    static String said(Finding f) {
-        return f.kind().json() + " " + f.kind().said(f.figure()) + (f.kind().tooMuch() ? " over " : " under ")
-                + f.kind().said(f.limit());
+    /**
+     * The same to print, with the figures that are looked at most.
+     *
+     * @param title such as the batch's number and stream
+     */
+    public static byte[] pdf(String title, PageRules rules, BatchView view, Map<Integer, PageFacts> facts)
+            throws IOException {
+        ImageFindings findings = new ImageFindings(rules, List.copyOf(facts.values()));
+        List<ImageReportPdf.Row> rows = view.pages().stream()
+                .map(page -> new ImageReportPdf.Row(
+                        page.no(), standing(page), cells(rules, findings.figures(facts.get(page.no()))), done(page)))
+                .toList();
+        return ImageReportPdf.of(
+                title, PRINTED.stream().map(ImageReport::column).toList(), rows);
     }
 
-    static String standing(BatchView.PageView page) {
+    private static List<ImageReportPdf.Cell> cells(PageRules rules, List<Measured> figures) {
+        return PRINTED.stream()
+                .map(measure -> figures.stream()
+                        .filter(m -> m.what() == measure)
+                        .findFirst()
+                        .map(m -> new ImageReportPdf.Cell(
+                                String.format(Locale.ROOT, "%.2f", m.figure()),
+                                measure.breaks(m.figure(), rules.limit(measure))))
+                        .orElse(ImageReportPdf.Cell.EMPTY))
+                .toList();
+    }
+
+    private static List<String> done(BatchView.PageView page) {
+        BatchView.ImageView image = page.image();
+        List<String> done = new ArrayList<>();
+        if (!image.repairs().isEmpty()) {
+            done.add(String.join(
+                    ", ", image.repairs().stream().map(Repair::named).toList()));
+        }
+        if (image.acceptedBy() != null) {
+            done.add("accepted by " + image.acceptedBy());
+        }
+        if (image.askedBecause() != null) {
+            done.add("asked again: " + image.askedBecause());
+        }
+        return done;
+    }
+
+    private static String column(Measure m) {
+        return m.unit().isEmpty() ? m.json() : m.json() + " " + m.unit();
+    }
+
+    private static String said(Finding f) {
+        return f.kind().json() + " " + f.kind().format(f.figure()) + (f.kind().tooMuch() ? " over " : " under ")
+                + f.kind().format(f.limit());
+    }
+
+    private static String standing(BatchView.PageView page) {
         return switch (page.role()) {
             case CONTENT -> "document " + page.document();
             case SEPARATOR -> "separator";

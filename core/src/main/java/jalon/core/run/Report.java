@@ -2,6 +2,10 @@ package jalon.core.run;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
+import jalon.core.evidence.Wording;
+import jalon.core.index.FieldValue;
+import jalon.core.index.FoundBy;
 import jalon.core.mark.Mark;
 import jalon.core.page.Box;
 import jalon.core.read.PageFacts;
@@ -35,8 +39,16 @@ public record Report(
 
     public record ImageFinding(String kind, double value, double limit, Box boxMm) {}
 
-    @JsonInclude(JsonInclude.Include.NON_EMPTY)
-    public record MarkFound(Mark.Kind kind, String symbology, String value, Box boxMm, String how) {}
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record MarkFound(
+            Mark.Kind kind, String symbology, String value, Box boxMm, String how, Mark.Direction direction) {
+        static MarkFound of(Mark m) {
+            Mark.Direction d = m.direction();
+            String how =
+                    d == null ? null : Wording.of("patchDirection", d.by(), Map.of("mm", Long.toString(d.edgeMm())));
+            return new MarkFound(m.kind(), m.symbology(), m.value(), m.box(), how, d);
+        }
+    }
 
     public record Document(
             int no,
@@ -45,25 +57,63 @@ public record Report(
             String type,
             double typeCertainty,
             String variant,
-            Map<String, Object> fields,
+            Map<String, Value> fields,
             List<Delivery> deliveries) {}
 
-    public record Stake(double certainty, List<Evidence> evidence) {}
+    public record Stake(double certainty, List<Seen> evidence) {}
+
+    /** Evidence with its words beside its code. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Seen(Evidence.Rule rule, int page, Box box, String text, Reason why, double score) {
+        static Seen of(Evidence e) {
+            return new Seen(e.rule(), e.page(), e.box(), Wording.of(e.why()), e.why(), e.score());
+        }
+    }
+
+    /** A field's value with the words for its reasons beside their codes. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Value(
+            String value,
+            FieldValue.State state,
+            double certainty,
+            int page,
+            Box boxMm,
+            FoundBy finder,
+            List<String> reasons,
+            List<Reason> why,
+            List<String> candidates,
+            String by) {
+        static Value of(FieldValue v) {
+            return new Value(
+                    v.value(),
+                    v.state(),
+                    v.certainty(),
+                    v.page(),
+                    v.boxMm(),
+                    v.finder(),
+                    v.reasons().stream().map(Wording::of).toList(),
+                    v.reasons(),
+                    v.candidates(),
+                    v.by());
+        }
+    }
 
     /** @param path below the output folder, with ending */
     public record Delivery(String destination, String path) {}
 
-    /** A file, or a page of one, that could not be read. */
-    public record Rejected(String file, String reason) {}
-
     /**
-     * @param filed whether the documents were filed, so that their pages are no longer open
-     * @param deliveries by document number
+     * A file, or a page of one, that could not be read, or a document that could not be filed.
+     *
+     * @param filePage page in the file, from 1; null when all of it is meant
      */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Rejected(String file, Integer filePage, String reason) {}
+
+    /** @param deliveries by document number */
     public static Report of(
             BatchView view,
             Map<Integer, PageFacts> facts,
-            boolean filed,
+            Ledger ledger,
             Map<Integer, List<Delivery>> deliveries,
             List<Rejected> rejected,
             List<String> warnings) {
@@ -72,14 +122,6 @@ public record Report(
         List<Document> documents = view.documents().stream()
                 .map(d -> document(d, deliveries.getOrDefault(d.no(), List.of())))
                 .toList();
-        Ledger l = view.ledger();
-        int done = filed
-                ? view.documents().stream()
-                        .filter(d -> deliveries.containsKey(d.no()))
-                        .mapToInt(d -> d.pages().size())
-                        .sum()
-                : 0;
-        Ledger ledger = new Ledger(l.received(), done, l.blank(), l.separator(), l.setAside(), l.open() - done);
         return new Report(pages, documents, ledger, rejected, warnings);
     }
 
@@ -104,17 +146,18 @@ public record Report(
                 view.role(),
                 view.document(),
                 image,
-                facts.marks().stream()
-                        .map(m -> new MarkFound(m.kind(), m.symbology(), m.value(), m.box(), m.how()))
-                        .toList());
+                facts.marks().stream().map(MarkFound::of).toList());
     }
 
     private static Document document(BatchView.DocumentView d, List<Delivery> deliveries) {
-        Map<String, Object> fields = new LinkedHashMap<>(d.fields());
+        Map<String, Value> fields = new LinkedHashMap<>();
+        d.fields().forEach((name, value) -> fields.put(name, Value.of(value)));
         return new Document(
                 d.no(),
                 d.pages(),
-                new Stake(d.stake().certainty(), d.stake().evidence()),
+                new Stake(
+                        d.stake().certainty(),
+                        d.stake().evidence().stream().map(Seen::of).toList()),
                 d.type().type(),
                 d.type().certainty(),
                 null,

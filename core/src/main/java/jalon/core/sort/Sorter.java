@@ -1,6 +1,8 @@
 package jalon.core.sort;
 
+import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
 import jalon.core.read.PageFacts;
 import jalon.core.read.Phrase;
@@ -13,12 +15,6 @@ import java.util.Optional;
 
 /** Says what a document is, from the words on its first page. */
 public final class Sorter {
-    /** None of the types' words are there: the default is a guess that a person should see. */
-    private static final double ONLY_DEFAULT = 0.5;
-
-    /** Two types claim the same page. */
-    private static final double RIVAL = 0.6;
-
     private Sorter() {}
 
     public static Sorted sort(StreamDefinition stream, PageFacts first) {
@@ -37,9 +33,9 @@ public final class Sorter {
         if (claims.size() > 1) {
             Sorted best = claims.get(0);
             List<Evidence> all = new ArrayList<>(best.evidence());
-            all.add(new Evidence(
-                    "words", first.no(), null, "the words of " + claims.get(1).type() + " are there too", RIVAL));
-            return new Sorted(best.type(), Math.min(best.certainty(), RIVAL), all);
+            Reason also = Reason.Code.ALSO_WORDS_OF.with(claims.get(1).type());
+            all.add(new Evidence(Evidence.Rule.WORDS, first.no(), null, also, Certainty.RIVAL_TYPE));
+            return new Sorted(best.type(), Math.min(best.certainty(), Certainty.RIVAL_TYPE), all);
         }
         DocumentType otherwise = stream.types().stream()
                 .filter(DocumentType::otherwise)
@@ -48,12 +44,13 @@ public final class Sorter {
         boolean noChoice =
                 stream.types().size() == 1 && otherwise.words().must().isEmpty();
         boolean meant = otherwise.otherwise() && otherwise.words().must().isEmpty();
-        double certainty = noChoice ? 1 : meant ? Math.max(otherwise.checkBelow(), 0.75) : ONLY_DEFAULT;
-        String why = noChoice
-                ? "the only type of this stream"
-                : "no type's words are on its first page; " + otherwise.title() + " is taken when nothing else fits";
+        double certainty =
+                noChoice ? 1 : meant ? Certainty.chosenDefault(otherwise.checkBelow()) : Certainty.ONLY_DEFAULT;
+        Reason why = noChoice ? Reason.Code.ONLY_TYPE.with() : Reason.Code.NO_TYPE_CLAIMS.with(otherwise.title());
         return new Sorted(
-                otherwise.type(), certainty, List.of(new Evidence("default", first.no(), null, why, certainty)));
+                otherwise.type(),
+                certainty,
+                List.of(new Evidence(Evidence.Rule.DEFAULT, first.no(), null, why, certainty)));
     }
 
     private static Optional<Sorted> claim(DocumentType type, PageFacts page) {
@@ -69,7 +66,12 @@ public final class Sorter {
                 return Optional.empty();
             }
             Box box = hit.get().box();
-            evidence.add(new Evidence("words", page.no(), box, phrase, hit.get().score()));
+            evidence.add(new Evidence(
+                    Evidence.Rule.WORDS,
+                    page.no(),
+                    box,
+                    Reason.Code.TYPE_WORDS.with(phrase),
+                    hit.get().score()));
         }
         double certainty = evidence.stream().mapToDouble(Evidence::score).min().orElse(0);
         return Optional.of(new Sorted(type.type(), certainty, evidence));

@@ -1,7 +1,9 @@
 package jalon.core.split;
 
 import com.google.re2j.Pattern;
+import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
 import jalon.core.mark.Mark;
 import jalon.core.stream.Shape;
 import jalon.core.stream.StakeRule;
@@ -27,7 +29,12 @@ final class BarcodeSign implements StakeSign {
                 .map(m -> new Sign(
                         true,
                         rule.sheet(),
-                        new Evidence("barcode", place.page().no(), m.box(), "barcode " + m.value(), 0.99)));
+                        new Evidence(
+                                Evidence.Rule.BARCODE,
+                                place.page().no(),
+                                m.box(),
+                                Reason.Code.BARCODE.with(m.value()),
+                                Certainty.BARCODE)));
     }
 
     private boolean fits(Mark m) {

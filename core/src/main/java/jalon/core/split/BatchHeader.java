@@ -21,6 +21,12 @@ public record BatchHeader(String stream, Integer pages, Integer documents) {
         return "JALON " + stream + (pages == null ? "" : " P" + pages) + (documents == null ? "" : " D" + documents);
     }
 
+    /** What it says, for whoever lays it on a stack. */
+    public String counts() {
+        String images = pages == null ? "" : pages + " pages (printed or scanned sides) follow. ";
+        return images + (documents == null ? "" : documents + " documents.");
+    }
+
     /** The header on a page, if the page is a batch header sheet. */
     public static Optional<BatchHeader> on(PageFacts page) {
         return page.marks().stream()

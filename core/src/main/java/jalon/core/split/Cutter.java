@@ -1,6 +1,8 @@
 package jalon.core.split;
 
+import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
 import jalon.core.mark.Mark;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.PageRules;
@@ -15,9 +17,6 @@ import java.util.Optional;
 
 /** Sets the stakes of a batch by the stream's rules, in their order of trust. */
 public final class Cutter {
-    /** Stream has rules, yet the batch begins with a page that none of them knows: somebody should look. */
-    private static final double NO_SIGN = 0.5;
-
     private Cutter() {}
 
     public static Cut cut(StreamDefinition stream, List<PageFacts> pages) {
@@ -61,9 +60,9 @@ public final class Cutter {
     }
 
     private static Stake first(PageFacts page, boolean wholeBatch) {
-        String why = wholeBatch ? "one batch is one document" : "first page of the batch, without a sign of its own";
-        double score = wholeBatch ? 1 : NO_SIGN;
-        return new Stake(page.no(), score, List.of(new Evidence("first", page.no(), null, why, score)));
+        Reason why = (wholeBatch ? Reason.Code.WHOLE_BATCH : Reason.Code.FIRST_WITHOUT_SIGN).with();
+        double score = wholeBatch ? 1 : Certainty.NO_SIGN;
+        return new Stake(page.no(), score, List.of(new Evidence(Evidence.Rule.FIRST, page.no(), null, why, score)));
     }
 
     /** A page with hardly any ink and no readable word. A page number or a faint line of print makes it a page. */

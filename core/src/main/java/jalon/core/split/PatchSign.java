@@ -1,6 +1,8 @@
 package jalon.core.split;
 
+import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
 import jalon.core.mark.Mark;
 import jalon.core.stream.StakeRule;
 import java.util.Optional;
@@ -19,13 +21,23 @@ final class PatchSign implements StakeSign {
             var meaning = m.kind() == Mark.Kind.PATCH ? rule.codes().get(m.value()) : null;
             if (meaning != null) {
                 boolean begins = meaning == StakeRule.ByPatch.Meaning.DOCUMENT;
-                // With neither print nor place to tell the leading edge, 2 may be T and 3 may be 4.
-                double score = m.how().startsWith("read from the top as received") ? 0.6 : 0.97;
-                var evidence =
-                        new Evidence("patch", place.page().no(), m.box(), "patch " + m.value() + ", " + m.how(), score);
+                double score = m.direction().by() == Mark.KnownBy.AS_RECEIVED
+                        ? Certainty.PATCH_FROM_EITHER_END
+                        : Certainty.PATCH;
+                var evidence = new Evidence(Evidence.Rule.PATCH, place.page().no(), m.box(), why(m), score);
                 return Optional.of(new Sign(begins, rule.sheet(), evidence));
             }
         }
         return Optional.empty();
+    }
+
+    private static Reason why(Mark patch) {
+        return switch (patch.direction().by()) {
+            case EITHER_WAY -> Reason.Code.PATCH_EITHER_WAY.with(patch.value());
+            case PRINT -> Reason.Code.PATCH_BY_PRINT.with(patch.value());
+            case EDGE ->
+                Reason.Code.PATCH_BY_EDGE.with(patch.value(), patch.direction().edgeMm());
+            case AS_RECEIVED -> Reason.Code.PATCH_AS_RECEIVED.with(patch.value());
+        };
     }
 }

@@ -1,11 +1,12 @@
 package jalon.core.split;
 
 import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.StakeRule;
 import java.util.Optional;
 
-/** One rule at work: does this page carry its sign? */
+/** One rule at work: does this page carry its sign? One class for each kind of rule. */
 interface StakeSign {
 
     Optional<Sign> on(Place place);
@@ -17,29 +18,39 @@ interface StakeSign {
     record Place(PageFacts page, PageFacts previous, int sinceStake) {}
 
     /** @param begins whether a document begins here, or the page is only flagged */
-    record Sign(boolean begins, StakeRule.Sheet sheet, Evidence evidence) {}
-
-    static StakeSign of(StakeRule rule) {
-        if (rule instanceof StakeRule.ByBarcode barcode) {
-            return new BarcodeSign(barcode);
-        } else if (rule instanceof StakeRule.ByPatch patch) {
-            return new PatchSign(patch);
-        } else if (rule instanceof StakeRule.ByWords words) {
-            return new WordsSign(words);
-        } else if (rule instanceof StakeRule.EveryPages every) {
-            return place -> place.sinceStake() == 0 || place.sinceStake() >= every.every()
-                    ? Optional.of(begins("pages", place.page(), "every " + every.every() + " pages"))
-                    : Optional.empty();
-        } else if (rule instanceof StakeRule.ByFile) {
-            return place -> place.page().filePage() == 1
-                    ? Optional.of(
-                            begins("file", place.page(), "file " + place.page().file()))
-                    : Optional.empty();
+    record Sign(boolean begins, StakeRule.Sheet sheet, Evidence evidence) {
+        /** A document begins here whatever is on the page, which stays. */
+        static Sign begins(Evidence.Rule rule, PageFacts page, Reason why) {
+            return new Sign(true, StakeRule.Sheet.KEPT, new Evidence(rule, page.no(), null, why, 1));
         }
-        throw new IllegalStateException("no sign for " + rule);
     }
 
-    private static Sign begins(String rule, PageFacts page, String why) {
-        return new Sign(true, StakeRule.Sheet.KEPT, new Evidence(rule, page.no(), null, why, 1));
+    static StakeSign of(StakeRule rule) {
+        return rule.match(new StakeRule.Cases<>() {
+            @Override
+            public StakeSign barcode(StakeRule.ByBarcode barcode) {
+                return new BarcodeSign(barcode);
+            }
+
+            @Override
+            public StakeSign patch(StakeRule.ByPatch patch) {
+                return new PatchSign(patch);
+            }
+
+            @Override
+            public StakeSign words(StakeRule.ByWords words) {
+                return new WordsSign(words);
+            }
+
+            @Override
+            public StakeSign everyPages(StakeRule.EveryPages everyPages) {
+                return new EveryPagesSign(everyPages);
+            }
+
+            @Override
+            public StakeSign file(StakeRule.ByFile file) {
+                return new FileSign();
+            }
+        });
     }
 }

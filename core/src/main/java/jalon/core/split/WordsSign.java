@@ -3,6 +3,7 @@ package jalon.core.split;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
@@ -59,6 +60,8 @@ final class WordsSign implements StakeSign {
             text = m.group();
         }
         return Optional.of(new Sign(
-                true, rule.sheet(), new Evidence("words", place.page().no(), box, "words \"" + text + "\"", score)));
+                true,
+                rule.sheet(),
+                new Evidence(Evidence.Rule.WORDS, place.page().no(), box, Reason.Code.WORDS.with(text), score)));
     }
 }

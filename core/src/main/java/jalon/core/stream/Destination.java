@@ -24,9 +24,21 @@ public record Destination(String destination, To to, String folder, String file,
 
     public enum To {
         @JsonProperty("folder")
-        FOLDER,
+        FOLDER(false),
+        /** Jalon's own archive, in which documents are found again. */
         @JsonProperty("archive")
-        ARCHIVE
+        ARCHIVE(true);
+
+        private final boolean searchable;
+
+        To(boolean searchable) {
+            this.searchable = searchable;
+        }
+
+        /** Whether what is filed there can be searched in Jalon. */
+        public boolean searchable() {
+            return searchable;
+        }
     }
 
     public enum Format {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import jalon.core.page.Box;
+import jalon.core.stream.StreamDefinition.DocumentType;
 import java.util.List;
 
 /** One way to get a field's value. A field's finders are tried in order until one gives a value that passes the checks. */
@@ -18,6 +19,32 @@ import java.util.List;
     @JsonSubTypes.Type(value = Finder.Fixed.class, name = "fixed")
 })
 public sealed interface Finder {
+    /** One answer for each kind of finder. */
+    interface Cases<R> {
+        R zone(ByZone zone);
+
+        R barcode(ByBarcode barcode);
+
+        R shape(ByShape shape);
+
+        R label(ByLabel label);
+
+        R register(ByRegister register);
+
+        R inherited(Inherited inherited);
+
+        R fixed(Fixed fixed);
+    }
+
+    <R> R match(Cases<R> cases);
+
+    /**
+     * Tells what is at fault beyond what the schema can say; most kinds have nothing to tell.
+     *
+     * @param type the document type it belongs to
+     * @param at JSON pointer of the finder
+     */
+    default void examine(DocumentType type, String at, Faults faults) {}
 
     /** Which pages of the document are looked at. */
     enum Pages {
@@ -33,6 +60,11 @@ public sealed interface Finder {
     record ByZone(Pages page, Box boxMm, Limits read) implements Finder {
         public ByZone {
             page = page == null ? Pages.FIRST : page;
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.zone(this);
         }
     }
 
@@ -62,6 +94,11 @@ public sealed interface Finder {
         public ByBarcode {
             page = page == null ? Pages.ANY : page;
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.barcode(this);
+        }
     }
 
     /**
@@ -77,6 +114,16 @@ public sealed interface Finder {
             page = page == null ? Pages.ANY : page;
             hit = hit == null || hit == 0 ? 1 : hit;
             notOnLinesWith = notOnLinesWith == null ? List.of() : List.copyOf(notOnLinesWith);
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.shape(this);
+        }
+
+        @Override
+        public void examine(DocumentType type, String at, Faults faults) {
+            faults.pattern(pattern, at + "/pattern");
         }
     }
 
@@ -100,10 +147,27 @@ public sealed interface Finder {
             @JsonProperty("below")
             BELOW
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.label(this);
+        }
     }
 
     /** A register row found exactly by another field's value. */
-    record ByRegister(String register, String column, String from, String take) implements Finder {}
+    record ByRegister(String register, String column, String from, String take) implements Finder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.register(this);
+        }
+
+        @Override
+        public void examine(DocumentType type, String at, Faults faults) {
+            if (type.field(from).isEmpty()) {
+                faults.add(at + "/from", "there is no field '" + from + "' in this type");
+            }
+        }
+    }
 
     /** What is known of the batch: who sent the mail it came in, its subject, the day it was sent, its first file. */
     record Inherited(From from) implements Finder {
@@ -117,8 +181,18 @@ public sealed interface Finder {
             @JsonProperty("fileName")
             FILE_NAME
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.inherited(this);
+        }
     }
 
     /** Always the same value. */
-    record Fixed(String value) implements Finder {}
+    record Fixed(String value) implements Finder {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.fixed(this);
+        }
+    }
 }

@@ -11,14 +11,14 @@ import java.util.Optional;
  * How batches of a stream come in and how long they may take.
  *
  * @param dueMinutes from the batch's making to its filing
- * @param stageMinutes how long it may stay in a stage ({@code intake}, {@code pages}, {@code index}, {@code filing})
+ * @param stageMinutes how long it may stay in a stage
  * @param tell mail addresses that are told when a batch is late
  * @param raiseMinutesBefore how long before its due time a batch's priority rises by one, or null for never
  * @param scan what the operator cannot choose when scanning for this stream; null parts are free
  */
 public record IntakeRules(
         Integer dueMinutes,
-        Map<String, Integer> stageMinutes,
+        Map<Stage, Integer> stageMinutes,
         Priority priority,
         Integer raiseMinutesBefore,
         List<String> tell,
@@ -41,12 +41,12 @@ public record IntakeRules(
      *
      * @param since when it came into it
      */
-    public Optional<Instant> stageDueAt(String stage, Instant since) {
+    public Optional<Instant> stageDueAt(Stage stage, Instant since) {
         return Optional.ofNullable(stageMinutes.get(stage)).map(minutes -> since.plus(Duration.ofMinutes(minutes)));
     }
 
     /** Whether a batch is late as a whole or in its stage. */
-    public boolean isLate(Instant now, Instant dueAt, String stage, Instant since) {
+    public boolean isLate(Instant now, Instant dueAt, Stage stage, Instant since) {
         return now.isAfter(dueAt)
                 || stageDueAt(stage, since).filter(now::isAfter).isPresent();
     }

@@ -17,6 +17,27 @@ import java.util.Map;
     @JsonSubTypes.Type(value = StakeRule.ByFile.class, name = "file")
 })
 public sealed interface StakeRule {
+    /** One answer for each kind of rule. */
+    interface Cases<R> {
+        R barcode(ByBarcode barcode);
+
+        R patch(ByPatch patch);
+
+        R words(ByWords words);
+
+        R everyPages(EveryPages everyPages);
+
+        R file(ByFile file);
+    }
+
+    <R> R match(Cases<R> cases);
+
+    /**
+     * Tells what is at fault beyond what the schema can say; most kinds have nothing to tell.
+     *
+     * @param at JSON pointer of the rule
+     */
+    default void examine(String at, Faults faults) {}
 
     /** What becomes of the sheet that carries the sign. */
     enum Sheet {
@@ -38,6 +59,16 @@ public sealed interface StakeRule {
         public ByBarcode {
             sheet = sheet == null ? Sheet.KEPT : sheet;
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.barcode(this);
+        }
+
+        @Override
+        public void examine(String at, Faults faults) {
+            faults.pattern(pattern, at + "/pattern");
+        }
     }
 
     /** Patch code sheets, each code with its own meaning; codes not named mean nothing. */
@@ -52,6 +83,11 @@ public sealed interface StakeRule {
             DOCUMENT,
             @JsonProperty("flag")
             FLAG
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.patch(this);
         }
     }
 
@@ -70,11 +106,31 @@ public sealed interface StakeRule {
             mustNot = mustNot == null ? List.of() : List.copyOf(mustNot);
             sheet = sheet == null ? Sheet.KEPT : sheet;
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.words(this);
+        }
+
+        @Override
+        public void examine(String at, Faults faults) {
+            faults.pattern(pattern, at + "/pattern");
+        }
     }
 
     /** A document every so many pages, blank ones set aside not counted. */
-    record EveryPages(int every) implements StakeRule {}
+    record EveryPages(int every) implements StakeRule {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.everyPages(this);
+        }
+    }
 
     /** A document begins with every received file. */
-    record ByFile() implements StakeRule {}
+    record ByFile() implements StakeRule {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.file(this);
+        }
+    }
 }

@@ -1,7 +1,5 @@
 package jalon.core.stream;
 
-import com.google.re2j.Pattern;
-import com.google.re2j.PatternSyntaxException;
 import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -59,9 +57,10 @@ public final class Streams {
             throw new InvalidStream(faults);
         }
         StreamDefinition definition = JSON.treeToValue(tree, StreamDefinition.class);
-        meaning(definition, faults);
-        if (!faults.isEmpty()) {
-            throw new InvalidStream(faults);
+        var meant = new Faults();
+        meaning(definition, meant);
+        if (!meant.found().isEmpty()) {
+            throw new InvalidStream(meant.found());
         }
         return definition;
     }
@@ -71,64 +70,34 @@ public final class Streams {
     }
 
     /** What a schema cannot say: names are unique, what is pointed to exists, patterns are patterns. */
-    private static void meaning(StreamDefinition s, List<Fault> faults) {
+    private static void meaning(StreamDefinition s, Faults faults) {
         for (int i = 0; i < s.cut().rules().size(); i++) {
-            String at = "/cut/rules/" + i + "/pattern";
-            if (s.cut().rules().get(i) instanceof StakeRule.ByBarcode b) {
-                pattern(b.pattern(), at, faults);
-            } else if (s.cut().rules().get(i) instanceof StakeRule.ByWords w) {
-                pattern(w.pattern(), at, faults);
-            }
+            s.cut().rules().get(i).examine("/cut/rules/" + i, faults);
         }
         Set<String> types = new HashSet<>();
         for (int t = 0; t < s.types().size(); t++) {
             var type = s.types().get(t);
-            unique(types, type.type(), "/types/" + t + "/type", faults);
+            faults.usedTwice(types, type.type(), "/types/" + t + "/type");
             Set<String> fields = new HashSet<>();
             for (int f = 0; f < type.fields().size(); f++) {
-                field(type, type.fields().get(f), "/types/" + t + "/fields/" + f, fields, faults);
+                String at = "/types/" + t + "/fields/" + f;
+                faults.usedTwice(fields, type.fields().get(f).field(), at + "/field");
+                field(type, type.fields().get(f), at, faults);
             }
         }
         Set<String> destinations = new HashSet<>();
         for (int d = 0; d < s.destinations().size(); d++) {
-            unique(destinations, s.destinations().get(d).destination(), "/destinations/" + d + "/destination", faults);
+            faults.usedTwice(
+                    destinations, s.destinations().get(d).destination(), "/destinations/" + d + "/destination");
         }
     }
 
-    private static void field(
-            StreamDefinition.DocumentType type, Field field, String at, Set<String> names, List<Fault> faults) {
-        unique(names, field.field(), at + "/field", faults);
+    private static void field(StreamDefinition.DocumentType type, Field field, String at, Faults faults) {
         for (int i = 0; i < field.finders().size(); i++) {
-            Finder finder = field.finders().get(i);
-            if (finder instanceof Finder.ByShape shape) {
-                pattern(shape.pattern(), at + "/finders/" + i + "/pattern", faults);
-            } else if (finder instanceof Finder.ByRegister row
-                    && type.field(row.from()).isEmpty()) {
-                faults.add(new Fault(
-                        at + "/finders/" + i + "/from", "there is no field '" + row.from() + "' in this type"));
-            }
+            field.finders().get(i).examine(type, at + "/finders/" + i, faults);
         }
         for (int i = 0; i < field.checks().size(); i++) {
-            if (field.checks().get(i) instanceof Check.Matches m) {
-                pattern(m.pattern(), at + "/checks/" + i + "/pattern", faults);
-            }
-        }
-    }
-
-    private static void unique(Set<String> seen, String name, String pointer, List<Fault> faults) {
-        if (!seen.add(name)) {
-            faults.add(new Fault(pointer, "the name '" + name + "' is used twice"));
-        }
-    }
-
-    private static void pattern(String pattern, String pointer, List<Fault> faults) {
-        if (pattern == null) {
-            return;
-        }
-        try {
-            Pattern.compile(pattern);
-        } catch (PatternSyntaxException e) {
-            faults.add(new Fault(pointer, "this pattern cannot be used: " + e.getDescription()));
+            field.checks().get(i).examine(at + "/checks/" + i, faults);
         }
     }
 

@@ -17,8 +17,34 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
     @JsonSubTypes.Type(value = TidyStep.Amount.class, name = "amount")
 })
 public sealed interface TidyStep {
+    /** One answer for each kind of step. */
+    interface Cases<R> {
+        R trim(Trim step);
+
+        R inCase(Case step);
+
+        R replace(Replace step);
+
+        R keep(Keep step);
+
+        R drop(Drop step);
+
+        R pad(Pad step);
+
+        R date(Date step);
+
+        R amount(Amount step);
+    }
+
+    <R> R match(Cases<R> cases);
+
     /** Blanks at the ends go, runs of blanks inside become one. */
-    record Trim() implements TidyStep {}
+    record Trim() implements TidyStep {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.trim(this);
+        }
+    }
 
     record Case(To to) implements TidyStep {
         public enum To {
@@ -27,18 +53,43 @@ public sealed interface TidyStep {
             @JsonProperty("lower")
             LOWER
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.inCase(this);
+        }
     }
 
-    record Replace(String what, String with) implements TidyStep {}
+    record Replace(String what, String with) implements TidyStep {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.replace(this);
+        }
+    }
 
     /** @param characters those that stay */
-    record Keep(String characters) implements TidyStep {}
+    record Keep(String characters) implements TidyStep {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.keep(this);
+        }
+    }
 
     /** @param characters those that go */
-    record Drop(String characters) implements TidyStep {}
+    record Drop(String characters) implements TidyStep {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.drop(this);
+        }
+    }
 
     /** Fills up in front to a length. */
-    record Pad(int length, String with) implements TidyStep {}
+    record Pad(int length, String with) implements TidyStep {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.pad(this);
+        }
+    }
 
     /** A date in a usual spelling becomes {@code yyyy-MM-dd}. */
     record Date(Order order) implements TidyStep {
@@ -52,8 +103,18 @@ public sealed interface TidyStep {
             @JsonProperty("monthFirst")
             MONTH_FIRST
         }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.date(this);
+        }
     }
 
     /** An amount with decimal comma or point becomes digits with a decimal point. */
-    record Amount() implements TidyStep {}
+    record Amount() implements TidyStep {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.amount(this);
+        }
+    }
 }

@@ -3,11 +3,13 @@ package jalon.core.index;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import jalon.core.image.ImageFacts;
+import jalon.core.PageBuilder;
+import jalon.core.evidence.Reason;
+import jalon.core.evidence.Wording;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
-import jalon.core.read.Lean;
 import jalon.core.read.PageFacts;
+import jalon.core.read.PageTilt;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import jalon.core.stream.Streams;
 import java.io.StringReader;
@@ -39,9 +41,9 @@ class IndexerTest {
                 at("Berth", 20, 150, 12),
                 at("C-17", 72, 150, 11),
                 at("Signature", 120, 240, 20));
-        var lean = new Lean(skew, 210, 297);
+        var tilt = new PageTilt(skew, 210, 297);
         List<Word> seen = straight.stream()
-                .map(w -> new Word(w.text(), lean.fromStraight(moved(w.box(), dx, dy, scale)), 0.95, w.line()))
+                .map(w -> new Word(w.text(), tilt.fromStraight(moved(w.box(), dx, dy, scale)), 0.95, w.line()))
                 .toList();
         var fields = index(
                 FORM + field("owner", "{\"by\":\"zone\",\"boxMm\":[70,48,50,7]}") + ","
@@ -62,7 +64,7 @@ class IndexerTest {
                 ZoneReader.NONE,
                 page(1, 0, List.of(at("Ewa", 72, 50, 8))));
         assertThat(fields.get("owner").state()).isEqualTo(FieldValue.State.DOUBTFUL);
-        assertThat(fields.get("owner").reasons()).anyMatch(r -> r.contains("were not found"));
+        assertThat(fields.get("owner").reasons()).anyMatch(r -> r.code() == Reason.Code.ANCHORS_MISSING);
     }
 
     @Test
@@ -83,7 +85,7 @@ class IndexerTest {
                 .get("no");
         assertThat(other.state()).isEqualTo(FieldValue.State.DOUBTFUL);
         assertThat(other.candidates()).contains("4877");
-        assertThat(other.reasons()).anyMatch(r -> r.contains("read by itself"));
+        assertThat(other.reasons()).anyMatch(r -> r.code() == Reason.Code.READ_TWO_WAYS);
     }
 
     @Test
@@ -107,7 +109,7 @@ class IndexerTest {
                 ZoneReader.NONE,
                 page);
         assertThat(fields.get("ref").value()).isEqualTo("77/1");
-        assertThat(fields.get("ref").finder()).isEqualTo("label");
+        assertThat(fields.get("ref").finder()).isEqualTo(FoundBy.LABEL);
         assertThat(fields.get("sum").value()).isEqualTo("99.00");
         assertThat(fields.get("always").state()).isEqualTo(FieldValue.State.SURE);
     }
@@ -143,7 +145,9 @@ class IndexerTest {
                 ZoneReader.NONE,
                 page(1, 0, List.of(line(0, "x", 20, 40))));
         assertThat(fields.get("f").state()).isEqualTo(FieldValue.State.WRONG);
-        assertThat(fields.get("f").reasons()).singleElement().asString().contains(why);
+        assertThat(fields.get("f").reasons())
+                .singleElement()
+                .satisfies(r -> assertThat(Wording.of(r)).contains(why));
     }
 
     @ParameterizedTest
@@ -177,7 +181,7 @@ class IndexerTest {
         var odd = Indexer.settle(type.fields().get(0), "soon", REGISTERS, TODAY, 1, null, "T. Vane");
         assertThat(odd.value()).isEqualTo("soon");
         assertThat(odd.state()).isEqualTo(FieldValue.State.SETTLED);
-        assertThat(odd.reasons()).singleElement().asString().contains("not a date");
+        assertThat(odd.reasons()).containsExactly(Reason.Code.NOT_A_DATE.with("soon"));
         assertThat(Indexer.settle(type.fields().get(0), " ", REGISTERS, TODAY, 0, null, "T. Vane")
                         .value())
                 .isNull();
@@ -212,13 +216,6 @@ class IndexerTest {
     }
 
     private static PageFacts page(int no, double skew, List<Word> words) {
-        return new PageFacts(
-                no,
-                "x",
-                no,
-                "00",
-                new ImageFacts(210, 297, 300, true, skew, 0, 0.02, List.of(), List.of(), List.of()),
-                List.of(),
-                words);
+        return PageBuilder.page(no).skew(skew).words(words).seen();
     }
 }

@@ -35,7 +35,7 @@ class MarksTest {
         for (int turn : new int[] {90, 180, 270}) {
             var marks = Marks.found(page.turned(turn), 200).upright(0, false);
             assertThat(marks).as("turned by %d", turn).extracting(Mark::value).containsExactly("2");
-            assertThat(marks.get(0).how()).contains("nearest edge");
+            assertThat(marks.get(0).direction().by()).isEqualTo(Mark.KnownBy.EDGE);
         }
     }
 
@@ -46,7 +46,7 @@ class MarksTest {
                 .singleElement()
                 .satisfies(m -> {
                     assertThat(m.value()).isEqualTo("2");
-                    assertThat(m.how()).contains("known from its print");
+                    assertThat(m.direction().by()).isEqualTo(Mark.KnownBy.PRINT);
                 });
     }
 

@@ -3,21 +3,21 @@ package jalon.core.output;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import jalon.core.PageBuilder;
 import jalon.core.Pictures;
-import jalon.core.image.ImageFacts;
 import jalon.core.page.Encoded;
 import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.Destination;
 import java.io.IOException;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -35,8 +35,12 @@ class FolderPlaceTest {
         }
     };
 
-    @TempDir
-    Path folder;
+    private Path folder;
+
+    @BeforeEach
+    void aFolderNamedLikeItsDestination(@TempDir Path places) throws IOException {
+        folder = Files.createDirectory(places.resolve("office"));
+    }
 
     @Test
     void allFormatsShareAFreeNameAndNothingIsOverwritten() throws Exception {
@@ -66,7 +70,8 @@ class FolderPlaceTest {
     void aTakenNameIsRefusedWhereTheStreamSaysSo() throws Exception {
         Files.writeString(folder.resolve("letter.pdf"), "x");
         assertThatThrownBy(() -> put(destination(Destination.Taken.REFUSE), document("a"), WHITE))
-                .isInstanceOf(FileAlreadyExistsException.class);
+                .isInstanceOf(NameTaken.class)
+                .hasMessage("letter");
         onlyWhatWasThere(1);
     }
 
@@ -88,7 +93,13 @@ class FolderPlaceTest {
     }
 
     private List<Path> put(Destination destination, FiledDocument document, PageImages images) throws Exception {
-        return FolderPlace.put(folder, "letter", destination, files -> DocumentWriter.write(files, document, images));
+        var spot = new FilingPlace.Spot("", "letter", destination.formats(), destination.taken());
+        return FilingPlaces.withoutArchive(folder.getParent())
+                .of(destination)
+                .put(spot, files -> DocumentWriter.write(files, document, images))
+                .stream()
+                .map(folder::resolve)
+                .toList();
     }
 
     private void onlyWhatWasThere(int files) throws IOException {
@@ -103,14 +114,6 @@ class FolderPlaceTest {
     }
 
     private static FiledDocument document(String vessel) {
-        var page = new PageFacts(
-                1,
-                "x.tif",
-                1,
-                "ab".repeat(32),
-                new ImageFacts(210, 297, 50, true, 0, 0, 0, List.of(), List.of(), List.of()),
-                List.of(),
-                List.of());
         return new FiledDocument(
                 "Letter",
                 "letters",
@@ -118,7 +121,7 @@ class FolderPlaceTest {
                 "B-0001",
                 1,
                 Map.of("vessel", vessel),
-                List.of(page),
+                List.of(PageBuilder.page(1).seen()),
                 Map.of(),
                 Instant.parse("2026-11-23T10:00:00Z"));
     }

@@ -137,7 +137,7 @@ class SearchablePdfTest {
                 Map.of(),
                 Instant.parse("2026-11-23T10:00:00Z"));
         try (var out = Files.newOutputStream(file)) {
-            SearchablePdf.write(document, images(pictures), out);
+            new SearchablePdf().write(document, images(pictures), out);
         }
         return file;
     }

@@ -1,14 +1,15 @@
 package jalon.core.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import jalon.core.image.ImageFacts;
+import jalon.core.PageBuilder;
+import jalon.core.evidence.Reason;
 import jalon.core.index.FieldValue;
 import jalon.core.index.Register;
 import jalon.core.index.ZoneReader;
 import jalon.core.mark.Mark;
 import jalon.core.page.Box;
-import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
 import jalon.core.split.BatchHeader;
 import jalon.core.stream.Finder;
@@ -17,7 +18,6 @@ import jalon.core.stream.Streams;
 import java.io.StringReader;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -59,7 +59,7 @@ class BatchRunTest {
         assertThat(first.fields().get("written").value()).isEqualTo("2026-04-03");
         assertThat(view.documents().get(1).separator()).isEqualTo(3);
         assertThat(view.documents().get(1).type().doubtful()).isFalse();
-        assertThat(view.ledger()).isEqualTo(new Ledger(4, 0, 0, 1, 0, 3));
+        assertThat(ledger(view)).isEqualTo(new Ledger(4, 0, 0, 1, 0, 0, 0, 3));
     }
 
     @Test
@@ -73,7 +73,7 @@ class BatchRunTest {
                 .documents()
                 .get(0);
         assertThat(unknown.fields().get("vessel").state()).isEqualTo(FieldValue.State.WRONG);
-        assertThat(unknown.fields().get("vessel").reasons()).anyMatch(r -> r.contains("not in the register"));
+        assertThat(unknown.fields().get("vessel").reasons()).anyMatch(r -> r.code() == Reason.Code.NOT_IN_REGISTER);
         assertThat(unknown.fields().get("owner").state()).isEqualTo(FieldValue.State.EMPTY);
     }
 
@@ -112,7 +112,7 @@ class BatchRunTest {
         assertThat(d.fields().get("vessel").state()).isEqualTo(FieldValue.State.SETTLED);
         assertThat(d.fields().get("vessel").by()).isEqualTo("T. Vane");
         assertThat(d.fields().get("owner").value()).isEqualTo("Ines Vane");
-        assertThat(view.ledger()).isEqualTo(new Ledger(3, 0, 0, 0, 1, 2));
+        assertThat(ledger(view)).isEqualTo(new Ledger(3, 0, 0, 0, 1, 0, 0, 2));
         assertThat(view.pages().get(0).role()).isEqualTo(BatchView.Role.SET_ASIDE);
     }
 
@@ -171,7 +171,7 @@ class BatchRunTest {
         assertThat(view.counts()).isEqualTo(new BatchView.Counts(3, 2, 1, 1, null, null));
         assertThat(view.cutDoubts()).isEqualTo(1);
         assertThat(view.documents()).hasSize(1);
-        assertThat(view.ledger()).isEqualTo(new Ledger(3, 0, 0, 1, 0, 2));
+        assertThat(ledger(view)).isEqualTo(new Ledger(3, 0, 0, 1, 0, 0, 0, 2));
         BatchView accepted = index(pages, new Decision.AcceptCounts("one sheet was an envelope"));
         assertThat(accepted.cutDoubts()).isZero();
         assertThat(accepted.counts().acceptedBy()).isEqualTo("T. Vane");
@@ -195,12 +195,29 @@ class BatchRunTest {
     }
 
     @Test
+    void everyPageStandsInOnePlaceOfTheLedgerWhateverBecameOfIt() throws Exception {
+        BatchView view = index(List.of(
+                page(1, "Dear Harbour Master", "dues"),
+                page(2, "more"),
+                page(3, "Dear Harbour Master", "dues"),
+                patch(4, "2"),
+                page(5, "end")));
+        var fates = Map.of(1, DocumentFate.FILED, 2, DocumentFate.LEFT_OUT);
+        assertThat(Ledger.of(view, new Ledger.Beside(2, 0, false, fates)))
+                .isEqualTo(new Ledger(7, 2, 0, 1, 1, 2, 0, 1));
+        assertThat(Ledger.of(view, new Ledger.Beside(1, 3, true, Map.of())))
+                .as("withdrawn while three pages wait to be read")
+                .isEqualTo(new Ledger(9, 0, 0, 1, 0, 1, 7, 0));
+        assertThatThrownBy(() -> new Ledger(3, 1, 0, 0, 0, 0, 0, 1)).hasMessageContaining("does not balance");
+    }
+
+    @Test
     void aFieldMayInheritWhatTheMailSaid() throws Exception {
         var stream = Streams.parse(
                 STREAM.replace(
                         "{\"type\":\"other\",\"default\":true}",
                         "{\"type\":\"other\",\"default\":true,\"fields\":[{\"field\":\"from\",\"finders\":[{\"by\":\"inherited\",\"from\":\"sender\"}]}]}"));
-        var about = new About(Map.of(Finder.Inherited.From.SENDER, "ewa@merrow.example"), null, null);
+        var about = new BatchContext(Map.of(Finder.Inherited.From.SENDER, "ewa@merrow.example"), null, null);
         var run = new BatchRun(stream, Map.of(), ZoneReader.NONE, LocalDate.of(2026, 11, 23), about, IndexMemory.NONE);
         var field = run.index(List.of(page(1, "hello")), List.of())
                 .documents()
@@ -231,34 +248,18 @@ class BatchRunTest {
     }
 
     private static PageFacts page(int no, String... lines) {
-        List<Word> words = new ArrayList<>();
-        for (int i = 0; i < lines.length; i++) {
-            double x = 20;
-            for (String word : lines[i].split(" ")) {
-                words.add(new Word(word, new Box(x, 30 + 8 * i, 2.2 * word.length(), 3), 0.95, i));
-                x += 2.2 * word.length() + 2;
-            }
-        }
-        return facts(no, List.of(), words);
+        return PageBuilder.page(no).lines(lines).seen();
     }
 
     private static PageFacts patch(int no, String code) {
-        return facts(no, List.of(new Mark(Mark.Kind.PATCH, "PATCH", code, new Box(20, 10, 160, 20), "")), List.of());
+        return PageBuilder.page(no).patch(code, Mark.KnownBy.EDGE).seen();
     }
 
     private static PageFacts barcode(int no, String value) {
-        return facts(
-                no, List.of(new Mark(Mark.Kind.BARCODE, "CODE_128", value, new Box(20, 40, 90, 20), "")), List.of());
+        return PageBuilder.page(no).barcode(value).seen();
     }
 
-    private static PageFacts facts(int no, List<Mark> marks, List<Word> words) {
-        return new PageFacts(
-                no,
-                "x.tif",
-                no,
-                "00",
-                new ImageFacts(210, 297, 300, true, 0, 0, 0.02, List.of(), List.of(), List.of()),
-                marks,
-                words);
+    private static Ledger ledger(BatchView view) {
+        return Ledger.of(view, Ledger.Beside.NOTHING);
     }
 }

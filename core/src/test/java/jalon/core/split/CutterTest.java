@@ -2,14 +2,12 @@ package jalon.core.split;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import jalon.core.image.ImageFacts;
-import jalon.core.mark.Mark;
-import jalon.core.page.Box;
-import jalon.core.page.Word;
+import jalon.core.PageBuilder;
+import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
 import jalon.core.read.PageFacts;
 import jalon.core.sort.Sorter;
 import jalon.core.stream.Streams;
-import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -51,7 +49,7 @@ class CutterTest {
                 "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\"}],\"cut\":{\"rules\":["
                         + "{\"by\":\"words\",\"must\":[\"Dear Harbour Master\"]},{\"by\":\"file\"}]}}");
         var third = Cutter.cut(stream, batch()).stakes().get(1);
-        assertThat(third.evidence()).extracting(e -> e.rule()).containsExactly("words", "file");
+        assertThat(third.evidence()).extracting(e -> e.rule()).containsExactly(Evidence.Rule.WORDS, Evidence.Rule.FILE);
     }
 
     @Test
@@ -59,9 +57,9 @@ class CutterTest {
         var stream = Streams.parse(
                 "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\",\"words\":{\"must\":[\"Harbour Master\"]}},"
                         + "{\"type\":\"other\",\"default\":true}]}");
-        var clean = Sorter.sort(stream, page(1, 1, 0.01, List.of(), "Harbour Master"));
-        var misread = Sorter.sort(stream, page(1, 1, 0.01, List.of(), "Harbaur Mastcr"));
-        var other = Sorter.sort(stream, page(1, 1, 0.01, List.of(), "Something else"));
+        var clean = Sorter.sort(stream, page(1, 1, "Harbour Master"));
+        var misread = Sorter.sort(stream, page(1, 1, "Harbaur Mastcr"));
+        var other = Sorter.sort(stream, page(1, 1, "Something else"));
         assertThat(clean.type()).isEqualTo("t");
         assertThat(misread.type()).isEqualTo("t");
         assertThat(misread.certainty()).isLessThan(clean.certainty());
@@ -73,43 +71,25 @@ class CutterTest {
         var stream = Streams.parse(
                 "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"a\",\"words\":{\"must\":[\"dues\"]}},"
                         + "{\"type\":\"b\",\"words\":{\"must\":[\"berth\"]}}]}");
-        var both = Sorter.sort(stream, page(1, 1, 0.01, List.of(), "dues for a berth"));
+        var both = Sorter.sort(stream, page(1, 1, "dues for a berth"));
         assertThat(both.certainty()).isLessThan(0.7);
-        assertThat(both.evidence()).anyMatch(e -> e.text().contains("are there too"));
+        assertThat(both.evidence())
+                .anyMatch(e -> e.why().equals(Reason.Code.ALSO_WORDS_OF.with("a"))
+                        || e.why().equals(Reason.Code.ALSO_WORDS_OF.with("b")));
     }
 
     /** Six pages: two files, a barcode on 2, salutations on 1 and 3, 4 blank. */
     private static List<PageFacts> batch() {
         return List.of(
-                page(1, 1, 0.01, List.of(), "Dear Harbour Master"),
-                page(
-                        2,
-                        2,
-                        0.01,
-                        List.of(new Mark(Mark.Kind.BARCODE, "CODE_128", "PM-4821-K", new Box(20, 80, 60, 10), "")),
-                        "text"),
-                page(3, 1, 0.01, List.of(), "Dear Harbour Master copy"),
-                page(4, 2, 0.000001, List.of()),
-                page(5, 3, 0.01, List.of(), "more"),
-                page(6, 4, 0.01, List.of(), "Our ref 4711"));
+                page(1, 1, "Dear Harbour Master"),
+                PageBuilder.page(2).barcode("PM-4821-K").lines("text").seen(),
+                page(3, 1, "Dear Harbour Master copy"),
+                PageBuilder.page(4).filePage(2).ink(0.000001).seen(),
+                page(5, 3, "more"),
+                page(6, 4, "Our ref 4711"));
     }
 
-    private static PageFacts page(int no, int filePage, double ink, List<Mark> marks, String... lines) {
-        List<Word> words = new ArrayList<>();
-        for (int i = 0; i < lines.length; i++) {
-            double x = 20;
-            for (String word : lines[i].split(" ")) {
-                words.add(new Word(word, new Box(x, 30 + 8 * i, 2 * word.length(), 3), 0.95, i));
-                x += 2 * word.length() + 2;
-            }
-        }
-        return new PageFacts(
-                no,
-                "x.tif",
-                filePage,
-                "00",
-                new ImageFacts(210, 297, 300, true, 0, 0, ink, List.of(), List.of(), List.of()),
-                marks,
-                words);
+    private static PageFacts page(int no, int filePage, String... lines) {
+        return PageBuilder.page(no).filePage(filePage).lines(lines).seen();
     }
 }

@@ -12,15 +12,15 @@ class IntakeRulesTest {
 
     @Test
     void aBatchIsLateAsAWholeOrInItsStageWhicheverComesFirst() {
-        var rules = new IntakeRules(90, Map.of("pages", 30), null, 20, null, null);
+        var rules = new IntakeRules(90, Map.of(Stage.PAGES, 30), null, 20, null, null);
         Instant after40 = MADE.plusSeconds(40 * 60);
-        assertThat(rules.isLate(after40, DUE, "pages", MADE)).isTrue();
-        assertThat(rules.isLate(after40, DUE, "pages", MADE.plusSeconds(20 * 60)))
+        assertThat(rules.isLate(after40, DUE, Stage.PAGES, MADE)).isTrue();
+        assertThat(rules.isLate(after40, DUE, Stage.PAGES, MADE.plusSeconds(20 * 60)))
                 .isFalse();
-        assertThat(rules.isLate(after40, DUE, "index", MADE))
+        assertThat(rules.isLate(after40, DUE, Stage.INDEX, MADE))
                 .as("no limit for this stage")
                 .isFalse();
-        assertThat(rules.isLate(DUE.plusSeconds(1), DUE, "index", DUE)).isTrue();
+        assertThat(rules.isLate(DUE.plusSeconds(1), DUE, Stage.INDEX, DUE)).isTrue();
         assertThat(rules.raises(DUE.minusSeconds(19 * 60), DUE)).isTrue();
         assertThat(rules.raises(DUE.minusSeconds(21 * 60), DUE)).isFalse();
     }
@@ -29,7 +29,7 @@ class IntakeRulesTest {
     void whatIsNotSaidIsUsual() {
         assertThat(IntakeRules.USUAL.dueMinutes()).isEqualTo(240);
         assertThat(IntakeRules.USUAL.raises(DUE.plusSeconds(9999), DUE)).isFalse();
-        assertThat(IntakeRules.USUAL.stageDueAt("pages", MADE)).isEmpty();
+        assertThat(IntakeRules.USUAL.stageDueAt(Stage.PAGES, MADE)).isEmpty();
         assertThat(IntakeRules.Priority.NORMAL.raised().raised().raised()).isEqualTo(IntakeRules.Priority.URGENT);
     }
 }

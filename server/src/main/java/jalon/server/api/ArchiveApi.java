@@ -4,7 +4,7 @@ import jalon.core.image.Repair;
 import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
-import jalon.server.batch.PageRenditions;
+import jalon.server.picture.PageRenditions;
 import java.util.List;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -33,7 +33,7 @@ class ArchiveApi {
     }
 
     @GetMapping
-    Archive.Result search(@RequestParam(defaultValue = "") String q) {
+    Archive.Result searchArchive(@RequestParam(defaultValue = "") String q) {
         return archive.search(q);
     }
 
@@ -47,7 +47,7 @@ class ArchiveApi {
     record OpenedDocument(Archive.Opened document, List<PageInfo> pages) {}
 
     @GetMapping("/{id}")
-    OpenedDocument open(@PathVariable long id, @RequestParam(defaultValue = "") String q) {
+    OpenedDocument archivedDocument(@PathVariable long id, @RequestParam(defaultValue = "") String q) {
         Archive.Opened opened = archive.open(id, q);
         Batch batch = batches.get(opened.document().batch());
         var facts = batches.facts(batch);
@@ -66,7 +66,7 @@ class ArchiveApi {
 
     /** @param received whether the page is wanted as it was received, and not as it was filed */
     @GetMapping("/{id}/pages/{page}/picture")
-    ResponseEntity<Resource> picture(
+    ResponseEntity<Resource> archivedPagePicture(
             @PathVariable long id,
             @PathVariable int page,
             @RequestParam(defaultValue = "900") int width,
@@ -79,7 +79,7 @@ class ArchiveApi {
     }
 
     @GetMapping(value = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<Resource> file(@PathVariable long id) {
+    ResponseEntity<Resource> archivedFile(@PathVariable long id) {
         var file = archive.file(id);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)

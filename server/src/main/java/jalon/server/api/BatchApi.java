@@ -6,21 +6,22 @@ import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decision;
 import jalon.core.run.Report;
+import jalon.core.stream.Stage;
 import jalon.server.NotPossible;
+import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
-import jalon.server.batch.Deciding;
-import jalon.server.batch.Holding;
-import jalon.server.batch.Inserting;
+import jalon.server.batch.CameBy;
+import jalon.server.batch.Decisions;
 import jalon.server.batch.NotReadList;
 import jalon.server.batch.NotReadPages;
-import jalon.server.batch.PageRenditions;
-import jalon.server.batch.PageZones;
+import jalon.server.batch.PageInsertion;
 import jalon.server.batch.Receiving;
-import jalon.server.batch.Recipes;
-import jalon.server.batch.Stage;
 import jalon.server.filing.FilingDesk;
 import jalon.server.people.ActivityLog;
+import jalon.server.picture.PageRenditions;
+import jalon.server.picture.PageZones;
+import jalon.server.picture.Recipes;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.security.Principal;
@@ -45,33 +46,36 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/api/batches")
 class BatchApi {
     private final Batches batches;
-    private final Deciding deciding;
+    private final Decisions decisions;
     private final Receiving receiving;
-    private final Inserting inserting;
+    private final PageInsertion insertion;
     private final PageRenditions renditions;
     private final PageZones zones;
     private final FilingDesk filing;
     private final ActivityLog log;
     private final NotReadPages notRead;
     private final NotReadList notReadList;
+    private final Times times;
 
     BatchApi(
             Batches batches,
-            Deciding deciding,
+            Decisions decisions,
             Receiving receiving,
-            Inserting inserting,
+            PageInsertion insertion,
             PageRenditions renditions,
             PageZones zones,
             FilingDesk filing,
             ActivityLog log,
             NotReadPages notRead,
-            NotReadList notReadList) {
+            NotReadList notReadList,
+            Times times) {
+        this.times = times;
         this.notReadList = notReadList;
         this.notRead = notRead;
         this.batches = batches;
-        this.deciding = deciding;
+        this.decisions = decisions;
         this.receiving = receiving;
-        this.inserting = inserting;
+        this.insertion = insertion;
         this.renditions = renditions;
         this.zones = zones;
         this.filing = filing;
@@ -83,13 +87,13 @@ class BatchApi {
     record NewBatchNo(String no) {}
 
     @PostMapping
-    NewBatchNo open(@RequestBody NewBatch wanted, Principal who) {
-        return new NewBatchNo(
-                receiving.open(jalon.server.batch.NewBatch.of(wanted.stream(), "upload", "upload", who.getName())));
+    NewBatchNo openBatch(@RequestBody NewBatch wanted, Principal who) {
+        return new NewBatchNo(receiving.open(
+                jalon.server.batch.NewBatch.of(wanted.stream(), "upload", CameBy.UPLOAD, who.getName())));
     }
 
     @PostMapping(value = "/{no}/files", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    Receiving.Received add(
+    Receiving.Received addFile(
             @PathVariable String no,
             @RequestParam("file") MultipartFile file,
             @RequestParam(required = false) String key)
@@ -108,7 +112,7 @@ class BatchApi {
      * @param fillsGap whether they fill the gap after {@code after}
      */
     @PostMapping(value = "/{no}/insert", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    Receiving.Received insert(
+    Receiving.Received insertPages(
             @PathVariable String no,
             @RequestParam("file") MultipartFile file,
             @RequestParam(required = false) Integer after,
@@ -117,17 +121,17 @@ class BatchApi {
             Principal who)
             throws IOException {
         String name = file.getOriginalFilename() == null ? "unnamed" : file.getOriginalFilename();
-        Inserting.Place place = replaces != null
-                ? inserting.insteadOf(no, replaces)
-                : inserting.after(no, after == null ? 0 : after, fillsGap);
+        PageInsertion.Place place = replaces != null
+                ? insertion.insteadOf(no, replaces)
+                : insertion.after(no, after == null ? 0 : after, fillsGap);
         try (var in = file.getInputStream()) {
-            return inserting.insert(no, name, in, place, null, who.getName());
+            return insertion.insert(no, name, in, place, null, who.getName());
         }
     }
 
     /** Pages as they arrive, read or not. */
     @GetMapping("/{no}/arriving")
-    List<Batches.Arriving> arriving(@PathVariable String no) {
+    List<Batches.Arriving> arrivingPages(@PathVariable String no) {
         return batches.arriving(batches.get(no));
     }
 
@@ -141,16 +145,16 @@ class BatchApi {
 
     /** All files are here. */
     @PostMapping("/{no}/arrived")
-    void arrived(@PathVariable String no, Principal who) {
+    void completeBatch(@PathVariable String no, Principal who) {
         receiving.complete(no, who.getName());
     }
 
     /** @param fields whether the values of the fields are wanted too */
     @GetMapping("/{no}")
-    BatchDetail get(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
+    BatchDetail batch(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
         Batch batch = batches.get(no);
         BatchView view = batches.view(batch, fields);
-        if (fields && batch.filedAt() == null && !batch.withdrawn() && batch.stage() != Stage.intake) {
+        if (fields && batch.filedAt() == null && !batch.withdrawn() && batch.stage() != Stage.INTAKE) {
             batches.counted(batch, view);
         }
         return BatchDetail.of(
@@ -162,7 +166,7 @@ class BatchApi {
                 notReadList.of(batch),
                 batches.sheets(batch),
                 batch.withPerson() == null ? null : batches.nameOf(batch.withPerson()),
-                Holding.isFree(batch, who.getName()),
+                batch.isFree(who.getName(), times.now()),
                 batch.filedAt() == null && batches.canStep(batch, true),
                 batch.filedAt() == null && batches.canStep(batch, false));
     }
@@ -173,33 +177,35 @@ class BatchApi {
             @RequestParam(defaultValue = "false") boolean fields,
             @RequestBody Decision decision,
             Principal who) {
-        deciding.decide(no, decision, who.getName());
-        return get(no, fields, who);
+        decisions.decide(no, decision, who.getName());
+        return batch(no, fields, who);
     }
 
     @PostMapping("/{no}/undo")
-    BatchDetail undo(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
-        deciding.step(no, true, who.getName());
-        return get(no, fields, who);
+    BatchDetail undoDecision(
+            @PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
+        decisions.step(no, true, who.getName());
+        return batch(no, fields, who);
     }
 
     @PostMapping("/{no}/redo")
-    BatchDetail redo(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
-        deciding.step(no, false, who.getName());
-        return get(no, fields, who);
+    BatchDetail redoDecision(
+            @PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
+        decisions.step(no, false, who.getName());
+        return batch(no, fields, who);
     }
 
     record Move(Stage to) {}
 
     @PostMapping("/{no}/stage")
-    BatchDetail move(@PathVariable String no, @RequestBody Move move, Principal who) {
-        deciding.moveTo(no, move.to(), who.getName());
-        return get(no, true, who);
+    BatchDetail moveToStage(@PathVariable String no, @RequestBody Move move, Principal who) {
+        decisions.moveTo(no, move.to(), who.getName());
+        return batch(no, true, who);
     }
 
     /** @param recipe repairs to look through, as in a stream's definition */
     @GetMapping("/{no}/pages/{page}/picture")
-    ResponseEntity<Resource> picture(
+    ResponseEntity<Resource> pagePicture(
             @PathVariable String no,
             @PathVariable int page,
             @RequestParam(defaultValue = "900") int width,
@@ -216,7 +222,7 @@ class BatchApi {
     }
 
     @GetMapping("/{no}/pages/{page}/words")
-    List<Word> words(@PathVariable String no, @PathVariable int page) {
+    List<Word> pageWords(@PathVariable String no, @PathVariable int page) {
         return facts(no, page).words();
     }
 
@@ -226,7 +232,7 @@ class BatchApi {
 
     /** Reads a box that somebody dragged. */
     @PostMapping("/{no}/pages/{page}/read")
-    ReadText read(@PathVariable String no, @PathVariable int page, @RequestBody ReadBox wanted) {
+    ReadText readBox(@PathVariable String no, @PathVariable int page, @RequestBody ReadBox wanted) {
         PageZones.Reading reading = zones.in(batches.stream(batches.get(no)).language());
         List<Word> words = reading.read(facts(no, page), wanted.box());
         if (reading.missed() > 0) {
@@ -245,18 +251,18 @@ class BatchApi {
     }
 
     @GetMapping("/{no}/filing")
-    FilingDesk.Plan plan(@PathVariable String no) {
+    FilingDesk.Plan filingPlan(@PathVariable String no) {
         return filing.plan(no);
     }
 
     @PostMapping("/{no}/filing")
-    FilingDesk.Plan file(@PathVariable String no, Principal who) {
+    FilingDesk.Plan fileBatch(@PathVariable String no, Principal who) {
         filing.file(no, who.getName());
         return filing.plan(no);
     }
 
     /** @param name the other name, for {@code rename} */
-    record DeliveryFate(FilingDesk.Fate fate, String name) {}
+    record DeliveryFate(FilingDesk.Remedy fate, String name) {}
 
     /** What is to become of a delivery that is refused or waits for its next try. */
     @PostMapping("/{no}/deliveries/{id}")
@@ -271,25 +277,25 @@ class BatchApi {
 
     /** Has a page that could not be read tried again, with more time than usual. */
     @PostMapping("/{no}/pages/{page}/try-again")
-    BatchDetail tryAgain(@PathVariable String no, @PathVariable int page, Principal who) {
+    BatchDetail tryPageAgain(@PathVariable String no, @PathVariable int page, Principal who) {
         notRead.tryPage(no, page, who.getName());
-        return get(no, false, who);
+        return batch(no, false, who);
     }
 
     /** Has a file that could not be opened tried again. */
     @PostMapping("/{no}/files/{file}/try-again")
     BatchDetail tryFileAgain(@PathVariable String no, @PathVariable long file, Principal who) {
         notRead.tryFile(no, file, who.getName());
-        return get(no, false, who);
+        return batch(no, false, who);
     }
 
     @GetMapping("/{no}/report")
-    Report report(@PathVariable String no) {
+    Report batchReport(@PathVariable String no) {
         return filing.report(no);
     }
 
     @GetMapping("/{no}/log")
-    List<ActivityLog.Entry> log(@PathVariable String no) {
+    List<ActivityLog.Entry> batchLog(@PathVariable String no) {
         return log.ofBatch(batches.get(no).id());
     }
 }

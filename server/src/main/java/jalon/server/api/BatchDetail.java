@@ -4,10 +4,14 @@ import jalon.core.mark.Mark;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
 import jalon.core.run.Ledger;
+import jalon.core.stream.Field;
+import jalon.core.stream.IntakeRules;
+import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.batch.Batch;
 import jalon.server.batch.NotReadList;
 import jalon.server.batch.Receiving;
+import jalon.server.batch.Side;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -17,7 +21,7 @@ record BatchDetail(
         String no,
         String stream,
         String streamTitle,
-        String stage,
+        Stage stage,
         boolean filed,
         String source,
         String madeBy,
@@ -34,7 +38,7 @@ record BatchDetail(
         List<NotReadList.NotRead> rejected,
         List<BatchView.Gap> gaps,
         BatchView.Counts counts,
-        String priority,
+        IntakeRules.Priority priority,
         String with,
         boolean free,
         String onHold,
@@ -42,14 +46,14 @@ record BatchDetail(
         String sender,
         String subject) {
 
-    record FieldInfo(String field, String title, String kind, boolean required) {}
+    record FieldInfo(String field, String title, Field.Kind kind, boolean required) {}
 
     record TypeInfo(String type, String title, List<FieldInfo> fields) {}
 
     /** @param sheet of a scanned page, counted from 1, and @param side of it; null for a page of a file; @param lean clockwise, in degrees, of the print on the upright page */
     record DeskPage(
             int no,
-            String role,
+            BatchView.Role role,
             Integer document,
             String by,
             String file,
@@ -61,7 +65,7 @@ record BatchDetail(
             double dpi,
             List<Mark> marks,
             Integer sheet,
-            String side,
+            Side side,
             BatchView.ImageView image,
             boolean needsEye) {}
 
@@ -81,7 +85,7 @@ record BatchDetail(
                 batch.no(),
                 batch.stream(),
                 stream.title(),
-                batch.stage().name(),
+                batch.stage(),
                 batch.filedAt() != null,
                 batch.source(),
                 batch.madeBy(),
@@ -100,7 +104,7 @@ record BatchDetail(
                 rejected,
                 view.gaps(),
                 view.counts(),
-                batch.priority().name().toLowerCase(java.util.Locale.ROOT),
+                batch.priority(),
                 with,
                 free,
                 batch.onHold(),
@@ -114,22 +118,15 @@ record BatchDetail(
                 type.type(),
                 type.title(),
                 type.fields().stream()
-                        .map(f -> new FieldInfo(
-                                f.field(), f.title(), f.kind().name().toLowerCase(java.util.Locale.ROOT), f.required()))
+                        .map(f -> new FieldInfo(f.field(), f.title(), f.kind(), f.required()))
                         .toList());
     }
 
     private static DeskPage page(BatchView.PageView view, PageFacts facts, Receiving.Sheet sheet) {
         var i = facts.image();
-        String role = switch (view.role()) {
-            case CONTENT -> "content";
-            case SEPARATOR -> "separator";
-            case BLANK -> "blank";
-            case SET_ASIDE -> "setAside";
-        };
         return new DeskPage(
                 view.no(),
-                role,
+                view.role(),
                 view.document(),
                 view.by(),
                 facts.file(),

@@ -1,11 +1,13 @@
 package jalon.server.api;
 
 import jalon.server.NotPossible;
+import jalon.server.Times;
 import jalon.server.batch.Board;
 import jalon.server.batch.DayFigures;
-import jalon.server.batch.Events;
+import jalon.server.live.Events;
 import jalon.server.people.People;
 import jalon.server.people.Person;
+import jalon.server.people.Role;
 import jalon.server.stream.StreamLibrary;
 import java.security.Principal;
 import java.time.Duration;
@@ -32,8 +34,10 @@ class BoardApi {
     private final People people;
     private final DayFigures figures;
     private final StreamLibrary streams;
+    private final Times times;
 
-    BoardApi(Board board, Events events, People people, DayFigures figures, StreamLibrary streams) {
+    BoardApi(Board board, Events events, People people, DayFigures figures, StreamLibrary streams, Times times) {
+        this.times = times;
         this.board = board;
         this.events = events;
         this.people = people;
@@ -41,7 +45,7 @@ class BoardApi {
         this.streams = streams;
     }
 
-    record Me(String signIn, String name, String role) {}
+    record Me(String signIn, String name, Role role) {}
 
     @GetMapping("/me")
     Me me(Principal who) {
@@ -61,7 +65,7 @@ class BoardApi {
 
     @GetMapping("/board")
     BoardNow board(Principal who) {
-        return new BoardNow(board.rows(who.getName()), Instant.now());
+        return new BoardNow(board.rows(who.getName()), times.now());
     }
 
     /** @param titles of streams by name */

@@ -28,38 +28,38 @@ class ChannelApi {
     record ChannelsNow(List<Channels.Channel> channels, ChannelClock.Line line) {}
 
     @GetMapping
-    ChannelsNow all() {
+    ChannelsNow channels() {
         return new ChannelsNow(channels.all(), clock.line());
     }
 
     @PostMapping
-    Channels.Channel add(@RequestBody Channels.Wanted wanted, Principal who) {
+    Channels.Channel addChannel(@RequestBody Channels.Wanted wanted, Principal who) {
         return channels.save(null, wanted, who.getName());
     }
 
     @PutMapping("/{id}")
-    Channels.Channel save(@PathVariable long id, @RequestBody Channels.Wanted wanted, Principal who) {
+    Channels.Channel saveChannel(@PathVariable long id, @RequestBody Channels.Wanted wanted, Principal who) {
         return channels.save(id, wanted, who.getName());
     }
 
     @DeleteMapping("/{id}")
-    void remove(@PathVariable long id, Principal who) {
+    void removeChannel(@PathVariable long id, Principal who) {
         channels.remove(id, who.getName());
     }
 
     @PostMapping("/{id}/pause")
-    void pause(@PathVariable long id, Principal who) {
+    void pauseChannel(@PathVariable long id, Principal who) {
         channels.pause(id, true, who.getName());
     }
 
     @PostMapping("/{id}/resume")
-    void resume(@PathVariable long id, Principal who) {
+    void resumeChannel(@PathVariable long id, Principal who) {
         channels.pause(id, false, who.getName());
     }
 
     /** Has it looked at now, whatever its times. */
     @PostMapping("/{id}/run")
-    void run(@PathVariable long id) {
+    void lookAtChannelNow(@PathVariable long id) {
         channels.runNow(id);
     }
 }

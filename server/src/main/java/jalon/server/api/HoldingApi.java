@@ -1,13 +1,12 @@
 package jalon.server.api;
 
 import jalon.core.stream.IntakeRules;
-import jalon.server.NotPossible;
-import jalon.server.batch.Holding;
+import jalon.server.batch.BatchHolds;
 import jalon.server.people.People;
+import jalon.server.people.Role;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -19,11 +18,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class HoldingApi {
-    private final Holding holding;
+    private final BatchHolds holds;
     private final People people;
 
-    HoldingApi(Holding holding, People people) {
-        this.holding = holding;
+    HoldingApi(BatchHolds holds, People people) {
+        this.holds = holds;
         this.people = people;
     }
 
@@ -33,7 +32,7 @@ class HoldingApi {
     @GetMapping("/colleagues")
     List<Colleague> colleagues() {
         return people.all().stream()
-                .filter(p -> !p.role().equals("reader"))
+                .filter(p -> p.role() != Role.READER)
                 .map(p -> new Colleague(p.signIn(), p.name()))
                 .toList();
     }
@@ -42,58 +41,53 @@ class HoldingApi {
 
     /** Only a supervisor takes a batch from somebody who did something about it within the last quarter of an hour. */
     @PostMapping("/batches/{no}/take")
-    void take(@PathVariable String no, @RequestBody Take take, Principal who) {
-        boolean supervisor = people.find(who.getName()).orElseThrow().role().equals("supervisor");
-        holding.take(no, take.over() && supervisor, who.getName());
+    void takeBatch(@PathVariable String no, @RequestBody Take take, Principal who) {
+        boolean supervisor = people.find(who.getName()).orElseThrow().role() == Role.SUPERVISOR;
+        holds.take(no, take.over() && supervisor, who.getName());
     }
 
     record Pass(String to) {}
 
     /** To a colleague, or back to whoever takes it next. */
     @PostMapping("/batches/{no}/pass")
-    void pass(@PathVariable String no, @RequestBody Pass pass, Principal who) {
-        holding.pass(no, pass.to(), who.getName());
+    void passBatch(@PathVariable String no, @RequestBody Pass pass, Principal who) {
+        holds.pass(no, pass.to(), who.getName());
     }
 
     record Because(String why) {}
 
     @PostMapping("/batches/{no}/hold")
-    void hold(@PathVariable String no, @RequestBody Because because, Principal who) {
-        holding.hold(no, because.why() == null ? "" : because.why(), who.getName());
+    void holdBatch(@PathVariable String no, @RequestBody Because because, Principal who) {
+        holds.hold(no, because.why() == null ? "" : because.why(), who.getName());
     }
 
     @PostMapping("/batches/{no}/release")
-    void release(@PathVariable String no, Principal who) {
-        holding.hold(no, null, who.getName());
+    void releaseBatch(@PathVariable String no, Principal who) {
+        holds.hold(no, null, who.getName());
     }
 
     @PostMapping("/batches/{no}/withdraw")
-    void withdraw(@PathVariable String no, @RequestBody Because because, Principal who) {
-        holding.withdraw(no, because.why(), who.getName());
+    void withdrawBatch(@PathVariable String no, @RequestBody Because because, Principal who) {
+        holds.withdraw(no, because.why(), who.getName());
     }
 
-    record Urgency(String priority, Instant dueAt) {}
+    record Urgency(IntakeRules.Priority priority, Instant dueAt) {}
 
     /** Parts left out stay as they are. */
     @PostMapping("/batches/{no}/urgency")
-    void urgency(@PathVariable String no, @RequestBody Urgency urgency, Principal who) {
+    void setUrgency(@PathVariable String no, @RequestBody Urgency urgency, Principal who) {
         if (urgency.priority() != null) {
-            try {
-                holding.prioritise(
-                        no, IntakeRules.Priority.valueOf(urgency.priority().toUpperCase(Locale.ROOT)), who.getName());
-            } catch (IllegalArgumentException e) {
-                throw NotPossible.input("A priority is normal, high or urgent, not " + urgency.priority() + ".");
-            }
+            holds.prioritise(no, urgency.priority(), who.getName());
         }
         if (urgency.dueAt() != null) {
-            holding.due(no, urgency.dueAt(), who.getName());
+            holds.due(no, urgency.dueAt(), who.getName());
         }
     }
 
     record Expected(Integer pages, Integer documents) {}
 
     @PostMapping("/batches/{no}/expected")
-    void expect(@PathVariable String no, @RequestBody Expected expected, Principal who) {
-        holding.expect(no, expected.pages(), expected.documents(), who.getName());
+    void setExpected(@PathVariable String no, @RequestBody Expected expected, Principal who) {
+        holds.expect(no, expected.pages(), expected.documents(), who.getName());
     }
 }

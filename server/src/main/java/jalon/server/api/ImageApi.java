@@ -5,7 +5,6 @@ import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
 import jalon.core.run.ImageFigures;
 import jalon.core.run.ImageReport;
-import jalon.core.run.ImageReportPdf;
 import jalon.core.stream.PageRules;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
@@ -49,13 +48,13 @@ class ImageApi {
 
     /** All figures of a batch's pages against the limits of its stream. */
     @GetMapping("/batches/{no}/figures")
-    List<ImageFigures> figures(@PathVariable String no) {
+    List<ImageFigures> imageFigures(@PathVariable String no) {
         Batch batch = batches.get(no);
         return ImageFigures.of(rules(batch), batches.view(batch, false), batches.facts(batch));
     }
 
     @GetMapping(value = "/batches/{no}/image-report.csv", produces = "text/csv;charset=UTF-8")
-    ResponseEntity<String> csv(@PathVariable String no) {
+    ResponseEntity<String> imageReportCsv(@PathVariable String no) {
         Batch batch = batches.get(no);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + batch.no() + "-images.csv\"")
@@ -63,12 +62,12 @@ class ImageApi {
     }
 
     @GetMapping(value = "/batches/{no}/image-report.pdf", produces = "application/pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable String no) throws IOException {
+    ResponseEntity<byte[]> imageReportPdf(@PathVariable String no) throws IOException {
         Batch batch = batches.get(no);
         String title = batch.no() + ", " + batches.stream(batch).title();
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + batch.no() + "-images.pdf\"")
-                .body(ImageReportPdf.of(title, rules(batch), view(batch), facts(batch)));
+                .body(ImageReport.pdf(title, rules(batch), view(batch), facts(batch)));
     }
 
     @GetMapping("/rescans")

@@ -4,19 +4,31 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.ExampleObject;
+import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jalon.core.page.Sha256;
 import jalon.core.run.Report;
+import jalon.core.stream.Stage;
 import jalon.server.NotPossible;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.batch.CameBy;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
+import jalon.server.filing.FiledFiles;
 import jalon.server.filing.FilingDesk;
 import jalon.server.intake.Sendings;
 import jalon.server.people.Tokens;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import org.springframework.core.io.Resource;
 import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -31,18 +43,23 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 
 /** For programs, which show a token: {@code Authorization: Bearer jalon_...}. */
+@Tag(name = "Programs", description = "Sending batches and fetching what became of them, with a token")
 @RestController
-@RequestMapping("/in")
+@RequestMapping("/in/v1")
 class ProgramApi {
+    private static final int MOST_LISTED = 200;
+
     private final Receiving receiving;
     private final Batches batches;
     private final FilingDesk filing;
+    private final FiledFiles files;
     private final Sendings sendings;
 
-    ProgramApi(Receiving receiving, Batches batches, FilingDesk filing, Sendings sendings) {
+    ProgramApi(Receiving receiving, Batches batches, FilingDesk filing, FiledFiles files, Sendings sendings) {
         this.receiving = receiving;
         this.batches = batches;
         this.filing = filing;
+        this.files = files;
         this.sendings = sendings;
     }
 
@@ -51,26 +68,34 @@ class ProgramApi {
 
     @Operation(
             summary = "Send files as one batch",
-            description = "The files become one batch of the stream, all of them or none. Sent again under the same"
-                    + " Idempotency-Key (after a timeout, say) the first batch is answered and nothing is taken twice."
-                    + " Example: curl -H 'Authorization: Bearer jalon_...' -H 'Idempotency-Key: 2026-11-23/17'"
-                    + " -F files=@page-1.tif -F files=@page-2.tif http://jalon.office/in/streams/dues-letters/batches",
-            responses =
-                    @ApiResponse(
-                            responseCode = "201",
-                            content =
-                                    @Content(
-                                            examples =
-                                                    @ExampleObject(
-                                                            "{\"no\":\"B-0412\",\"before\":false,\"files\":[{\"name\":\"page-1.tif\",\"pages\":1,\"rejected\":null}]}"))))
+            description =
+                    "The files become one batch of the stream, all of them or none. Sent again under the same"
+                            + " Idempotency-Key (after a timeout, say) the first batch is answered and nothing is taken twice;"
+                            + " other files under a key that was used are refused (422)."
+                            + " Example: curl -H 'Authorization: Bearer jalon_...' -H 'Idempotency-Key: 2026-11-23/17'"
+                            + " -F files=@page-1.tif -F files=@page-2.tif http://jalon.office/in/v1/streams/dues-letters/batches")
+    @ApiResponse(
+            responseCode = "201",
+            description = "The batch was made",
+            content =
+                    @Content(
+                            schema = @Schema(implementation = Sent.class),
+                            examples =
+                                    @ExampleObject(
+                                            "{\"no\":\"B-0412\",\"before\":false,\"files\":[{\"name\":\"page-1.tif\",\"pages\":1,\"rejected\":null}]}")))
+    @ApiResponse(
+            responseCode = "200",
+            description = "The key was used before for the same files; this is the batch that was made then",
+            content = @Content(schema = @Schema(implementation = Sent.class)))
     @PostMapping(value = "/streams/{stream}/batches", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    ResponseEntity<Sent> send(
+    ResponseEntity<Sent> sendBatch(
             @PathVariable String stream,
             @Parameter(description = "Your own name for this sending, at most 200 characters")
                     @RequestHeader("Idempotency-Key")
                     String key,
-            @RequestParam("files") List<MultipartFile> files,
-            @AuthenticationPrincipal Tokens.Token token) {
+            @RequestParam("files") List<MultipartFile> sent,
+            @AuthenticationPrincipal Tokens.Token token)
+            throws IOException {
         if (!token.streams().contains(stream)) {
             throw NotPossible.forbidden(
                     "This token may send for " + String.join(", ", token.streams()) + ", not for " + stream + ".");
@@ -78,19 +103,19 @@ class ProgramApi {
         if (key.isBlank() || key.length() > 200) {
             throw NotPossible.input("The Idempotency-Key has 1 to 200 characters.");
         }
-        var before = sendings.find(token.id(), key);
+        String content = content(stream, sent);
+        Optional<Sent> before = before(token, key, content);
         if (before.isPresent()) {
-            return ResponseEntity.ok(new Sent(Batch.no(before.get()), true, List.of()));
+            return ResponseEntity.ok(before.get());
         }
         List<Receiving.Incoming> incoming = new ArrayList<>();
-        for (MultipartFile f : files) {
-            String name = f.getOriginalFilename() == null ? "unnamed" : f.getOriginalFilename();
-            incoming.add(new Receiving.Incoming(name, f));
+        for (MultipartFile f : sent) {
+            incoming.add(new Receiving.Incoming(name(f), f));
         }
-        var wanted = NewBatch.of(stream, "program " + token.name(), "program", "program " + token.name());
+        var wanted = NewBatch.of(stream, "program " + token.name(), CameBy.PROGRAM, "program " + token.name());
         try {
             Receiving.Batched made =
-                    receiving.wholeBatch(wanted, incoming, null, id -> sendings.add(token.id(), key, id));
+                    receiving.wholeBatch(wanted, incoming, null, id -> sendings.add(token.id(), key, content, id));
             if (made.no() == null) {
                 throw NotPossible.input("None of the files could be read. "
                         + String.join(
@@ -102,31 +127,102 @@ class ProgramApi {
             return ResponseEntity.status(HttpStatus.CREATED).body(new Sent(made.no(), false, made.files()));
         } catch (DuplicateKeyException e) {
             // The same sending came twice at the same moment: the other one was quicker, this one left nothing.
-            Long id = sendings.find(token.id(), key).orElseThrow(() -> e);
-            return ResponseEntity.ok(new Sent(Batch.no(id), true, List.of()));
+            return ResponseEntity.ok(before(token, key, content).orElseThrow(() -> e));
         }
     }
 
-    /** @param stage {@code intake}, {@code pages}, {@code index}, {@code filing} or {@code done} */
-    record Status(String no, String stage, int documents, int doubts, boolean filed, boolean withdrawn) {}
+    private Optional<Sent> before(Tokens.Token token, String key, String content) {
+        return sendings.find(token.id(), key).map(sending -> {
+            if (sending.content() != null && !sending.content().equals(content)) {
+                throw NotPossible.input("The Idempotency-Key \"" + key + "\" was used for other files, which are batch "
+                        + Batch.no(sending.batchId()) + ". Send these under a key of their own.");
+            }
+            return new Sent(Batch.no(sending.batchId()), true, List.of());
+        });
+    }
+
+    private static String name(MultipartFile file) {
+        return file.getOriginalFilename() == null ? "unnamed" : file.getOriginalFilename();
+    }
+
+    /** SHA-256 of what is sent: the stream, and each file's name and bytes in their order. */
+    private static String content(String stream, List<MultipartFile> files) throws IOException {
+        var all = new StringBuilder(stream);
+        for (MultipartFile file : files) {
+            try (var in = file.getInputStream()) {
+                all.append('\n').append(Sha256.of(in)).append(' ').append(name(file));
+            }
+        }
+        return Sha256.of(all.toString());
+    }
+
+    /** @param documents found so far, @param doubts that a person still has to look at */
+    record Status(String no, Stage stage, int documents, int doubts, boolean filed, boolean withdrawn) {}
+
+    /** @param next to be given as {@code before} for the next page, or null when this was the last */
+    record Listed(List<Status> batches, String next) {}
+
+    @Operation(summary = "The batches that this token sent, newest first")
+    @GetMapping("/batches")
+    Listed listSentBatches(
+            @Parameter(description = "Only batches older than this one, such as B-0412") @RequestParam(required = false)
+                    String before,
+            @Parameter(description = "How many at most, 1 to 200") @RequestParam(defaultValue = "50") int limit,
+            @AuthenticationPrincipal Tokens.Token token) {
+        if (limit < 1 || limit > MOST_LISTED) {
+            throw NotPossible.input("A page of the list has 1 to " + MOST_LISTED + " batches.");
+        }
+        long from = before == null ? Long.MAX_VALUE : batches.get(before).id();
+        List<Status> page = sendings.page(token.id(), from, limit + 1).stream()
+                .map(id -> status(batches.get(id)))
+                .toList();
+        boolean more = page.size() > limit;
+        List<Status> shown = more ? page.subList(0, limit) : page;
+        return new Listed(shown, more ? shown.get(limit - 1).no() : null);
+    }
 
     @Operation(summary = "Where a batch is that this token sent")
     @GetMapping("/batches/{no}")
-    Status status(@PathVariable String no, @AuthenticationPrincipal Tokens.Token token) {
-        Batch b = mine(no, token);
+    Status sentBatchStatus(@PathVariable String no, @AuthenticationPrincipal Tokens.Token token) {
+        return status(mine(no, token));
+    }
+
+    private static Status status(Batch b) {
         return new Status(
-                b.no(),
-                b.stage().name(),
-                b.documents(),
-                b.doubts(),
-                b.filedAt() != null && !b.withdrawn(),
-                b.withdrawn());
+                b.no(), b.stage(), b.documents(), b.doubts(), b.filedAt() != null && !b.withdrawn(), b.withdrawn());
     }
 
     @Operation(summary = "What was found on the pages and what became of them; complete when the batch is done")
     @GetMapping("/batches/{no}/report")
-    Report report(@PathVariable String no, @AuthenticationPrincipal Tokens.Token token) {
+    Report sentBatchReport(@PathVariable String no, @AuthenticationPrincipal Tokens.Token token) {
         return filing.report(mine(no, token).no());
+    }
+
+    @Operation(
+            summary = "A filed document, in one of the formats it was filed in",
+            responses =
+                    @ApiResponse(
+                            responseCode = "200",
+                            description = "The file",
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_OCTET_STREAM_VALUE,
+                                            schema = @Schema(type = "string", format = "binary"))))
+    @GetMapping(value = "/batches/{no}/documents/{document}/file", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    ResponseEntity<Resource> sentBatchDocument(
+            @PathVariable String no,
+            @Parameter(description = "Number of the document in the batch, from 1") @PathVariable int document,
+            @RequestParam(defaultValue = "pdf") String format,
+            @AuthenticationPrincipal Tokens.Token token) {
+        FiledFiles.Filed file = files.find(mine(no, token), document, format);
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(file.name(), StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(file.bytes());
     }
 
     private Batch mine(String no, Tokens.Token token) {

@@ -22,27 +22,27 @@ class ScanApi {
     }
 
     @GetMapping("/scanners")
-    List<ScanDesk.Device> devices(Principal who) {
+    List<ScanDesk.Device> scanners(Principal who) {
         return desk.devices(who.getName());
     }
 
     @PostMapping("/scans")
-    Scan.State start(@RequestBody ScanDesk.Wanted wanted, Principal who) {
+    Scan.State startScan(@RequestBody ScanDesk.Wanted wanted, Principal who) {
         return desk.start(wanted, who.getName());
     }
 
     @GetMapping("/scans/{no}")
-    Scan.State state(@PathVariable String no) {
+    Scan.State scanState(@PathVariable String no) {
         return desk.state(no);
     }
 
     @PostMapping("/scans/{no}/stop")
-    Scan.State stop(@PathVariable String no) {
+    Scan.State stopScan(@PathVariable String no) {
         return desk.stop(no);
     }
 
     @PostMapping("/scans/{no}/continue")
-    Scan.State goOn(@PathVariable String no) {
+    Scan.State continueScan(@PathVariable String no) {
         return desk.goOn(no);
     }
 }

@@ -21,14 +21,14 @@ class SignInApi {
     }
 
     @GetMapping
-    List<SignInGuard.Wait> all() {
+    List<SignInGuard.Wait> signInWaits() {
         return guard.all();
     }
 
     record Lift(SignInGuard.Kind kind, String who) {}
 
     @PostMapping("/lift")
-    List<SignInGuard.Wait> lift(@RequestBody Lift lift, Principal by) {
+    List<SignInGuard.Wait> liftSignInWait(@RequestBody Lift lift, Principal by) {
         if (lift.kind() == null || lift.who() == null) {
             throw NotPossible.input("Say whose wait is to be lifted.");
         }

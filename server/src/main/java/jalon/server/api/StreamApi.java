@@ -1,7 +1,7 @@
 package jalon.server.api;
 
 import jalon.core.index.Register;
-import jalon.core.run.HeaderSheet;
+import jalon.core.output.HeaderSheet;
 import jalon.core.split.BatchHeader;
 import jalon.server.NotPossible;
 import jalon.server.stream.StreamLibrary;
@@ -43,7 +43,7 @@ class StreamApi {
     record StreamText(String json) {}
 
     @PostMapping("/streams")
-    StreamLibrary.Listed save(@RequestBody StreamText text, Principal who) {
+    StreamLibrary.Listed saveStream(@RequestBody StreamText text, Principal who) {
         return library.save(text.json(), who.getName());
     }
 
@@ -79,7 +79,8 @@ class StreamApi {
             throw NotPossible.input("A count on a header sheet is between 1 and 999999.");
         }
         var pdf = new ByteArrayOutputStream();
-        HeaderSheet.write(new BatchHeader(name, pages, documents), title, pdf);
+        var header = new BatchHeader(name, pages, documents);
+        HeaderSheet.write(header.barcode(), title, header.counts(), pdf);
         return ResponseEntity.ok(pdf.toByteArray());
     }
 }

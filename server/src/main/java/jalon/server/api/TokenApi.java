@@ -24,14 +24,14 @@ class TokenApi {
     }
 
     @GetMapping
-    List<Tokens.Token> all() {
+    List<Tokens.Token> tokens() {
         return tokens.all();
     }
 
     record NewToken(String name, List<String> streams) {}
 
     @PostMapping
-    Tokens.Made make(@RequestBody NewToken wanted, Principal who) {
+    Tokens.Made makeToken(@RequestBody NewToken wanted, Principal who) {
         if (wanted.streams() != null) {
             wanted.streams().forEach(streams::newest);
         }
@@ -39,7 +39,7 @@ class TokenApi {
     }
 
     @PostMapping("/{id}/revoke")
-    void revoke(@PathVariable long id, Principal who) {
+    void revokeToken(@PathVariable long id, Principal who) {
         tokens.revoke(id, who.getName());
     }
 }

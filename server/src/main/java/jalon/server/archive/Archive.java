@@ -10,10 +10,10 @@ import jalon.server.NewId;
 import jalon.server.NotPossible;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.people.ActivityLog;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -52,9 +52,9 @@ public class Archive {
                 document.stream(),
                 document.type(),
                 document.title(),
-                String.join(",", pages.stream().map(String::valueOf).toList()),
+                pages.stream().map(String::valueOf).toList(),
                 path,
-                batch.withPerson() == null ? "Jalon" : batches.nameOf(batch.withPerson()),
+                batch.withPerson() == null ? ActivityLog.JALON : batches.nameOf(batch.withPerson()),
                 document.at());
         if (rows.add(made, row) == 0) {
             return;
@@ -135,7 +135,7 @@ public class Archive {
     }
 
     private static List<Integer> pages(ArchiveRows.DocumentRow d) {
-        return Arrays.stream(d.pages().split(",")).map(Integer::valueOf).toList();
+        return d.pages().stream().map(Integer::valueOf).toList();
     }
 
     private List<Hit> hits(ArchiveRows.DocumentRow d, Query query, int most) {

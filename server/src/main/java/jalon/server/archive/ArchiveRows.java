@@ -20,7 +20,7 @@ interface ArchiveRows {
             String stream,
             String type,
             String title,
-            String pages,
+            List<String> pages,
             String path,
             String filedBy,
             Instant filedAt) {}
@@ -29,7 +29,7 @@ interface ArchiveRows {
 
     @Insert("insert ignore into archived_document"
             + " (batch_id, document_no, stream, type, title, pages, path, filed_by, filed_at) values"
-            + " (#{d.batchId}, #{d.documentNo}, #{d.stream}, #{d.type}, #{d.title}, #{d.pages}, #{d.path}, #{d.filedBy},"
+            + " (#{d.batchId}, #{d.documentNo}, #{d.stream}, #{d.type}, #{d.title}, #{d.pages,javaType=java.util.List}, #{d.path}, #{d.filedBy},"
             + " #{d.filedAt})")
     @Options(useGeneratedKeys = true, keyProperty = "made.id")
     int add(@Param("made") NewId made, @Param("d") DocumentRow d);

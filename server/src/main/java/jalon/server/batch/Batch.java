@@ -1,7 +1,9 @@
 package jalon.server.batch;
 
 import jalon.core.stream.IntakeRules;
+import jalon.core.stream.Stage;
 import jalon.server.NotPossible;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
 
@@ -10,7 +12,6 @@ import java.util.Locale;
  * @param arrived whether all its files are here
  * @param filedAt when filing was begun; from then on nothing about it can be changed
  * @param withPerson who has it, or null
- * @param channel how it came: {@code upload}, {@code scanner}, {@code folder}, {@code mail} or {@code program}
  * @param channelId the watched folder that still adds to it, or null
  * @param heldSince when the one who has it last did something about it
  * @param onHold why nobody is to work on it, or null
@@ -31,7 +32,7 @@ public record Batch(
         String withPerson,
         int documents,
         int doubts,
-        String channel,
+        CameBy channel,
         Long channelId,
         IntakeRules.Priority priority,
         Integer expectedPages,
@@ -43,6 +44,21 @@ public record Batch(
         String sender,
         String subject,
         Instant sentAt) {
+
+    /** After this long without an act a batch can be taken from the one who has it. */
+    private static final Duration STALE = Duration.ofMinutes(15);
+
+    /** Whether this person may work on it now. */
+    public boolean isFree(String who, Instant now) {
+        return onHold == null && !withdrawn() && !isWithAnother(who, now);
+    }
+
+    boolean isWithAnother(String who, Instant now) {
+        return withPerson != null
+                && !withPerson.equals(who)
+                && heldSince != null
+                && heldSince.isAfter(now.minus(STALE));
+    }
 
     public boolean withdrawn() {
         return withdrawnBy != null;

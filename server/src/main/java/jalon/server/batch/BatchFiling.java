@@ -1,6 +1,7 @@
 package jalon.server.batch;
 
 import jalon.core.run.BatchView;
+import jalon.core.stream.Stage;
 import jalon.server.NotPossible;
 import java.time.Instant;
 import org.springframework.stereotype.Component;
@@ -9,16 +10,16 @@ import org.springframework.stereotype.Component;
 @Component
 public class BatchFiling {
     private final BatchRows rows;
-    private final Deciding deciding;
+    private final Decisions decisions;
 
-    BatchFiling(BatchRows rows, Deciding deciding) {
-        this.deciding = deciding;
+    BatchFiling(BatchRows rows, Decisions decisions) {
+        this.decisions = decisions;
         this.rows = rows;
     }
 
     /** Locks a batch that this person may change now. */
     public Batch changeable(String no, String who) {
-        return deciding.changeable(no, who);
+        return decisions.changeable(no, who);
     }
 
     /** For as long as the transaction lasts nobody else changes this batch. */
@@ -28,8 +29,8 @@ public class BatchFiling {
 
     /** Nothing about the batch can be changed from now on, and it stays what it is seen as now. */
     public void begin(long batchId, BatchView view, String who, Instant now) {
-        rows.keepFiledView(batchId, FactsCodec.write(view));
-        rows.moveTo(batchId, Stage.filing, now);
+        rows.keepFiledView(batchId, StoredView.write(view));
+        rows.moveTo(batchId, Stage.FILING, now);
         rows.takenBy(batchId, who, now);
         long untouched =
                 view.documents().stream().filter(BatchFiling::untouched).count();
@@ -51,6 +52,6 @@ public class BatchFiling {
 
     /** All deliveries are done. */
     public void finish(long batchId, Instant now) {
-        rows.moveTo(batchId, Stage.done, now);
+        rows.moveTo(batchId, Stage.DONE, now);
     }
 }

@@ -1,6 +1,7 @@
 package jalon.server.batch;
 
 import jalon.core.stream.IntakeRules;
+import jalon.core.stream.Stage;
 import jalon.server.NewId;
 import java.time.Instant;
 import java.util.List;
@@ -31,7 +32,7 @@ interface BatchRows {
             int factsVersion,
             String rejected,
             Integer sheet,
-            String side) {
+            Side side) {
         boolean done() {
             return factsVersion > 0 || rejected != null;
         }
@@ -43,7 +44,7 @@ interface BatchRows {
     record FiledView(byte[] body) {}
 
     /** @param act the first of those decided together, which is this one itself when it stands alone */
-    record DecisionRow(long id, String body, String decidedBy, Instant decidedAt, String state, long act) {}
+    record DecisionRow(long id, String body, String decidedBy, Instant decidedAt, DecisionState state, long act) {}
 
     /** @param pages received, @param waiting not read yet */
     /**
@@ -73,7 +74,7 @@ interface BatchRows {
     /** Batches at work in which somebody asked for a page again; whether it has come is for the decisions to say. */
     @Select("select " + COLUMNS + " from batch where filed_at is null and withdrawn_by is null and stage <> 'intake'"
             + " and exists (select 1 from decision d where d.batch_id = batch.id and d.state = 'active'"
-            + " and d.body like '%askAgain%') order by id")
+            + " and d.kind = 'askAgain') order by id")
     List<Batch> withRescans();
 
     @Select(
@@ -187,7 +188,7 @@ interface BatchRows {
 
     @Insert("insert into page (batch_id, no, file_id, file_page, sheet, side)"
             + " values (#{batchId}, #{no}, #{fileId}, #{filePage}, #{sheet}, #{side})")
-    void addPage(long batchId, int no, long fileId, int filePage, Integer sheet, String side);
+    void addPage(long batchId, int no, long fileId, int filePage, Integer sheet, Side side);
 
     /** The sheet's number is free for the one that is scanned again. */
     @Update("update page set sheet = null, side = null where batch_id = #{batchId} and sheet = #{sheet}")
@@ -243,17 +244,17 @@ interface BatchRows {
     @Select("select count(*) from page where batch_id = #{batchId} and facts is null and rejected is null")
     int waiting(long batchId);
 
-    @Insert("insert into decision (batch_id, body, decided_by, decided_at, act)"
-            + " values (#{batchId}, #{body}, #{by}, #{now}, #{act})")
+    @Insert("insert into decision (batch_id, kind, body, decided_by, decided_at, act)"
+            + " values (#{batchId}, #{kind}, #{body}, #{by}, #{now}, #{act})")
     @Options(useGeneratedKeys = true, keyProperty = "made.id")
-    void decide(NewId made, long batchId, String body, String by, Instant now, Long act);
+    void decide(NewId made, long batchId, String kind, String body, String by, Instant now, Long act);
 
     @Select("select id, body, decided_by, decided_at, state, coalesce(act, id) as act from decision"
             + " where batch_id = #{batchId} order by id")
     List<DecisionRow> decisions(long batchId);
 
     @Update("update decision set state = #{state} where id = #{id}")
-    void mark(long id, String state);
+    void mark(long id, DecisionState state);
 
     @Update("update decision set state = 'dropped' where batch_id = #{batchId} and state = 'undone'")
     void dropUndone(long batchId);

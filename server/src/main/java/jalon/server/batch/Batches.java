@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.image.Repair;
 import jalon.core.index.FieldValue;
 import jalon.core.read.PageFacts;
-import jalon.core.run.About;
+import jalon.core.run.BatchContext;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
@@ -14,17 +14,21 @@ import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
 import jalon.core.run.IndexMemory;
 import jalon.core.stream.Finder;
+import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
+import jalon.server.JsonName;
 import jalon.server.NotPossible;
+import jalon.server.Times;
+import jalon.server.live.Events;
+import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.people.People;
 import jalon.server.people.Person;
+import jalon.server.picture.PageZones;
 import jalon.server.stream.StreamLibrary;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -48,6 +52,7 @@ public class Batches {
     private final People people;
     private final Events events;
     private final NotReadList notRead;
+    private final Times times;
 
     /** Facts of pages by row and reading: fetching and unzipping a 500-page batch for every key would be felt. */
     private final Cache<FactsKey, PageFacts> facts =
@@ -71,7 +76,9 @@ public class Batches {
             ActivityLog log,
             People people,
             Events events,
-            NotReadList notRead) {
+            NotReadList notRead,
+            Times times) {
+        this.times = times;
         this.notRead = notRead;
         this.rows = rows;
         this.streams = streams;
@@ -79,10 +86,6 @@ public class Batches {
         this.log = log;
         this.people = people;
         this.events = events;
-    }
-
-    public static Instant now() {
-        return Instant.now().truncatedTo(ChronoUnit.MICROS);
     }
 
     public Batch get(String no) {
@@ -114,7 +117,7 @@ public class Batches {
         }
         for (int from = 0; from < unknown.size(); from += FETCHED_AT_ONCE) {
             for (var row : rows.facts(unknown.subList(from, Math.min(unknown.size(), from + FETCHED_AT_ONCE)))) {
-                PageFacts read = FactsCodec.read(row.facts(), PageFacts.class);
+                PageFacts read = StoredFacts.read(row.facts());
                 facts.put(new FactsKey(row.id(), row.factsVersion()), read);
                 known.put(row.id(), read);
             }
@@ -137,8 +140,8 @@ public class Batches {
 
     /** Pages that came later and whose coming was undone have no place: they are set aside, and can be put back. */
     private static Optional<Decision> inForce(BatchRows.DecisionRow row) {
-        Decision decision = FactsCodec.decision(row.body());
-        if (row.state().equals("active")) {
+        Decision decision = StoredDecision.read(row.body());
+        if (row.state() == DecisionState.ACTIVE) {
             return Optional.of(decision);
         }
         return decision instanceof Decision.MovePages move && move.arriving()
@@ -169,8 +172,8 @@ public class Batches {
                 stream(batch),
                 streams.registers(),
                 reading,
-                LocalDate.now(ZoneOffset.UTC),
-                about(batch),
+                times.today(),
+                context(batch),
                 (key, work) -> remembered(key, work, reading));
         List<Decided> decisions = decisions(batch);
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
@@ -198,10 +201,10 @@ public class Batches {
     /** Null for a batch filed by a version that did not keep it; such a one is worked out as before. */
     private BatchView filedView(long id) {
         BatchRows.FiledView kept = rows.filedView(id);
-        return kept == null ? null : FactsCodec.read(kept.body(), BatchView.class);
+        return kept == null ? null : StoredView.read(kept.body());
     }
 
-    private About about(Batch batch) {
+    private BatchContext context(Batch batch) {
         Map<Finder.Inherited.From, String> inherited = new EnumMap<>(Finder.Inherited.From.class);
         if (batch.sender() != null) {
             inherited.put(Finder.Inherited.From.SENDER, batch.sender());
@@ -218,7 +221,7 @@ public class Batches {
                 .filter(f -> f.rejected() == null)
                 .findFirst()
                 .ifPresent(f -> inherited.put(Finder.Inherited.From.FILE_NAME, f.name()));
-        return new About(inherited, batch.expectedPages(), batch.expectedDocuments());
+        return new BatchContext(inherited, batch.expectedPages(), batch.expectedDocuments());
     }
 
     /** Numbers of the pages in the order they stand in now. */
@@ -227,7 +230,7 @@ public class Batches {
     }
 
     /** @param sheet null for a page of a file, @param read whether it was read */
-    public record Arriving(int no, Integer sheet, String side, boolean read, String rejected) {}
+    public record Arriving(int no, Integer sheet, Side side, boolean read, String rejected) {}
 
     public List<Arriving> arriving(Batch batch) {
         return rows.pages(batch.id()).stream()
@@ -255,7 +258,8 @@ public class Batches {
     }
 
     public boolean canStep(Batch batch, boolean back) {
-        return rows.decisions(batch.id()).stream().anyMatch(d -> d.state().equals(back ? "active" : "undone"));
+        return rows.decisions(batch.id()).stream()
+                .anyMatch(d -> d.state() == (back ? DecisionState.ACTIVE : DecisionState.UNDONE));
     }
 
     /** How people and the stream want the pages of a batch to be read. */
@@ -263,8 +267,8 @@ public class Batches {
         return HowToRead.of(
                 stream(batch).pages(),
                 rows.decisions(batch.id()).stream()
-                        .filter(d -> d.state().equals("active"))
-                        .map(d -> FactsCodec.decision(d.body()))
+                        .filter(d -> d.state() == DecisionState.ACTIVE)
+                        .map(d -> StoredDecision.read(d.body()))
                         .toList());
     }
 
@@ -272,31 +276,29 @@ public class Batches {
     @Transactional
     public void advance(long id) {
         Batch batch = rows.lock(id).orElseThrow();
-        if (batch.withdrawn() || batch.stage() != Stage.intake || !batch.arrived() || rows.waiting(id) > 0) {
+        if (batch.withdrawn() || batch.stage() != Stage.INTAKE || !batch.arrived() || rows.waiting(id) > 0) {
             return;
         }
         BatchView view = view(batch, true);
         boolean lost = !notRead.of(batch).isEmpty();
         Stage to = view.cutDoubts() > 0 || view.documents().isEmpty() || lost
-                ? Stage.pages
-                : view.fieldDoubts() > 0 ? Stage.index : Stage.filing;
-        rows.moveTo(id, to, now());
+                ? Stage.PAGES
+                : view.fieldDoubts() > 0 ? Stage.INDEX : Stage.FILING;
+        rows.moveTo(id, to, times.now());
         rows.counted(id, view.documents().size(), view.cutDoubts() + view.fieldDoubts());
         long fields =
                 view.documents().stream().mapToLong(d -> d.fields().size()).sum();
         rows.firstRead(id, fields, view.fieldDoubts());
         log.add(
-                now(),
-                "Jalon",
+                ActivityLog.JALON,
                 id,
-                "stage",
-                "intake to " + to + ", " + view.documents().size() + " documents");
+                Act.ADVANCED.with(JsonName.of(to), view.documents().size()));
         events.changed(batch.no());
     }
 
     /** A batch that is read and cannot be worked out: it goes on being tried, and whoever looks for it is told why. */
     public void tellStuck(long id, String why) {
-        log.add(now(), "Jalon", id, "could not leave intake and is tried again", why);
+        log.add(ActivityLog.JALON, id, Act.STUCK.with(why));
         events.changed(Batch.no(id));
     }
 

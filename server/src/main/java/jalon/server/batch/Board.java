@@ -1,11 +1,13 @@
 package jalon.server.batch;
 
+import jalon.core.stream.IntakeRules;
+import jalon.core.stream.Stage;
+import jalon.server.Times;
 import jalon.server.stream.StreamLibrary;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 
@@ -17,8 +19,10 @@ public class Board {
     private final BatchRows rows;
     private final StreamLibrary streams;
     private final Batches batches;
+    private final Times times;
 
-    Board(BatchRows rows, StreamLibrary streams, Batches batches) {
+    Board(BatchRows rows, StreamLibrary streams, Batches batches, Times times) {
+        this.times = times;
         this.rows = rows;
         this.streams = streams;
         this.batches = batches;
@@ -41,7 +45,7 @@ public class Board {
             String no,
             String stream,
             String title,
-            String stage,
+            Stage stage,
             boolean filing,
             int pages,
             int sheets,
@@ -53,8 +57,8 @@ public class Board {
             Instant stageDueAt,
             Instant madeAt,
             String source,
-            String channel,
-            String priority,
+            CameBy channel,
+            IntakeRules.Priority priority,
             String with,
             boolean mine,
             boolean madeByMe,
@@ -65,7 +69,8 @@ public class Board {
 
     /** @param who asks */
     public List<Row> rows(String who) {
-        Instant since = Instant.now().minus(DONE_SHOWN);
+        Instant now = times.now();
+        Instant since = now.minus(DONE_SHOWN);
         Map<Long, BatchRows.BoardRow> pages = new HashMap<>();
         rows.boardPages(since).forEach(p -> pages.put(p.id(), p));
         return rows.board(since).stream()
@@ -76,7 +81,7 @@ public class Board {
                             b.no(),
                             b.stream(),
                             stream.title(),
-                            b.stage().name(),
+                            b.stage(),
                             b.filedAt() != null && p.refused() == 0,
                             p.pages(),
                             p.sheets(),
@@ -86,16 +91,16 @@ public class Board {
                             b.stageSince(),
                             b.dueAt(),
                             stream.intake()
-                                    .stageDueAt(b.stage().name(), b.stageSince())
+                                    .stageDueAt(b.stage(), b.stageSince())
                                     .orElse(null),
                             b.madeAt(),
                             b.source(),
                             b.channel(),
-                            b.priority().name().toLowerCase(Locale.ROOT),
+                            b.priority(),
                             b.withPerson() == null ? null : batches.nameOf(b.withPerson()),
                             who.equals(b.withPerson()),
                             who.equals(b.madeBy()),
-                            Holding.isFree(b, who),
+                            b.isFree(who, now),
                             b.onHold(),
                             b.withdrawn(),
                             b.arrived());

@@ -1,6 +1,8 @@
 package jalon.server.batch;
 
+import jalon.server.live.RecurringWork;
 import java.io.InputStream;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -9,7 +11,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Batches that a channel adds files to until it is quiet, one for each stream. */
 @Service
-public class GatheredBatches {
+public class GatheredBatches implements RecurringWork {
+    private static final Duration SWEPT_EVERY = Duration.ofMinutes(1);
+
     private final BatchRows rows;
     private final Receiving receiving;
     private final TransactionTemplate transaction;
@@ -36,9 +40,20 @@ public class GatheredBatches {
         rows.gathering(channelId).forEach(b -> receiving.complete(b.no(), who));
     }
 
+    @Override
+    public String name() {
+        return "left-gatherings";
+    }
+
+    @Override
+    public Duration pause() {
+        return SWEPT_EVERY;
+    }
+
     /** Completes what was gathered for channels that are gone or paused, should one have been at work just then. */
+    @Override
     @Transactional
-    public void completeLeft() {
+    public void run() {
         rows.left().forEach(b -> receiving.complete(b.no(), "Jalon"));
     }
 

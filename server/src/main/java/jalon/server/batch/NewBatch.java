@@ -6,20 +6,19 @@ import java.time.Instant;
  * What is known of a batch when it is opened.
  *
  * @param source in words: {@code upload}, {@code folder copier}, {@code mail from ...}
- * @param channel {@code upload}, {@code scanner}, {@code folder}, {@code mail} or {@code program}
  * @param channelId of a watched folder that goes on adding to it, or null
  * @param by who or what opened it
  */
 public record NewBatch(
         String stream,
         String source,
-        String channel,
+        CameBy channel,
         Long channelId,
         String by,
         String sender,
         String subject,
         Instant sentAt) {
-    public static NewBatch of(String stream, String source, String channel, String by) {
+    public static NewBatch of(String stream, String source, CameBy channel, String by) {
         return new NewBatch(stream, source, channel, null, by, null, null, null);
     }
 }

@@ -1,6 +1,8 @@
 package jalon.server.batch;
 
 import jalon.server.NotPossible;
+import jalon.server.live.Events;
+import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -10,7 +12,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class NotReadPages {
     private final BatchRows rows;
     private final Receiving receiving;
-    private final Deciding deciding;
+    private final Decisions decisions;
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
@@ -19,14 +21,14 @@ public class NotReadPages {
     NotReadPages(
             BatchRows rows,
             Receiving receiving,
-            Deciding deciding,
+            Decisions decisions,
             WorkQueue work,
             ActivityLog log,
             Events events,
             TransactionTemplate transaction) {
         this.rows = rows;
         this.receiving = receiving;
-        this.deciding = deciding;
+        this.decisions = decisions;
         this.work = work;
         this.log = log;
         this.events = events;
@@ -36,14 +38,14 @@ public class NotReadPages {
     /** Has a page tried again, with more time than usual. */
     public void tryPage(String no, int page, String who) {
         transaction.executeWithoutResult(t -> {
-            Batch batch = deciding.changeable(no, who);
+            Batch batch = decisions.changeable(no, who);
             BatchRows.PageRow row = rows.page(batch.id(), page)
                     .filter(p -> p.rejected() != null)
                     .orElseThrow(
                             () -> NotPossible.now("Batch " + no + " has no page " + page + " that could not be read."));
             rows.wantAgain(row.id());
             work.readPatiently(row.fileId(), row.filePage());
-            log.add(Batches.now(), who, batch.id(), "had page " + page + " tried again", row.rejected());
+            log.add(who, batch.id(), Act.PAGE_TRIED_AGAIN.with(page, row.rejected()));
             events.changed(no);
         });
     }
@@ -59,11 +61,11 @@ public class NotReadPages {
             throw NotPossible.now("\"" + file.name() + "\" cannot be read: " + opened.rejected());
         }
         transaction.executeWithoutResult(t -> {
-            Batch batch = deciding.changeable(no, who);
+            Batch batch = decisions.changeable(no, who);
             if (rows.file(fileId).rejected() != null) {
                 rows.opened(fileId, opened.pages());
                 receiving.addPages(batch, fileId, opened.pages(), null);
-                log.add(Batches.now(), who, batch.id(), "had a file tried again", file.name());
+                log.add(who, batch.id(), Act.FILE_TRIED_AGAIN.with(file.name()));
             }
         });
     }

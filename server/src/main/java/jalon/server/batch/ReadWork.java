@@ -7,7 +7,10 @@ import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
 import jalon.core.run.HowToRead;
+import jalon.server.live.Events;
+import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
+import jalon.server.picture.PageRenditions;
 import jalon.server.store.FileStore;
 import java.nio.file.Path;
 import org.springframework.stereotype.Component;
@@ -92,7 +95,7 @@ public class ReadWork {
                         path, origin, language, decided.turn(page.no()), decided.readingRecipe(page.no()));
                 try {
                     PageFacts facts = worker.ask(work, run.patiently() ? PATIENTLY : 1);
-                    rows.read(page.id(), FactsCodec.write(facts));
+                    rows.read(page.id(), StoredFacts.write(facts));
                     renditions.makeUsual(facts, path, decided.recipe(facts), worker);
                 } catch (UnreadableFile e) {
                     rows.rejected(page.id(), e.getMessage());
@@ -122,8 +125,8 @@ public class ReadWork {
     private boolean keptWithoutWords(
             PageWorkers.Lent worker, ReadOnePage work, Batch batch, BatchRows.PageRow page, String why) {
         try {
-            rows.read(page.id(), FactsCodec.write(worker.ask(work.withoutWords())));
-            log.add(Batches.now(), "Jalon", batch.id(), "kept page " + page.no() + " without its words", why);
+            rows.read(page.id(), StoredFacts.write(worker.ask(work.withoutWords())));
+            log.add(ActivityLog.JALON, batch.id(), Act.KEPT_WITHOUT_WORDS.with(page.no(), why));
             return true;
         } catch (UnreadableFile | WorkFailed e) {
             return false;
@@ -138,7 +141,7 @@ public class ReadWork {
         } else {
             rows.rejected(page.id(), reason);
         }
-        log.add(Batches.now(), "Jalon", batch.id(), "could not read page " + page.no(), reason);
+        log.add(ActivityLog.JALON, batch.id(), Act.NOT_READ.with(page.no(), reason));
         events.changed(batch.no());
     }
 

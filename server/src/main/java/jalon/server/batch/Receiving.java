@@ -7,6 +7,9 @@ import jalon.core.page.UnreadableFile;
 import jalon.core.stream.IntakeRules;
 import jalon.server.NewId;
 import jalon.server.NotPossible;
+import jalon.server.Times;
+import jalon.server.live.Events;
+import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.store.FileStore;
 import jalon.server.stream.StreamLibrary;
@@ -34,6 +37,7 @@ public class Receiving {
     private final Events events;
     private final PageWorkers openingWork;
     private final TransactionTemplate transaction;
+    private final Times times;
 
     Receiving(
             BatchRows rows,
@@ -43,7 +47,9 @@ public class Receiving {
             ActivityLog log,
             Events events,
             PageWorkers openingWork,
-            TransactionTemplate transaction) {
+            TransactionTemplate transaction,
+            Times times) {
+        this.times = times;
         this.rows = rows;
         this.store = store;
         this.streams = streams;
@@ -57,13 +63,13 @@ public class Receiving {
     /** Opens a batch that files can be added to. */
     @Transactional
     public String open(NewBatch wanted) {
-        Instant now = Batches.now();
+        Instant now = times.now();
         var made = new NewId();
         int version = streams.newest(wanted.stream());
         IntakeRules rules = streams.definition(wanted.stream(), version).intake();
         Instant due = now.plus(Duration.ofMinutes(rules.dueMinutes()));
         rows.add(made, wanted, version, rules.priority(), now, due);
-        log.add(now, wanted.by(), made.getId(), "opened", "from " + wanted.source());
+        log.add(wanted.by(), made.getId(), Act.OPENED.with(wanted.source()));
         String no = Batch.no(made.getId());
         events.changed(no);
         return no;
@@ -71,10 +77,8 @@ public class Receiving {
 
     /**
      * Where a scanned page was: its sheet, counted from 1 in its batch, and the side of it.
-     *
-     * @param side {@code front} or {@code back}
      */
-    public record Sheet(int no, String side) {}
+    public record Sheet(int no, Side side) {}
 
     /**
      * @param sha256 of what was stored
@@ -176,7 +180,7 @@ public class Receiving {
                 stored.bytes(),
                 kept.pages(),
                 kept.rejected(),
-                Batches.now(),
+                times.now(),
                 origin);
         return new Recorded(
                 new Received(shown, stored.sha256(), kept.pages(), kept.rejected()),
@@ -221,7 +225,7 @@ public class Receiving {
         refuseWithdrawn(batch);
         if (!batch.arrived()) {
             rows.arrived(batch.id());
-            log.add(Batches.now(), who, batch.id(), "arrived", rows.lastPageNo(batch.id()) + " pages");
+            log.add(who, batch.id(), Act.ARRIVED.with(rows.lastPageNo(batch.id())));
             work.advance(batch.id());
             events.changed(no);
         }

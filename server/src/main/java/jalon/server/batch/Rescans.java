@@ -33,7 +33,7 @@ public class Rescans {
             int page,
             int rotation,
             Integer sheet,
-            String side,
+            Side side,
             String file,
             int filePage,
             String words,

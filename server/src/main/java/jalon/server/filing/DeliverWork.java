@@ -4,23 +4,26 @@ import jalon.core.apart.PageWorkers;
 import jalon.core.apart.WorkFailed;
 import jalon.core.apart.WriteDocument;
 import jalon.core.output.FiledDocument;
-import jalon.core.output.FolderPlace;
+import jalon.core.output.FilingPlace;
+import jalon.core.output.FilingPlaces;
+import jalon.core.output.NameTaken;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
+import jalon.core.run.DeliveryState;
 import jalon.core.run.Filing;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.JalonSettings;
 import jalon.server.Pauses;
+import jalon.server.Times;
 import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.Batches;
-import jalon.server.batch.Events;
+import jalon.server.live.Events;
 import jalon.server.store.FileStore;
 import java.io.IOException;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.HashMap;
@@ -37,10 +40,11 @@ public class DeliverWork {
     private final BatchFiling marks;
     private final FileStore store;
     private final Archive archive;
-    private final JalonSettings settings;
+    private final FilingPlaces places;
     private final Events events;
     private final PageWorkers slowWork;
     private final TransactionTemplate transaction;
+    private final Times times;
 
     DeliverWork(
             DeliveryRows rows,
@@ -51,13 +55,15 @@ public class DeliverWork {
             JalonSettings settings,
             Events events,
             PageWorkers slowWork,
-            TransactionTemplate transaction) {
+            TransactionTemplate transaction,
+            Times times) {
+        this.times = times;
         this.rows = rows;
         this.batches = batches;
         this.marks = marks;
         this.store = store;
         this.archive = archive;
-        this.settings = settings;
+        this.places = new FilingPlaces(settings.filingFolder(), archive.root());
         this.events = events;
         this.slowWork = slowWork;
         this.transaction = transaction;
@@ -65,7 +71,7 @@ public class DeliverWork {
 
     public void deliver(long id) {
         DeliveryRows.DeliveryRow delivery = rows.find(id).orElse(null);
-        if (delivery == null || delivery.state().ended() || delivery.state() == DeliveryState.refused) {
+        if (delivery == null || delivery.state().ended() || delivery.state() == DeliveryState.REFUSED) {
             return;
         }
         Batch batch = batches.get(delivery.batchId());
@@ -76,21 +82,16 @@ public class DeliverWork {
         BatchView view = batches.view(batch, true);
         FiledDocument document =
                 Filing.document(stream, batch.no(), view, delivery.documentNo(), facts, batch.filedAt());
-        Path root = destination.to() == Destination.To.ARCHIVE
-                ? archive.root()
-                : settings.filingFolder().resolve(destination.destination());
+        FilingPlace place = places.of(destination);
         Map<String, Path> received = new HashMap<>();
         document.pages().forEach(p -> received.put(p.sha256(), store.path(p.sha256())));
-        List<Path> placed;
+        var spot = new FilingPlace.Spot(delivery.folder(), delivery.name(), destination.formats(), destination.taken());
+        rows.running(id);
+        List<String> placed;
         try {
-            Path folder = delivery.folder().isEmpty() ? root : root.resolve(delivery.folder());
-            placed = FolderPlace.put(
-                    folder,
-                    delivery.name(),
-                    destination,
-                    files -> slowWork.ask(new WriteDocument(document, received, files)));
-        } catch (FileAlreadyExistsException e) {
-            refuse(delivery, "There is another " + root.relativize(Path.of(e.getMessage())) + " already");
+            placed = place.put(spot, files -> slowWork.ask(new WriteDocument(document, received, files)));
+        } catch (NameTaken e) {
+            refuse(delivery, "There is another " + e.path() + " already");
             return;
         } catch (UnreadableFile e) {
             refuse(delivery, "A page of it cannot be read any more: " + e.getMessage());
@@ -102,23 +103,21 @@ public class DeliverWork {
                         "in " + PageWorkers.MOST_ATTEMPTS + " attempts it could not be written: " + e.getMessage());
                 return;
             }
-            throw tryAgain(delivery, root, e);
+            throw tryAgain(delivery, place, e);
         } catch (IOException e) {
-            throw tryAgain(delivery, root, e);
+            throw tryAgain(delivery, place, e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("stopped while filing", e);
         }
-        String paths = String.join(
-                "\n", placed.stream().map(p -> root.relativize(p).toString()).toList());
         transaction.executeWithoutResult(t -> {
             marks.lock(batch.no());
-            if (destination.to() == Destination.To.ARCHIVE) {
-                archive.add(batch, document, root.relativize(placed.get(0)).toString());
+            if (destination.to().searchable()) {
+                archive.add(batch, document, placed.get(0));
             }
-            rows.done(id, paths, Batches.now());
+            rows.done(id, placed, times.now());
             if (rows.open(batch.id()) == 0) {
-                marks.finish(batch.id(), Batches.now());
+                marks.finish(batch.id(), times.now());
             }
             events.changed(batch.no());
         });
@@ -129,9 +128,9 @@ public class DeliverWork {
         events.changed(Batch.no(delivery.batchId()));
     }
 
-    private RuntimeException tryAgain(DeliveryRows.DeliveryRow delivery, Path root, IOException e) {
-        Instant next = Batches.now().plus(Pauses.after(delivery.tries() + 1));
-        rows.retrying(delivery.id(), "Could not be written below " + root + " (" + e.getMessage() + ")", next);
+    private RuntimeException tryAgain(DeliveryRows.DeliveryRow delivery, FilingPlace place, IOException e) {
+        Instant next = times.now().plus(Pauses.after(delivery.tries() + 1));
+        rows.retrying(delivery.id(), "Could not be written below " + place.where() + " (" + e.getMessage() + ")", next);
         events.changed(Batch.no(delivery.batchId()));
         return new IllegalStateException("delivery " + delivery.id() + " is tried again at " + next, e);
     }

@@ -1,5 +1,6 @@
 package jalon.server.filing;
 
+import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import java.time.Instant;
 import java.util.List;
@@ -24,7 +25,7 @@ interface DeliveryRows {
             String folder,
             String name,
             DeliveryState state,
-            String path,
+            List<String> files,
             String reason,
             Instant doneAt,
             int tries,
@@ -33,7 +34,7 @@ interface DeliveryRows {
             String leftOutBy) {}
 
     String COLUMNS =
-            "id, batch_id, document_no, destination, folder, name, state, path, reason, done_at, tries, next_at,"
+            "id, batch_id, document_no, destination, folder, name, state, files, reason, done_at, tries, next_at,"
                     + " taken, left_out_by";
 
     @Insert("insert into delivery (batch_id, document_no, destination, folder, name)"
@@ -46,9 +47,13 @@ interface DeliveryRows {
     @Select("select " + COLUMNS + " from delivery where id = #{id}")
     Optional<DeliveryRow> find(long id);
 
-    @Update("update delivery set state = 'done', path = #{path}, reason = null, next_at = null, done_at = #{now}"
-            + " where id = #{id}")
-    void done(long id, String path, Instant now);
+    @Update(
+            "update delivery set state = 'done', files = #{files,javaType=java.util.List}, reason = null, next_at = null, done_at = #{now}"
+                    + " where id = #{id}")
+    void done(long id, List<String> files, Instant now);
+
+    @Update("update delivery set state = 'running' where id = #{id}")
+    void running(long id);
 
     @Update("update delivery set state = 'retrying', reason = left(#{reason}, 1000), tries = tries + 1,"
             + " next_at = #{next} where id = #{id}")

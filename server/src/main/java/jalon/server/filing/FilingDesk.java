@@ -1,28 +1,32 @@
 package jalon.server.filing;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import jalon.core.name.SafeName;
+import jalon.core.output.OutputFormat;
 import jalon.core.run.BatchView;
+import jalon.core.run.DeliveryState;
+import jalon.core.run.DocumentFate;
 import jalon.core.run.Filing;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.NotPossible;
+import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.Batches;
-import jalon.server.batch.Events;
 import jalon.server.batch.NotReadList;
 import jalon.server.batch.WorkQueue;
+import jalon.server.live.Events;
+import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
+import jalon.server.people.Logged;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.TreeSet;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -36,6 +40,7 @@ public class FilingDesk {
     private final ActivityLog log;
     private final Events events;
     private final NotReadList notRead;
+    private final Times times;
 
     FilingDesk(
             Batches batches,
@@ -44,7 +49,9 @@ public class FilingDesk {
             WorkQueue work,
             ActivityLog log,
             Events events,
-            NotReadList notRead) {
+            NotReadList notRead,
+            Times times) {
+        this.times = times;
         this.notRead = notRead;
         this.batches = batches;
         this.rows = rows;
@@ -65,7 +72,7 @@ public class FilingDesk {
             Long id,
             int document,
             String destination,
-            List<String> formats,
+            List<Destination.Format> formats,
             String path,
             DeliveryState state,
             String reason,
@@ -73,8 +80,8 @@ public class FilingDesk {
             Instant nextAt,
             String leftOutBy) {}
 
-    /** @param sentence the ledger in words */
-    public record Plan(List<DeskDelivery> deliveries, Ledger ledger, String sentence, boolean begun) {}
+    /** @param setAsideBy who set pages aside, by name */
+    public record Plan(List<DeskDelivery> deliveries, Ledger ledger, List<String> setAsideBy, boolean begun) {}
 
     public Plan plan(String no) {
         Batch batch = batches.get(no);
@@ -82,7 +89,7 @@ public class FilingDesk {
         BatchView view = batches.view(batch, batch.filedAt() == null);
         List<DeskDelivery> deliveries = new ArrayList<>();
         if (batch.filedAt() == null) {
-            for (Filing.Planned p : Filing.plan(stream, batch.no(), view, Instant.now())) {
+            for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.now())) {
                 var formats = formats(stream, p.destination().destination());
                 deliveries.add(new DeskDelivery(
                         null,
@@ -90,7 +97,7 @@ public class FilingDesk {
                         p.destination().destination(),
                         formats,
                         p.path(),
-                        DeliveryState.planned,
+                        DeliveryState.PLANNED,
                         null,
                         0,
                         null,
@@ -99,15 +106,15 @@ public class FilingDesk {
         } else {
             for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
                 String planned = r.folder().isEmpty() ? r.name() : r.folder() + "/" + r.name();
-                String first = r.path() == null
+                String first = r.files() == null || r.files().isEmpty()
                         ? planned
-                        : r.path().lines().findFirst().orElse(planned);
+                        : r.files().get(0);
                 deliveries.add(new DeskDelivery(
                         r.id(),
                         r.documentNo(),
                         r.destination(),
                         formats(stream, r.destination()),
-                        first.replaceFirst("\\.(pdf|csv|json)$", ""),
+                        OutputFormat.withoutEnding(first),
                         r.state(),
                         r.reason(),
                         r.tries(),
@@ -116,65 +123,34 @@ public class FilingDesk {
             }
         }
         Ledger ledger = ledger(batch, view);
-        return new Plan(deliveries, ledger, sentence(view, ledger), batch.filedAt() != null);
+        return new Plan(deliveries, ledger, setAsideBy(view), batch.filedAt() != null);
     }
 
-    private static List<String> formats(StreamDefinition stream, String destination) {
-        return stream.destination(destination)
-                .map(d -> d.formats().stream()
-                        .map(f -> f.name().toLowerCase(java.util.Locale.ROOT))
-                        .toList())
-                .orElse(List.of());
+    private static List<Destination.Format> formats(StreamDefinition stream, String destination) {
+        return stream.destination(destination).map(Destination::formats).orElse(List.of());
     }
 
-    /** The page ledger: a page is filed when every delivery of its document is done or left out, and one is done. */
+    /** The page ledger of a batch as it stands now. */
     public Ledger ledger(Batch batch, BatchView view) {
-        Ledger l = view.ledger();
-        if (batch.withdrawn()) {
-            return new Ledger(l.received(), 0, l.blank(), l.separator(), l.setAside() + l.open(), 0);
-        }
-        if (batch.filedAt() == null) {
-            return l;
-        }
-        Map<Integer, Set<DeliveryState>> states = new LinkedHashMap<>();
+        Map<Integer, List<DeliveryState>> states = new LinkedHashMap<>();
         for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
-            states.computeIfAbsent(r.documentNo(), d -> EnumSet.noneOf(DeliveryState.class))
-                    .add(r.state());
+            states.computeIfAbsent(r.documentNo(), d -> new ArrayList<>()).add(r.state());
         }
-        int filed = 0;
-        int leftOut = 0;
-        for (BatchView.DocumentView d : view.documents()) {
-            Set<DeliveryState> its = states.getOrDefault(d.no(), Set.of());
-            boolean ended = !its.isEmpty() && its.stream().allMatch(DeliveryState::ended);
-            filed += ended && its.contains(DeliveryState.done) ? d.pages().size() : 0;
-            leftOut += ended && !its.contains(DeliveryState.done) ? d.pages().size() : 0;
-        }
-        return new Ledger(
-                l.received(), filed, l.blank(), l.separator(), l.setAside() + leftOut, l.open() - filed - leftOut);
+        Map<Integer, DocumentFate> fates = new LinkedHashMap<>();
+        states.forEach((document, its) -> fates.put(document, DocumentFate.of(its)));
+        int unreadable =
+                (int) notRead.of(batch).stream().filter(r -> r.page() != null).count();
+        return Ledger.of(view, new Ledger.Beside(unreadable, marks.waiting(batch.id()), batch.withdrawn(), fates));
     }
 
-    private static String sentence(BatchView view, Ledger l) {
-        List<String> parts = new ArrayList<>();
-        parts.add(l.filed() + " filed");
-        if (l.separator() > 0) {
-            parts.add(l.separator() + (l.separator() == 1 ? " separator" : " separators"));
-        }
-        if (l.blank() > 0) {
-            parts.add(l.blank() + " blank");
-        }
-        if (l.setAside() > 0) {
-            Set<String> by = new TreeSet<>();
-            view.pages().forEach(p -> {
-                if (p.role() == BatchView.Role.SET_ASIDE && p.by() != null) {
-                    by.add(p.by());
-                }
-            });
-            parts.add(l.setAside() + " set aside" + (by.isEmpty() ? "" : " by " + String.join(", ", by)));
-        }
-        parts.add(l.open() + " open");
-        return l.received()
-                + (l.received() == 1 ? " page received = " : " pages received = ")
-                + String.join(" + ", parts);
+    /** Who set pages of it aside, by name. */
+    private static List<String> setAsideBy(BatchView view) {
+        return view.pages().stream()
+                .filter(p -> p.role() == BatchView.Role.SET_ASIDE && p.by() != null)
+                .map(BatchView.PageView::by)
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     /** Files a batch: from here on it cannot be changed, and each delivery is carried out on its own. */
@@ -201,70 +177,79 @@ public class FilingDesk {
         if (stream.destinations().isEmpty()) {
             throw NotPossible.now("Stream " + stream.title() + " has no destination; give it one.");
         }
-        Instant now = Batches.now();
+        Instant now = times.now();
         marks.begin(batch.id(), view, who, now);
         for (Filing.Planned p : Filing.plan(stream, batch.no(), view, now)) {
             rows.plan(batch.id(), p.document(), p.destination().destination(), String.join("/", p.folders()), p.name());
         }
         List<DeliveryRows.DeliveryRow> planned = rows.ofBatch(batch.id());
         planned.forEach(r -> work.deliver(r.id()));
-        log.add(now, who, batch.id(), "filed", planned.size() + " deliveries");
+        log.add(who, batch.id(), Act.FILED.with(planned.size()));
         if (planned.isEmpty()) {
             marks.finish(batch.id(), now);
         }
         events.changed(no);
     }
 
-    /** What a person says is to become of a delivery that is refused or waits for its next try. */
-    public enum Fate {
+    /** What a person may have become of a delivery that is refused or waits for its next try. */
+    public enum Remedy {
         /** It is tried at once. */
-        now,
+        @JsonProperty("now")
+        NOW,
         /** It is tried at once under another name. */
-        rename,
+        @JsonProperty("rename")
+        RENAME,
         /** It is tried at once; where its name is taken it is numbered. */
-        number,
-        leaveOut
+        @JsonProperty("number")
+        NUMBER,
+        @JsonProperty("leaveOut")
+        LEAVE_OUT
     }
 
-    /** @param name the other name, without its ending; for {@link Fate#rename} alone */
+    /** @param name the other name, without its ending; for {@link Remedy#RENAME} alone */
     @Transactional
-    public void decide(String no, long deliveryId, Fate fate, String name, String who) {
+    public void decide(String no, long deliveryId, Remedy remedy, String name, String who) {
         Batch batch = marks.lock(no);
         DeliveryRows.DeliveryRow delivery = rows.find(deliveryId)
                 .filter(d -> d.batchId() == batch.id())
                 .orElseThrow(() -> NotPossible.missing("Batch " + no + " has no such delivery."));
         if (delivery.state().ended()) {
-            throw NotPossible.now("This delivery is " + (delivery.state() == DeliveryState.done ? "done" : "left out")
+            throw NotPossible.now("This delivery is " + (delivery.state() == DeliveryState.DONE ? "done" : "left out")
                     + "; nothing more can be changed about it.");
         }
-        switch (fate) {
-            case now -> rows.anew(deliveryId, delivery.name(), delivery.taken());
-            case number -> rows.anew(deliveryId, delivery.name(), Destination.Taken.NUMBER);
-            case rename -> {
-                if (name == null || name.isBlank()) {
-                    throw NotPossible.input("Type the other name.");
-                }
-                rows.anew(deliveryId, SafeName.of(name), delivery.taken());
-            }
-            case leaveOut -> rows.leaveOut(deliveryId, who);
-            default -> throw new IllegalStateException("unknown: " + fate);
+        if (remedy == Remedy.RENAME && (name == null || name.isBlank())) {
+            throw NotPossible.input("Type the other name.");
         }
-        String what = delivery.destination() + ", document " + delivery.documentNo();
-        log.add(Batches.now(), who, batch.id(), "delivery: " + said(fate), what + (name == null ? "" : ": " + name));
-        if (fate != Fate.leaveOut) {
+        Logged logged = carryOut(remedy, delivery, name, who);
+        log.add(who, batch.id(), logged);
+        if (remedy != Remedy.LEAVE_OUT) {
             work.deliver(deliveryId);
         } else if (rows.open(batch.id()) == 0) {
-            marks.finish(batch.id(), Batches.now());
+            marks.finish(batch.id(), times.now());
         }
         events.changed(no);
     }
 
-    private static String said(Fate fate) {
-        return switch (fate) {
-            case now -> "tried at once";
-            case number -> "numbered where its name is taken";
-            case rename -> "under another name";
-            case leaveOut -> "left out";
+    private Logged carryOut(Remedy remedy, DeliveryRows.DeliveryRow delivery, String name, String who) {
+        String destination = delivery.destination();
+        int document = delivery.documentNo();
+        return switch (remedy) {
+            case NOW -> {
+                rows.anew(delivery.id(), delivery.name(), delivery.taken());
+                yield Act.DELIVERY_TRIED_NOW.with(destination, document);
+            }
+            case NUMBER -> {
+                rows.anew(delivery.id(), delivery.name(), Destination.Taken.NUMBER);
+                yield Act.DELIVERY_NUMBERED.with(destination, document);
+            }
+            case RENAME -> {
+                rows.anew(delivery.id(), SafeName.of(name), delivery.taken());
+                yield Act.DELIVERY_RENAMED.with(destination, document, name);
+            }
+            case LEAVE_OUT -> {
+                rows.leaveOut(delivery.id(), who);
+                yield Act.DELIVERY_LEFT_OUT.with(destination, document);
+            }
         };
     }
 
@@ -273,18 +258,16 @@ public class FilingDesk {
         BatchView view = batches.view(batch, true);
         Map<Integer, List<Report.Delivery>> deliveries = new LinkedHashMap<>();
         for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
-            if (r.state() == DeliveryState.done) {
-                r.path()
-                        .lines()
+            if (r.state() == DeliveryState.DONE) {
+                r.files()
                         .forEach(path -> deliveries
                                 .computeIfAbsent(r.documentNo(), d -> new ArrayList<>())
                                 .add(new Report.Delivery(r.destination(), path)));
             }
         }
-        boolean filed = batch.filedAt() != null;
         List<Report.Rejected> rejected = notRead.of(batch).stream()
-                .map(r -> new Report.Rejected(r.file(), r.reason()))
+                .map(r -> new Report.Rejected(r.file(), r.filePage(), r.reason()))
                 .toList();
-        return Report.of(view, batches.facts(batch), filed, deliveries, rejected, List.of());
+        return Report.of(view, batches.facts(batch), ledger(batch, view), deliveries, rejected, List.of());
     }
 }

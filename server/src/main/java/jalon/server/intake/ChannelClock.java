@@ -2,8 +2,7 @@ package jalon.server.intake;
 
 import jalon.server.JalonSettings;
 import jalon.server.Pauses;
-import jalon.server.batch.Batches;
-import jalon.server.batch.GatheredBatches;
+import jalon.server.Times;
 import jalon.server.batch.Receiving;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -36,7 +35,6 @@ public class ChannelClock implements SmartLifecycle {
     /** Kept up while a channel is looked at; a worker that died loses it this soon. */
     private static final Duration CLAIM = Duration.ofSeconds(20);
 
-    private static final Duration SWEPT_EVERY = Duration.ofMinutes(1);
     private static final int LOOKING_AT_ONCE = 4;
 
     private final ChannelRows rows;
@@ -44,10 +42,9 @@ public class ChannelClock implements SmartLifecycle {
     private final FolderChannel folders;
     private final MailChannel mails;
     private final Receiving receiving;
-    private final GatheredBatches gathered;
     private final JalonSettings settings;
+    private final Times times;
     private final Set<Long> underWay = ConcurrentHashMap.newKeySet();
-    private Instant sweepAt = Instant.EPOCH;
     private ScheduledExecutorService clock;
     private ExecutorService lookers;
 
@@ -57,14 +54,14 @@ public class ChannelClock implements SmartLifecycle {
             FolderChannel folders,
             MailChannel mails,
             Receiving receiving,
-            GatheredBatches gathered,
-            JalonSettings settings) {
+            JalonSettings settings,
+            Times times) {
+        this.times = times;
         this.rows = rows;
         this.channels = channels;
         this.folders = folders;
         this.mails = mails;
         this.receiving = receiving;
-        this.gathered = gathered;
         this.settings = settings;
     }
 
@@ -77,13 +74,9 @@ public class ChannelClock implements SmartLifecycle {
 
     private void tick() {
         try {
-            if (Batches.now().isAfter(sweepAt)) {
-                sweepAt = Batches.now().plus(SWEPT_EVERY);
-                gathered.completeLeft();
-            }
-            Instant renewed = Batches.now().plus(CLAIM);
+            Instant renewed = times.now().plus(CLAIM);
             underWay.forEach(id -> rows.keepClaim(id, renewed));
-            for (ChannelRows.Row row : rows.due(Batches.now())) {
+            for (ChannelRows.Row row : rows.due(times.now())) {
                 if (underWay.size() < LOOKING_AT_ONCE && underWay.add(row.id())) {
                     lookers.execute(() -> {
                         try {
@@ -103,7 +96,7 @@ public class ChannelClock implements SmartLifecycle {
     }
 
     private void look(long id) {
-        Instant now = Batches.now();
+        Instant now = times.now();
         if (rows.claim(id, now, now.plus(CLAIM)) == 0) {
             return;
         }
@@ -120,8 +113,8 @@ public class ChannelClock implements SmartLifecycle {
             ChannelVisit visit = what instanceof ChannelSettings.Folder f
                     ? folders.visit(row, f)
                     : mails.visit(row, (ChannelSettings.Mailbox) channels.opened(row));
-            Instant next = visit.again() == null ? usual(what) : Batches.now().plus(visit.again());
-            rows.looked(id, Batches.now(), next, 0, visit.problem(), visit.taken(), visit.rejected());
+            Instant next = visit.again() == null ? usual(what) : times.now().plus(visit.again());
+            rows.looked(id, times.now(), next, 0, visit.problem(), visit.taken(), visit.rejected());
         } catch (ChannelProblem e) {
             failed(row, e.getMessage(), e);
         } catch (RuntimeException e) {
@@ -134,16 +127,17 @@ public class ChannelClock implements SmartLifecycle {
             // Said once, not at every look.
             LOG.warn("channel {}: {}", row.name(), why, e);
         }
-        Instant now = Batches.now();
+        Instant now = times.now();
         rows.looked(row.id(), now, now.plus(Pauses.after(row.failures() + 1)), row.failures() + 1, why, 0, 0);
     }
 
-    private static Instant usual(ChannelSettings what) {
+    private Instant usual(ChannelSettings what) {
         if (what.cron() != null) {
-            ZonedDateTime next = CronExpression.parse(what.cron()).next(ZonedDateTime.now(ZoneId.systemDefault()));
-            return next == null ? Instant.now().plus(Duration.ofDays(1)) : next.toInstant();
+            ZonedDateTime next =
+                    CronExpression.parse(what.cron()).next(times.now().atZone(ZoneId.systemDefault()));
+            return next == null ? times.now().plus(Duration.ofDays(1)) : next.toInstant();
         }
-        return Batches.now().plusSeconds(what.everySeconds());
+        return times.now().plusSeconds(what.everySeconds());
     }
 
     @Override

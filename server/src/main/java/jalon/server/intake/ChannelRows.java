@@ -18,7 +18,7 @@ interface ChannelRows {
     /** @param failures looks that failed, one after another */
     record Row(
             long id,
-            String kind,
+            ChannelKind kind,
             String name,
             String stream,
             String settings,
@@ -43,7 +43,7 @@ interface ChannelRows {
 
     @Insert("insert into channel (kind, name, stream, settings, saved_by, saved_at, next_at)"
             + " values (#{kind}, #{name}, #{stream}, #{settings}, #{by}, #{now}, #{now})")
-    void add(String kind, String name, String stream, String settings, String by, Instant now);
+    void add(ChannelKind kind, String name, String stream, String settings, String by, Instant now);
 
     @Update("update channel set name = #{name}, stream = #{stream}, settings = #{settings}, saved_by = #{by},"
             + " saved_at = #{now}, next_at = #{now}, failures = 0, problem = null, problem_at = null where id = #{id}")

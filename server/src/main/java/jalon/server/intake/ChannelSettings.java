@@ -12,7 +12,7 @@ import java.nio.file.Path;
     @JsonSubTypes.Type(value = ChannelSettings.Scanner.class, name = "scanner")
 })
 public sealed interface ChannelSettings {
-    String kind();
+    ChannelKind kind();
 
     /** When it is looked at: every so many seconds, or by a schedule when that is set. */
     default Integer everySeconds() {
@@ -45,8 +45,8 @@ public sealed interface ChannelSettings {
         }
 
         @Override
-        public String kind() {
-            return "folder";
+        public ChannelKind kind() {
+            return ChannelKind.FOLDER;
         }
 
         Path path() {
@@ -93,8 +93,8 @@ public sealed interface ChannelSettings {
         }
 
         @Override
-        public String kind() {
-            return "mailbox";
+        public ChannelKind kind() {
+            return ChannelKind.MAILBOX;
         }
 
         Mailbox withPassword(String other) {
@@ -106,8 +106,8 @@ public sealed interface ChannelSettings {
     /** @param address of the device's eSCL service, such as {@code http://10.0.0.5/eSCL} */
     record Scanner(String address) implements ChannelSettings {
         @Override
-        public String kind() {
-            return "scanner";
+        public ChannelKind kind() {
+            return ChannelKind.SCANNER;
         }
     }
 }

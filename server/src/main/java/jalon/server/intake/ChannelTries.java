@@ -1,6 +1,5 @@
 package jalon.server.intake;
 
-import jalon.server.batch.Batches;
 import java.time.Instant;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -27,8 +26,8 @@ interface ChannelTries {
     void forgetAll(long channelId);
 
     /** @return whether it was tried often enough */
-    default boolean failed(long channelId, String item, String reason) {
-        count(channelId, item, reason, Batches.now());
+    default boolean failed(long channelId, String item, String reason, Instant now) {
+        count(channelId, item, reason, now);
         return tries(channelId, item) >= MOST;
     }
 }

@@ -1,8 +1,10 @@
 package jalon.server.intake;
 
+import jalon.server.JsonName;
 import jalon.server.NotPossible;
-import jalon.server.batch.Batches;
+import jalon.server.Times;
 import jalon.server.batch.GatheredBatches;
+import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.store.InstallationKey;
 import jalon.server.stream.StreamLibrary;
@@ -31,6 +33,7 @@ public class Channels {
     private final WatchedFolders watched;
     private final ChannelTries tries;
     private final GatheredBatches gathered;
+    private final Times times;
 
     Channels(
             ChannelRows rows,
@@ -39,7 +42,9 @@ public class Channels {
             InstallationKey key,
             WatchedFolders watched,
             ChannelTries tries,
-            GatheredBatches gathered) {
+            GatheredBatches gathered,
+            Times times) {
+        this.times = times;
         this.watched = watched;
         this.tries = tries;
         this.gathered = gathered;
@@ -141,15 +146,15 @@ public class Channels {
         }
         String json = JSON.writerFor(ChannelSettings.class).writeValueAsString(settings);
         if (id == null) {
-            rows.add(settings.kind(), name, wanted.stream(), json, by, Batches.now());
+            rows.add(settings.kind(), name, wanted.stream(), json, by, times.now());
         } else {
             ChannelRows.Row before = row(id);
             if (!settings(before).equals(settings) || !Objects.equals(before.stream(), wanted.stream())) {
                 gathered.complete(id, by);
             }
-            rows.save(id, name, wanted.stream(), json, by, Batches.now());
+            rows.save(id, name, wanted.stream(), json, by, times.now());
         }
-        log.add(Batches.now(), by, null, "saved channel", settings.kind() + " " + name);
+        log.add(by, Act.SAVED_CHANNEL.with(JsonName.of(settings.kind()), name));
         return shown(rows.named(name).orElseThrow());
     }
 
@@ -205,7 +210,7 @@ public class Channels {
         gathered.complete(id, by);
         rows.remove(id);
         tries.forgetAll(id);
-        log.add(Batches.now(), by, null, "removed channel", row.kind() + " " + row.name());
+        log.add(by, Act.REMOVED_CHANNEL.with(JsonName.of(row.kind()), row.name()));
     }
 
     @Transactional
@@ -213,8 +218,8 @@ public class Channels {
         if (paused) {
             gathered.complete(id, by);
         }
-        rows.pause(row(id).id(), paused, Batches.now());
-        log.add(Batches.now(), by, null, paused ? "paused channel" : "went on with channel", row(id).name());
+        rows.pause(row(id).id(), paused, times.now());
+        log.add(by, (paused ? Act.PAUSED_CHANNEL : Act.RESUMED_CHANNEL).with(row(id).name()));
     }
 
     /** Has it looked at now, whatever its times. */
@@ -223,7 +228,7 @@ public class Channels {
         if (row(id).paused()) {
             throw NotPossible.now("The channel is paused; let it go on first.");
         }
-        rows.soon(id, Batches.now());
+        rows.soon(id, times.now());
     }
 
     /** Saves channels from a file under their names, new ones and known ones: how an installation begins. */

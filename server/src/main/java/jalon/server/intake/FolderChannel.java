@@ -1,6 +1,8 @@
 package jalon.server.intake;
 
 import jalon.server.NotPossible;
+import jalon.server.Times;
+import jalon.server.batch.CameBy;
 import jalon.server.batch.GatheredBatches;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
@@ -46,6 +48,7 @@ class FolderChannel {
     private final WatchedFolders watched;
     private final TakenFile taken;
     private final ChannelTries tries;
+    private final Times times;
     private final Map<Path, Seen> seen = new ConcurrentHashMap<>();
 
     FolderChannel(
@@ -54,7 +57,9 @@ class FolderChannel {
             StreamLibrary streams,
             WatchedFolders watched,
             TakenFile taken,
-            ChannelTries tries) {
+            ChannelTries tries,
+            Times times) {
+        this.times = times;
         this.receiving = receiving;
         this.gathered = gathered;
         this.streams = streams;
@@ -85,7 +90,7 @@ class FolderChannel {
             } else {
                 look(visit, root, channel.stream());
             }
-            return visit.done(gathered, receiving);
+            return visit.done(gathered, receiving, times.now());
         } catch (NoSuchFileException | NotDirectoryException e) {
             throw new ChannelProblem(
                     "There is no folder " + e.getFile() + " any more. Make it again, or connect its disk.", e);
@@ -181,10 +186,10 @@ class FolderChannel {
         }
         Seen before = seen.get(file);
         if (before == null || !now.equals(before.state())) {
-            seen.put(file, new Seen(now, Instant.now()));
+            seen.put(file, new Seen(now, times.now()));
             return false;
         }
-        return before.since().plusSeconds(seconds).isBefore(Instant.now()) || seconds == 0;
+        return before.since().plusSeconds(seconds).isBefore(times.now()) || seconds == 0;
     }
 
     /** One file that cannot be taken does not keep the others; after three tries it is set aside. */
@@ -215,7 +220,7 @@ class FolderChannel {
             LOG.error("{}", file, e);
             why = "taking it failed in a way that Jalon did not expect; it is written in the server's log";
         }
-        if (tries.failed(visit.channel.id(), item, why)) {
+        if (tries.failed(visit.channel.id(), item, why, times.now())) {
             reject(folder, file, "in " + ChannelTries.MOST + " tries: " + why);
             tries.forget(visit.channel.id(), item);
             visit.rejected++;
@@ -233,8 +238,8 @@ class FolderChannel {
         if (sha256 == null) {
             String by = "channel " + visit.channel.name();
             Long gatheredBy = visit.gathers() ? visit.channel.id() : null;
-            var wanted =
-                    new NewBatch(stream, "folder " + visit.channel.name(), "folder", gatheredBy, by, null, null, null);
+            var wanted = new NewBatch(
+                    stream, "folder " + visit.channel.name(), CameBy.FOLDER, gatheredBy, by, null, null, null);
             Receiving.Received received;
             try (InputStream in = Files.newInputStream(file, LinkOption.NOFOLLOW_LINKS)) {
                 received = visit.gathers()

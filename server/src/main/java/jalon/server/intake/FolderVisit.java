@@ -32,20 +32,20 @@ final class FolderVisit {
         return settings.gatherSeconds() > 0;
     }
 
-    ChannelVisit done(GatheredBatches gathered, Receiving receiving) {
-        boolean open = completeQuiet(gathered, receiving);
+    ChannelVisit done(GatheredBatches gathered, Receiving receiving, Instant now) {
+        boolean open = completeQuiet(gathered, receiving, now);
         boolean soon = !unsettled.isEmpty() || open;
         Duration again = soon ? Duration.ofMillis(Math.max(250, settings.settleSeconds() * 500L)) : null;
         return new ChannelVisit(took, rejected, again, problem);
     }
 
     /** @return whether something is still being gathered */
-    private boolean completeQuiet(GatheredBatches gathered, Receiving receiving) {
+    private boolean completeQuiet(GatheredBatches gathered, Receiving receiving, Instant now) {
         boolean open = false;
         for (GatheredBatches.Open g : gathered.all(channel.id())) {
             boolean quiet = !unsettled.contains(g.stream())
                     && (g.since() == null
-                            || g.since().plusSeconds(settings.gatherSeconds()).isBefore(Instant.now()));
+                            || g.since().plusSeconds(settings.gatherSeconds()).isBefore(now));
             if (quiet) {
                 receiving.complete(g.no(), "channel " + channel.name());
             } else {

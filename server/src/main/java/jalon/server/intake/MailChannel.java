@@ -15,6 +15,8 @@ import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.util.SharedByteArrayInputStream;
 import jalon.server.NotPossible;
+import jalon.server.Times;
+import jalon.server.batch.CameBy;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
 import jalon.server.mail.Letters;
@@ -48,9 +50,11 @@ class MailChannel {
     private final Receiving receiving;
     private final Letters letters;
     private final ChannelTries tries;
+    private final Times times;
 
-    MailChannel(Receiving receiving, Letters letters, ChannelTries tries) {
+    MailChannel(Receiving receiving, Letters letters, ChannelTries tries, Times times) {
         this.tries = tries;
+        this.times = times;
         this.receiving = receiving;
         this.letters = letters;
     }
@@ -118,7 +122,7 @@ class MailChannel {
         if (box.certificate() != null) {
             // That one certificate is known; what name it carries says nothing more.
             p.put(start + "ssl.checkserveridentity", "false");
-            p.put(start + "ssl.socketFactory", OneCertificate.sockets(box.certificate()));
+            p.put(start + "ssl.socketFactory", PinnedCertificate.sockets(box.certificate()));
         }
         return p;
     }
@@ -203,7 +207,7 @@ class MailChannel {
             why = "taking it apart failed in a way that Jalon did not expect ("
                     + e.getClass().getSimpleName() + ")";
         }
-        if (tries.failed(channel.id(), item, why)) {
+        if (tries.failed(channel.id(), item, why, times.now())) {
             return List.of("in " + ChannelTries.MOST + " tries " + why);
         }
         String subject = mail.getSubject() == null ? "without a subject" : "\"" + mail.getSubject() + "\"";
@@ -234,7 +238,7 @@ class MailChannel {
         var wanted = new NewBatch(
                 channel.stream(),
                 "mail from " + (sender == null ? "nobody" : sender),
-                "mail",
+                CameBy.MAIL,
                 null,
                 "channel " + channel.name(),
                 sender,

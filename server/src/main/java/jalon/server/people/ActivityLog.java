@@ -1,20 +1,56 @@
 package jalon.server.people;
 
+import jalon.server.Times;
 import java.time.Instant;
 import java.util.List;
-import org.apache.ibatis.annotations.Insert;
-import org.apache.ibatis.annotations.Mapper;
-import org.apache.ibatis.annotations.Select;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Who did what, when. */
-@Mapper
-public interface ActivityLog {
-    record Entry(Instant at, String who, String act, String detail) {}
+@Service
+public class ActivityLog {
+    /** What nobody did, but the clock or a rule. */
+    public static final String JALON = "Jalon";
 
-    @Insert("insert into log_entry (at, who, batch_id, act, detail)"
-            + " values (#{at}, #{who}, #{batchId}, left(#{act}, 400), left(#{detail}, 2000))")
-    void add(Instant at, String who, Long batchId, String act, String detail);
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final TypeReference<Map<String, String>> PARTS = new TypeReference<>() {};
 
-    @Select("select at, who, act, detail from log_entry where batch_id = #{batchId} order by id desc limit 500")
-    List<Entry> ofBatch(long batchId);
+    private final LogRows rows;
+    private final Times times;
+
+    ActivityLog(LogRows rows, Times times) {
+        this.rows = rows;
+        this.times = times;
+    }
+
+    public record Entry(Instant at, String who, Logged what) {}
+
+    public void add(String who, long batchId, Logged what) {
+        write(who, batchId, what);
+    }
+
+    /** Something that concerns no batch. */
+    public void add(String who, Logged what) {
+        write(who, null, what);
+    }
+
+    private void write(String who, Long batchId, Logged what) {
+        rows.add(times.now(), who, batchId, what.step(), what.act(), JSON.writeValueAsString(what.with()));
+    }
+
+    /** The last 500 of a batch, newest first. */
+    public List<Entry> ofBatch(long batchId) {
+        return rows.ofBatch(batchId).stream().map(ActivityLog::entry).toList();
+    }
+
+    private static Entry entry(LogRows.Row row) {
+        return new Entry(
+                row.at(),
+                row.who(),
+                row.code() == null
+                        ? Act.AS_WRITTEN.with(row.act(), row.detail())
+                        : new Logged(row.step(), row.code(), JSON.readValue(row.parts(), PARTS)));
+    }
 }

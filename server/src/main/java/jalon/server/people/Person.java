@@ -1,4 +1,4 @@
 package jalon.server.people;
 
-/** @param role {@code operator}, {@code supervisor} or {@code reader} */
-public record Person(String signIn, String name, String role, String passwordHash) {}
+/** Somebody who may sign in. */
+public record Person(String signIn, String name, Role role, String passwordHash) {}

@@ -20,8 +20,8 @@ import org.springframework.security.web.authentication.UsernamePasswordAuthentic
 /** Who may do what. Without sign-in there is the sign-in page and nothing else. */
 @Configuration
 class SecurityRules {
-    private static final String SUPERVISOR = "supervisor";
-    private static final String OPERATOR = "operator";
+    private static final String SUPERVISOR = Role.SUPERVISOR.name();
+    private static final String OPERATOR = Role.OPERATOR.name();
     static final String NO_DATABASE = "The database does not answer. Try again in a moment.";
 
     /** Programs show a token with each request and have no session. */
@@ -102,7 +102,7 @@ class SecurityRules {
         return name -> people.find(name)
                 .map(p -> User.withUsername(p.signIn())
                         .password(p.passwordHash())
-                        .roles(p.role())
+                        .roles(p.role().name())
                         .build())
                 .orElseThrow(() -> new UsernameNotFoundException(name));
     }

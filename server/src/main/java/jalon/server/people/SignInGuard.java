@@ -1,8 +1,10 @@
 package jalon.server.people;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
+import jalon.server.JsonName;
+import jalon.server.Times;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Service;
@@ -30,16 +32,20 @@ public class SignInGuard {
 
     private final SignInRows rows;
     private final ActivityLog log;
+    private final Times times;
 
-    SignInGuard(SignInRows rows, ActivityLog log) {
+    SignInGuard(SignInRows rows, ActivityLog log, Times times) {
+        this.times = times;
         this.rows = rows;
         this.log = log;
     }
 
     /** What a wait is about. */
     public enum Kind {
-        name,
-        address
+        @JsonProperty("name")
+        NAME,
+        @JsonProperty("address")
+        ADDRESS
     }
 
     /** @param until before this no attempt is looked at */
@@ -52,14 +58,14 @@ public class SignInGuard {
      */
     @Transactional
     public Duration attempt(String name, String address) {
-        Instant now = now();
+        Instant now = times.now();
         String known = known(name);
-        Duration byName = wait(Kind.name, known, now);
-        Duration byAddress = wait(Kind.address, address, now);
+        Duration byName = wait(Kind.NAME, known, now);
+        Duration byAddress = wait(Kind.ADDRESS, address, now);
         Duration longer = byName.compareTo(byAddress) > 0 ? byName : byAddress;
         if (longer.isZero()) {
-            count(Kind.name, known, FREE, LONGEST_BY_NAME, now);
-            count(Kind.address, address, FREE_BY_ADDRESS, LONGEST_BY_ADDRESS, now);
+            count(Kind.NAME, known, FREE, LONGEST_BY_NAME, now);
+            count(Kind.ADDRESS, address, FREE_BY_ADDRESS, LONGEST_BY_ADDRESS, now);
         }
         return longer;
     }
@@ -76,12 +82,7 @@ public class SignInGuard {
         Duration pause = pause(failures, free, longest);
         rows.count(kind, who, failures, now, now.plus(pause));
         if (!pause.isZero()) {
-            log.add(
-                    now,
-                    "Jalon",
-                    null,
-                    "sign-in has to wait",
-                    kind + " " + who + ", " + failures + " attempts, " + pause.toSeconds() + " s");
+            log.add(ActivityLog.JALON, Act.SIGN_IN_WAITS.with(JsonName.of(kind), who, failures, pause.toSeconds()));
         }
     }
 
@@ -96,29 +97,25 @@ public class SignInGuard {
     /** The attempt was right. */
     @Transactional
     public void succeeded(String name, String address) {
-        rows.lift(Kind.name, known(name));
+        rows.lift(Kind.NAME, known(name));
         // Not all that failed from there: somebody who tries many names may have one of their own.
-        rows.forgive(Kind.address, address);
-        rows.forget(now().minus(FORGOTTEN));
+        rows.forgive(Kind.ADDRESS, address);
+        rows.forget(times.now().minus(FORGOTTEN));
     }
 
     /** Those that have to wait now, or failed lately. */
     public List<Wait> all() {
-        return rows.since(now().minus(FORGOTTEN));
+        return rows.since(times.now().minus(FORGOTTEN));
     }
 
     @Transactional
     public void lift(Kind kind, String who, String by) {
         rows.lift(kind, who);
-        log.add(now(), by, null, "lifted a sign-in wait", kind + " " + who);
+        log.add(by, Act.LIFTED_WAIT.with(JsonName.of(kind), who));
     }
 
     private static String known(String name) {
         String plain = name == null ? "" : name.strip().toLowerCase(Locale.ROOT);
         return plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
-    }
-
-    private static Instant now() {
-        return Instant.now().truncatedTo(ChronoUnit.MICROS);
     }
 }

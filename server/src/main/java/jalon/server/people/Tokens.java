@@ -2,13 +2,10 @@ package jalon.server.people;
 
 import jalon.core.page.Sha256;
 import jalon.server.NotPossible;
-import java.nio.charset.StandardCharsets;
+import jalon.server.Times;
 import java.security.SecureRandom;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -21,9 +18,11 @@ public class Tokens {
 
     private final TokenRows rows;
     private final ActivityLog log;
+    private final Times times;
     private final SecureRandom random = new SecureRandom();
 
-    Tokens(TokenRows rows, ActivityLog log) {
+    Tokens(TokenRows rows, ActivityLog log, Times times) {
+        this.times = times;
         this.rows = rows;
         this.log = log;
     }
@@ -53,40 +52,33 @@ public class Tokens {
         byte[] bytes = new byte[BYTES];
         random.nextBytes(bytes);
         String secret = "jalon_" + Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        Instant now = Instant.now().truncatedTo(ChronoUnit.MICROS);
-        rows.add(name.strip(), hash(secret), String.join(",", streams), by, now);
-        log.add(now, by, null, "made token", name + " for " + String.join(", ", streams));
+        Instant now = times.now();
+        rows.add(name.strip(), hash(secret), streams, by, now);
+        log.add(by, Act.MADE_TOKEN.with(name, String.join(", ", streams)));
         return new Made(shown(rows.find(hash(secret)).orElseThrow()), secret);
     }
 
     @Transactional
     public void revoke(long id, String by) {
-        Instant now = Instant.now().truncatedTo(ChronoUnit.MICROS);
+        Instant now = times.now();
         if (rows.revoke(id, now) == 0) {
             throw NotPossible.missing("There is no such token, or it is revoked already.");
         }
-        log.add(now, by, null, "revoked token", Long.toString(id));
+        log.add(by, Act.REVOKED_TOKEN.with(id));
     }
 
     /** The token of a program that may send now. */
     public Optional<Token> of(String secret) {
         Optional<Token> found = rows.find(hash(secret)).map(Tokens::shown).filter(t -> t.revokedAt() == null);
-        found.ifPresent(t -> rows.used(t.id(), Instant.now().truncatedTo(ChronoUnit.MICROS)));
+        found.ifPresent(t -> rows.used(t.id(), times.now()));
         return found;
     }
 
     private static Token shown(TokenRows.Row r) {
-        return new Token(
-                r.id(),
-                r.name(),
-                Arrays.asList(r.streams().split(",")),
-                r.madeBy(),
-                r.madeAt(),
-                r.usedAt(),
-                r.revokedAt());
+        return new Token(r.id(), r.name(), r.streams(), r.madeBy(), r.madeAt(), r.usedAt(), r.revokedAt());
     }
 
     private static String hash(String secret) {
-        return HexFormat.of().formatHex(Sha256.digest().digest(secret.getBytes(StandardCharsets.UTF_8)));
+        return Sha256.of(secret);
     }
 }

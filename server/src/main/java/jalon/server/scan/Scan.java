@@ -1,8 +1,10 @@
 package jalon.server.scan;
 
+import jalon.server.JsonName;
 import jalon.server.NotPossible;
-import jalon.server.batch.Inserting;
+import jalon.server.batch.PageInsertion;
 import jalon.server.batch.Receiving;
+import jalon.server.batch.Side;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.RandomAccessFile;
@@ -11,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Locale;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -28,9 +31,9 @@ public final class Scan {
     private final String scanner;
     private final EsclDevice device;
     private final ScanSettings settings;
-    private final Inserting.Place place;
+    private final PageInsertion.Place place;
     private final Receiving receiving;
-    private final Inserting inserting;
+    private final PageInsertion insertion;
     private final String who;
     private volatile Standing standing = Standing.scanning;
     private volatile String message = "";
@@ -45,9 +48,9 @@ public final class Scan {
             String scanner,
             EsclDevice device,
             ScanSettings settings,
-            Inserting.Place place,
+            PageInsertion.Place place,
             Receiving receiving,
-            Inserting inserting,
+            PageInsertion insertion,
             String who) {
         this.no = no;
         this.scanner = scanner;
@@ -55,7 +58,7 @@ public final class Scan {
         this.settings = settings;
         this.place = place;
         this.receiving = receiving;
-        this.inserting = inserting;
+        this.insertion = insertion;
         this.who = who;
     }
 
@@ -158,15 +161,15 @@ public final class Scan {
         if (cutShort(page)) {
             throw new ScanFault("the page arrived cut short");
         }
-        String side = half == null ? "front" : "back";
+        Side side = half == null ? Side.FRONT : Side.BACK;
         int sheet = half == null ? receiving.nextSheet(no) : half;
         var where = new Receiving.Sheet(sheet, side);
-        String name = String.format("sheet-%03d-%s", sheet, side);
+        String name = String.format(Locale.ROOT, "sheet-%03d-%s", sheet, JsonName.of(side));
         Receiving.Received received;
         try (InputStream in = Files.newInputStream(page)) {
             received = place == null
                     ? receiving.add(no, name, in, null, where)
-                    : inserting.insert(no, name, in, placeNow(), where, who);
+                    : insertion.insert(no, name, in, placeNow(), where, who);
         }
         if (received.rejected() != null) {
             throw new ScanFault("the page could not be read (" + received.rejected() + ")");
@@ -180,8 +183,8 @@ public final class Scan {
     }
 
     /** Only the first page takes a place or fills a gap; what follows stands behind it. */
-    private Inserting.Place placeNow() {
-        return replaced ? new Inserting.Place(place.before(), null, null) : place;
+    private PageInsertion.Place placeNow() {
+        return replaced ? new PageInsertion.Place(place.before(), null, null) : place;
     }
 
     /** A JPEG ends with its end mark (ITU-T T.81); a connection that broke leaves one without. */
@@ -226,7 +229,7 @@ public final class Scan {
 
     private void fault(String what) {
         if (half != null) {
-            inserting.setHalfAside(no, half);
+            insertion.setHalfAside(no, half);
             pages--;
             half = null;
         }

@@ -1,12 +1,13 @@
 package jalon.server.scan;
 
+import jalon.core.stream.Stage;
 import jalon.server.NotPossible;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
-import jalon.server.batch.Inserting;
+import jalon.server.batch.CameBy;
 import jalon.server.batch.NewBatch;
+import jalon.server.batch.PageInsertion;
 import jalon.server.batch.Receiving;
-import jalon.server.batch.Stage;
 import jalon.server.intake.ChannelSettings;
 import jalon.server.intake.Channels;
 import jalon.server.people.Preferences;
@@ -27,7 +28,7 @@ public class ScanDesk implements DisposableBean {
 
     private final Channels channels;
     private final Receiving receiving;
-    private final Inserting inserting;
+    private final PageInsertion insertion;
     private final Batches batches;
     private final StreamLibrary streams;
     private final Preferences preferences;
@@ -41,13 +42,13 @@ public class ScanDesk implements DisposableBean {
     ScanDesk(
             Channels channels,
             Receiving receiving,
-            Inserting inserting,
+            PageInsertion insertion,
             Batches batches,
             StreamLibrary streams,
             Preferences preferences) {
         this.channels = channels;
         this.receiving = receiving;
-        this.inserting = inserting;
+        this.insertion = insertion;
         this.batches = batches;
         this.streams = streams;
         this.preferences = preferences;
@@ -122,7 +123,7 @@ public class ScanDesk implements DisposableBean {
                 wanted.settings() == null ? new ScanSettings(null, null, null, false, null, null) : wanted.settings();
         preferences.keep(who, "scan:" + channel.id(), JSON.writeValueAsString(chosen));
         String no = wanted.batch();
-        Inserting.Place place = null;
+        PageInsertion.Place place = null;
         String stream = wanted.stream();
         if (no == null) {
             if (stream == null) {
@@ -141,25 +142,25 @@ public class ScanDesk implements DisposableBean {
         ScanSettings settings = chosen.under(
                 streams.definition(stream, streams.newest(stream)).intake().scan());
         if (no == null) {
-            no = receiving.open(NewBatch.of(stream, "scanner " + channel.name(), "scanner", who));
+            no = receiving.open(NewBatch.of(stream, "scanner " + channel.name(), CameBy.SCANNER, who));
         }
         var device = new EsclDevice(((ChannelSettings.Scanner) channel.settings()).address());
-        Scan scan = new Scan(no, channel.name(), device, settings, place, receiving, inserting, who);
+        Scan scan = new Scan(no, channel.name(), device, settings, place, receiving, insertion, who);
         scans.put(no, scan);
         threads.execute(scan::run);
         return scan.state();
     }
 
-    private Inserting.Place place(Batch batch, Wanted wanted) {
-        if (batch.stage() == Stage.intake) {
+    private PageInsertion.Place place(Batch batch, Wanted wanted) {
+        if (batch.stage() == Stage.INTAKE) {
             throw NotPossible.now("Batch " + batch.no() + " is still being read; wait a moment.");
         }
         if (wanted.replaces() != null) {
-            return inserting.insteadOf(batch.no(), wanted.replaces());
+            return insertion.insteadOf(batch.no(), wanted.replaces());
         }
         return wanted.after() == null
-                ? new Inserting.Place(0, null, null)
-                : inserting.after(batch.no(), wanted.after(), wanted.fillsGap());
+                ? new PageInsertion.Place(0, null, null)
+                : insertion.after(batch.no(), wanted.after(), wanted.fillsGap());
     }
 
     private void refuseIfScanning(String no) {

@@ -3,6 +3,7 @@ package jalon.server.setup;
 import jalon.server.JalonSettings;
 import jalon.server.people.People;
 import jalon.server.people.Person;
+import jalon.server.people.Role;
 import jalon.server.stream.StreamLibrary;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -40,7 +41,7 @@ class FirstSetup implements SmartInitializingSingleton {
     }
 
     /** @param password in the clear; only its hash is kept */
-    record NewPerson(String signIn, String name, String role, String password) {}
+    record NewPerson(String signIn, String name, Role role, String password) {}
 
     /** Before the server answers its first request: nobody meets it half set up. */
     @Override

@@ -8,11 +8,12 @@ import jalon.core.stream.IntakeRules;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import jalon.server.NotPossible;
+import jalon.server.Times;
+import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import java.io.StringReader;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,12 +25,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class StreamLibrary {
     private final StreamRows rows;
     private final ActivityLog log;
+    private final Times times;
     private final Cache<String, StreamDefinition> parsed =
             Caffeine.newBuilder().maximumSize(200).build();
     private final Cache<String, Map<String, Register>> registers =
             Caffeine.newBuilder().expireAfterWrite(Duration.ofSeconds(30)).build();
 
-    StreamLibrary(StreamRows rows, ActivityLog log) {
+    StreamLibrary(StreamRows rows, ActivityLog log, Times times) {
+        this.times = times;
         this.rows = rows;
         this.log = log;
     }
@@ -94,9 +97,9 @@ public class StreamLibrary {
         }
         Integer newest = rows.newest(definition.stream());
         int version = newest == null ? 1 : newest + 1;
-        Instant now = Instant.now().truncatedTo(ChronoUnit.MICROS);
+        Instant now = times.now();
         rows.add(new StreamRows.Saved(definition.stream(), version, definition.title(), json, by, now));
-        log.add(now, by, null, "saved stream", definition.stream() + " version " + version);
+        log.add(by, Act.SAVED_STREAM.with(definition.stream(), version));
         return new Listed(
                 definition.stream(),
                 version,
@@ -116,9 +119,9 @@ public class StreamLibrary {
         if (register.rows().isEmpty()) {
             throw NotPossible.input("The register holds no usable line. " + String.join(" ", register.faults()));
         }
-        Instant now = Instant.now().truncatedTo(ChronoUnit.MICROS);
+        Instant now = times.now();
         rows.saveRegister(new StreamRows.SavedRegister(name, csv, by, now));
-        log.add(now, by, null, "saved register", name + ", " + register.rows().size() + " lines");
+        log.add(by, Act.SAVED_REGISTER.with(name, register.rows().size()));
         registers.invalidateAll();
         return register.faults();
     }

@@ -7,9 +7,9 @@ import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import jalon.server.NotPossible;
 import jalon.server.Pauses;
+import jalon.server.Times;
 import jalon.server.batch.WorkQueue;
 import java.io.Serializable;
-import java.time.Instant;
 import java.util.UUID;
 
 /** The queue in the database: each task under a name of its own, so that asking twice is asking once. */
@@ -22,9 +22,11 @@ final class SchedulerQueue implements WorkQueue {
     private static final int PAGES_AT_ONCE = 4;
 
     private final SchedulerClient client;
+    private final Times times;
 
-    SchedulerQueue(SchedulerClient client) {
+    SchedulerQueue(SchedulerClient client, Times times) {
         this.client = client;
+        this.times = times;
     }
 
     /** @param again whether pages read before are read again, @param patiently whether more time is given than usual */
@@ -73,10 +75,10 @@ final class SchedulerQueue implements WorkQueue {
     @Override
     public void deliver(long deliveryId) {
         var task = SchedulableInstance.of(
-                new TaskInstance<>(DELIVER, Long.toString(deliveryId), new Id(deliveryId)), Instant.now());
+                new TaskInstance<>(DELIVER, Long.toString(deliveryId), new Id(deliveryId)), times.now());
         if (!client.scheduleIfNotExists(task)) {
             try {
-                client.reschedule(task.getTaskInstance(), Instant.now());
+                client.reschedule(task.getTaskInstance(), times.now());
             } catch (TaskInstanceCurrentlyExecutingException e) {
                 throw NotPossible.now("This is being delivered just now. Look again in a moment.");
             }
@@ -84,6 +86,6 @@ final class SchedulerQueue implements WorkQueue {
     }
 
     private <T> void put(String task, String name, T data) {
-        client.scheduleIfNotExists(SchedulableInstance.of(new TaskInstance<>(task, name, data), Instant.now()));
+        client.scheduleIfNotExists(SchedulableInstance.of(new TaskInstance<>(task, name, data), times.now()));
     }
 }

@@ -24,9 +24,9 @@ class OnceEachTest {
         Map<String, Integer> done = new ConcurrentHashMap<>();
         var task = Tasks.oneTime("count").execute((instance, context) -> done.merge(instance.getId(), 1, Integer::sum));
         List<Scheduler> workers = List.of(
-                Work.configured(database, 3, List.of(task)),
-                Work.configured(database, 3, List.of(task)),
-                Work.configured(database, 3, List.of(task)));
+                SchedulerSetup.configured(database, 3, List.of(task), List.of()),
+                SchedulerSetup.configured(database, 3, List.of(task), List.of()),
+                SchedulerSetup.configured(database, 3, List.of(task), List.of()));
         try {
             workers.forEach(Scheduler::start);
             for (int i = 0; i < tasks; i++) {

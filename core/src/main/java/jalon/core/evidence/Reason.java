@@ -1,0 +1,127 @@
+package jalon.core.evidence;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Why, as a code with its values: screens and reports word it in their language ({@link Wording}), and causes can be
+ * counted.
+ *
+ * @param with the values of the code's parts, by their names
+ */
+public record Reason(Code code, Map<String, String> with) {
+    public Reason {
+        with = with == null ? Map.of() : Map.copyOf(with);
+    }
+
+    /** What is said of cuts and types, and what speaks against a field's value; each with the names of its parts. */
+    public enum Code {
+        @JsonProperty("barcode")
+        BARCODE("value"),
+        @JsonProperty("patchEitherWay")
+        PATCH_EITHER_WAY("code"),
+        @JsonProperty("patchByPrint")
+        PATCH_BY_PRINT("code"),
+        @JsonProperty("patchByEdge")
+        PATCH_BY_EDGE("code", "mm"),
+        @JsonProperty("patchAsReceived")
+        PATCH_AS_RECEIVED("code"),
+        @JsonProperty("words")
+        WORDS("text"),
+        @JsonProperty("everyPages")
+        EVERY_PAGES("every"),
+        @JsonProperty("file")
+        FILE("name"),
+        @JsonProperty("wholeBatch")
+        WHOLE_BATCH,
+        @JsonProperty("firstWithoutSign")
+        FIRST_WITHOUT_SIGN,
+        @JsonProperty("firstOfBatch")
+        FIRST_OF_BATCH,
+        @JsonProperty("byHand")
+        BY_HAND,
+        @JsonProperty("namedBy")
+        NAMED_BY("who"),
+        @JsonProperty("typeWords")
+        TYPE_WORDS("text"),
+        @JsonProperty("alsoWordsOf")
+        ALSO_WORDS_OF("type"),
+        @JsonProperty("onlyType")
+        ONLY_TYPE,
+        @JsonProperty("noTypeClaims")
+        NO_TYPE_CLAIMS("type"),
+
+        @JsonProperty("required")
+        REQUIRED,
+        @JsonProperty("hardToRead")
+        HARD_TO_READ,
+        @JsonProperty("anchorsMissing")
+        ANCHORS_MISSING,
+        @JsonProperty("readTwoWays")
+        READ_TWO_WAYS("alone", "withPage"),
+        @JsonProperty("lookalikesMended")
+        LOOKALIKES_MENDED("read", "taken"),
+        @JsonProperty("circle")
+        CIRCLE,
+        @JsonProperty("noRegister")
+        NO_REGISTER("register"),
+        @JsonProperty("noRow")
+        NO_ROW("register", "column", "value"),
+        @JsonProperty("notInRegister")
+        NOT_IN_REGISTER("register"),
+        @JsonProperty("notOfForm")
+        NOT_OF_FORM("form"),
+        @JsonProperty("doesNotMatch")
+        DOES_NOT_MATCH("pattern"),
+        @JsonProperty("length")
+        LENGTH("characters"),
+        @JsonProperty("notADate")
+        NOT_A_DATE("text"),
+        @JsonProperty("inTheFuture")
+        IN_THE_FUTURE,
+        @JsonProperty("tooLongAgo")
+        TOO_LONG_AGO("years"),
+        @JsonProperty("notANumber")
+        NOT_A_NUMBER,
+        @JsonProperty("notAnAmount")
+        NOT_AN_AMOUNT("text"),
+        @JsonProperty("lessThan")
+        LESS_THAN("least"),
+        @JsonProperty("moreThan")
+        MORE_THAN("most"),
+        @JsonProperty("notOneOf")
+        NOT_ONE_OF("values"),
+
+        /** Kept from before reasons had codes: the words as they were written down. */
+        @JsonProperty("asWritten")
+        AS_WRITTEN("text");
+
+        private final List<String> parts;
+
+        Code(String... parts) {
+            this.parts = List.of(parts);
+        }
+
+        /** Names of the values that belong to it. */
+        public List<String> parts() {
+            return parts;
+        }
+
+        /**
+         * @param values one for each part, in their order
+         * @throws IllegalArgumentException when there are more or fewer
+         */
+        public Reason with(Object... values) {
+            if (values.length != parts.size()) {
+                throw new IllegalArgumentException(this + " has the parts " + parts + ", not " + values.length);
+            }
+            Map<String, String> with = new LinkedHashMap<>();
+            for (int i = 0; i < values.length; i++) {
+                with.put(parts.get(i), String.valueOf(values[i]));
+            }
+            return new Reason(this, with);
+        }
+    }
+}

@@ -1,0 +1,32 @@
+package jalon.core.index;
+
+import jalon.core.evidence.Certainty;
+import jalon.core.mark.Mark;
+import jalon.core.read.PageFacts;
+import jalon.core.stream.Finder;
+import jalon.core.stream.Shape;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Barcodes of the document's pages and of the separator sheet before them. */
+record BarcodeFinder(Finder.ByBarcode wanted) implements FieldFinder {
+    @Override
+    public Found find(Search search) {
+        Document document = search.document();
+        Shape shape = wanted.like() == null ? null : Shape.of(wanted.like());
+        List<PageFacts> looked = new ArrayList<>();
+        document.separator().ifPresent(looked::add);
+        looked.addAll(document.pages(wanted.page()));
+        List<Reading> readings = new ArrayList<>();
+        for (PageFacts page : looked) {
+            for (Mark m : page.marks()) {
+                if (m.kind() == Mark.Kind.BARCODE
+                        && (wanted.kind() == null || wanted.kind().equals(m.symbology()))
+                        && (shape == null || shape.fits(m.value()))) {
+                    readings.add(Reading.of(m.value(), Certainty.BARCODE, page.no(), m.box(), FoundBy.BARCODE));
+                }
+            }
+        }
+        return Found.of(readings);
+    }
+}

@@ -1,0 +1,27 @@
+package jalon.core.index;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+
+/** Which way a value was found. */
+public enum FoundBy {
+    @JsonProperty("zone")
+    ZONE,
+    @JsonProperty("barcode")
+    BARCODE,
+    @JsonProperty("shape")
+    SHAPE,
+    @JsonProperty("label")
+    LABEL,
+    @JsonProperty("register")
+    REGISTER,
+    @JsonProperty("inherited")
+    INHERITED,
+    @JsonProperty("fixed")
+    FIXED,
+    /** Settled by a person. */
+    @JsonProperty("person")
+    PERSON,
+    /** Nothing was found. */
+    @JsonProperty("none")
+    NONE
+}

@@ -1,0 +1,18 @@
+package jalon.core.index;
+
+import jalon.core.stream.StreamDefinition.DocumentType;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * What a finder may use.
+ *
+ * @param type of the document
+ * @param values other fields' values by their names, worked out when they are asked for; empty for a name there is not
+ */
+record Search(
+        DocumentType type,
+        Document document,
+        ZoneReader zones,
+        Known known,
+        Function<String, Optional<FieldValue>> values) {}

@@ -1,0 +1,39 @@
+package jalon.core.output;
+
+import jalon.core.page.UnreadableFile;
+import jalon.core.stream.Destination;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.Arrays;
+
+/** One form in which a document is written; one class for each kind of {@link Destination.Format}. */
+public interface OutputFormat {
+
+    /** The ending of its files' names, with its dot. */
+    String ending();
+
+    /** @throws UnreadableFile when a page's image cannot be had again */
+    void write(FiledDocument document, PageImages images, OutputStream out) throws IOException, UnreadableFile;
+
+    static OutputFormat of(Destination.Format format) {
+        return switch (format) {
+            case PDF -> new SearchablePdf();
+            case CSV -> new CsvData();
+            case JSON -> new JsonData();
+        };
+    }
+
+    /** A file's name without the ending of its format; one with no such ending stays as it is. */
+    static String withoutEnding(String file) {
+        return file.substring(0, file.length() - endingOf(file).length());
+    }
+
+    /** The ending of a format that the file's name has, with its dot; empty for none. */
+    static String endingOf(String file) {
+        return Arrays.stream(Destination.Format.values())
+                .map(format -> of(format).ending())
+                .filter(file::endsWith)
+                .findFirst()
+                .orElse("");
+    }
+}

@@ -1,0 +1,21 @@
+package jalon.core.evidence;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class WordingTest {
+    @ParameterizedTest
+    @EnumSource
+    void everyCodeHasWordsThatHoldAllOfItsParts(Reason.Code code) {
+        List<String> values =
+                code.parts().stream().map(part -> "<" + part + ">").toList();
+        String said = Wording.of(code.with(values.toArray()));
+        assertThat(said).isNotBlank().doesNotContain("{", "}");
+        assertThat(values).allMatch(said::contains);
+        assertThatThrownBy(() -> code.with(new Object[values.size() + 1])).isInstanceOf(IllegalArgumentException.class);
+    }
+}

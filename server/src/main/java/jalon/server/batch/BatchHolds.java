@@ -1,0 +1,149 @@
+package jalon.server.batch;
+
+import jalon.core.stream.IntakeRules;
+import jalon.server.JsonName;
+import jalon.server.NotPossible;
+import jalon.server.Times;
+import jalon.server.live.Events;
+import jalon.server.people.Act;
+import jalon.server.people.ActivityLog;
+import jalon.server.people.People;
+import jalon.server.people.Person;
+import jalon.server.people.Role;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Who has a batch, how urgent it is, and whether it may be worked on at all. */
+@Service
+public class BatchHolds {
+
+    private static final DateTimeFormatter CLOCK =
+            DateTimeFormatter.ofPattern("HH:mm 'UTC'").withZone(ZoneOffset.UTC);
+
+    private final BatchRows rows;
+    private final Batches batches;
+    private final People people;
+    private final ActivityLog log;
+    private final Events events;
+    private final Times times;
+
+    BatchHolds(BatchRows rows, Batches batches, People people, ActivityLog log, Events events, Times times) {
+        this.times = times;
+        this.rows = rows;
+        this.batches = batches;
+        this.people = people;
+        this.log = log;
+        this.events = events;
+    }
+
+    static void refuseIfWithAnother(Batch batch, String who, Batches batches, Instant now) {
+        if (batch.isWithAnother(who, now)) {
+            throw NotPossible.now(batches.nameOf(batch.withPerson()) + " has batch " + batch.no() + ", last act at "
+                    + CLOCK.format(batch.heldSince()) + ". Ask for it, or take it over.");
+        }
+    }
+
+    /** @param over whether it may be taken from the one who has it now */
+    @Transactional
+    public void take(String no, boolean over, String who) {
+        Batch batch = lock(no);
+        if (batch.filedAt() != null || batch.withdrawn()) {
+            throw NotPossible.now("Batch " + no + " is done; nobody needs to have it.");
+        }
+        if (!over) {
+            refuseIfWithAnother(batch, who, batches, times.now());
+        }
+        if (!who.equals(batch.withPerson())) {
+            log.add(who, batch.id(), over ? Act.TOOK_OVER.with(batch.withPerson()) : Act.TOOK.with());
+        }
+        rows.takenBy(batch.id(), who, times.now());
+        events.changed(no);
+    }
+
+    /** @param to sign-in of who gets it, or null: whoever takes it next */
+    @Transactional
+    public void pass(String no, String to, String who) {
+        Batch batch = lock(no);
+        refuseIfWithAnother(batch, who, batches, times.now());
+        if (to != null) {
+            Person person = people.find(to).orElseThrow(() -> NotPossible.input("There is nobody called " + to + "."));
+            if (person.role() == Role.READER) {
+                throw NotPossible.input(person.name() + " only reads the archive and cannot work on batches.");
+            }
+        }
+        rows.takenBy(batch.id(), to, to == null ? null : times.now());
+        log.add(who, batch.id(), to == null ? Act.HANDED_BACK.with() : Act.HANDED_ON.with(to));
+        events.changed(no);
+    }
+
+    /** @param why null to release it */
+    @Transactional
+    public void hold(String no, String why, String who) {
+        Batch batch = open(no);
+        refuseIfWithAnother(batch, who, batches, times.now());
+        String reason = why == null ? null : said(why, "Say why the batch is put on hold.");
+        rows.hold(batch.id(), reason);
+        log.add(who, batch.id(), why == null ? Act.RELEASED.with() : Act.HELD.with(reason));
+        events.changed(no);
+    }
+
+    @Transactional
+    public void prioritise(String no, IntakeRules.Priority priority, String who) {
+        Batch batch = open(no);
+        rows.prioritise(batch.id(), priority);
+        log.add(who, batch.id(), Act.PRIORITISED.with(JsonName.of(batch.priority()), JsonName.of(priority)));
+        events.changed(no);
+    }
+
+    @Transactional
+    public void due(String no, Instant due, String who) {
+        Batch batch = open(no);
+        rows.due(batch.id(), due);
+        log.add(who, batch.id(), Act.SET_DUE.with(batch.dueAt(), due));
+        events.changed(no);
+    }
+
+    /** @param pages images, or null for what the batch header sheet says */
+    @Transactional
+    public void expect(String no, Integer pages, Integer documents, String who) {
+        Batch batch = open(no);
+        if (pages != null && pages < 0 || documents != null && documents < 0) {
+            throw NotPossible.input("A count cannot be less than nothing.");
+        }
+        rows.expect(batch.id(), pages, documents);
+        log.add(who, batch.id(), Act.EXPECTED.with(pages == null ? "" : pages, documents == null ? "" : documents));
+        events.changed(no);
+    }
+
+    /** Takes a batch out of the work for good. Its pages stay, and its ledger says what became of them. */
+    @Transactional
+    public void withdraw(String no, String why, String who) {
+        Batch batch = open(no);
+        String reason = said(why, "Say why the batch is withdrawn.");
+        rows.withdraw(batch.id(), who, reason, times.now());
+        log.add(who, batch.id(), Act.WITHDREW.with(reason));
+        events.changed(no);
+    }
+
+    private static String said(String reason, String ask) {
+        if (reason == null || reason.isBlank()) {
+            throw NotPossible.input(ask);
+        }
+        return reason.strip();
+    }
+
+    private Batch open(String no) {
+        Batch batch = lock(no);
+        if (batch.filedAt() != null || batch.withdrawn()) {
+            throw NotPossible.now("Batch " + no + " is done; nothing about it can be changed any more.");
+        }
+        return batch;
+    }
+
+    private Batch lock(String no) {
+        return rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+    }
+}

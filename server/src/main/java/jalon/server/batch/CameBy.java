@@ -1,0 +1,17 @@
+package jalon.server.batch;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+
+/** How a batch came in. */
+public enum CameBy {
+    @JsonProperty("upload")
+    UPLOAD,
+    @JsonProperty("scanner")
+    SCANNER,
+    @JsonProperty("folder")
+    FOLDER,
+    @JsonProperty("mail")
+    MAIL,
+    @JsonProperty("program")
+    PROGRAM
+}

@@ -1,0 +1,172 @@
+package jalon.server.batch;
+
+import jalon.core.run.Decision;
+import jalon.core.stream.Stage;
+import jalon.server.JsonName;
+import jalon.server.NewId;
+import jalon.server.NotPossible;
+import jalon.server.Times;
+import jalon.server.live.Events;
+import jalon.server.people.Act;
+import jalon.server.people.ActivityLog;
+import jalon.server.people.Logged;
+import jalon.server.picture.Recipes;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What people decide about batches: written down in order, undone and done again, never deleted. */
+@Service
+public class Decisions {
+    private final BatchRows rows;
+    private final Batches batches;
+    private final WorkQueue work;
+    private final ActivityLog log;
+    private final Events events;
+    private final Times times;
+
+    Decisions(BatchRows rows, Batches batches, WorkQueue work, ActivityLog log, Events events, Times times) {
+        this.times = times;
+        this.rows = rows;
+        this.batches = batches;
+        this.work = work;
+        this.log = log;
+        this.events = events;
+    }
+
+    /** Writes down a decision. */
+    @Transactional
+    public void decide(String no, Decision decision, String who) {
+        Batch batch = changeable(no, who);
+        check(batch, decision);
+        write(batch, List.of(decision), who);
+    }
+
+    /** Writes down decisions about a batch that the caller has locked: one act, undone and done again as one. */
+    void write(Batch batch, List<Decision> decisions, String who) {
+        rows.dropUndone(batch.id());
+        rows.takenBy(batch.id(), who, times.now());
+        Long act = null;
+        for (Decision decision : decisions) {
+            var made = new NewId();
+            rows.decide(
+                    made,
+                    batch.id(),
+                    StoredDecision.kind(decision),
+                    StoredDecision.write(decision),
+                    who,
+                    times.now(),
+                    act);
+            act = act == null ? Long.valueOf(made.getId()) : act;
+            log.add(who, batch.id(), DecisionLog.of(decision));
+            readAgainAfter(batch, decision);
+        }
+        events.changed(batch.no());
+    }
+
+    private void check(Batch batch, Decision decision) {
+        if (decision.named().isEmpty() && !(decision instanceof Decision.AcceptCounts)) {
+            throw NotPossible.input("Say which pages are meant.");
+        }
+        for (Integer page : decision.named()) {
+            if (page == null || rows.page(batch.id(), page).isEmpty()) {
+                throw NotPossible.input("Batch " + batch.no() + " has no page " + page + ".");
+            }
+        }
+        if (decision instanceof Decision.NameType t
+                && batches.stream(batch).type(t.type()).isEmpty()) {
+            throw NotPossible.input("This stream has no document type \"" + t.type() + "\".");
+        }
+        if (decision instanceof Decision.RepairPage r && r.recipe() != null) {
+            Recipes.check(r.recipe());
+        }
+        if (decision instanceof Decision.AskAgain a
+                && a.because() != null
+                && a.because().isBlank()) {
+            throw NotPossible.input("Say why the page is to be scanned again.");
+        }
+        if (decision instanceof Decision.Turn t && t.rotation() % 90 != 0) {
+            throw NotPossible.input("A page can be turned by quarters only.");
+        }
+    }
+
+    /** Takes the last act back, all that was decided in it, or does the last one taken back again. */
+    @Transactional
+    public void step(String no, boolean back, String who) {
+        Batch batch = changeable(no, who);
+        List<BatchRows.DecisionRow> all = rows.decisions(batch.id());
+        BatchRows.DecisionRow chosen = null;
+        for (BatchRows.DecisionRow row : all) {
+            if (back && row.state() == DecisionState.ACTIVE) {
+                chosen = row;
+            } else if (!back && row.state() == DecisionState.UNDONE && chosen == null) {
+                chosen = row;
+            }
+        }
+        if (chosen == null) {
+            throw NotPossible.now(back ? "There is nothing to undo." : "There is nothing to do again.");
+        }
+        for (BatchRows.DecisionRow row : all) {
+            if (row.act() == chosen.act() && row.state().equals(chosen.state())) {
+                rows.mark(row.id(), back ? DecisionState.UNDONE : DecisionState.ACTIVE);
+                Decision decision = StoredDecision.read(row.body());
+                log.add(
+                        who,
+                        batch.id(),
+                        DecisionLog.of(decision).as(back ? Logged.Step.UNDONE : Logged.Step.DONE_AGAIN));
+                readAgainAfter(batch, decision);
+            }
+        }
+        events.changed(batch.no());
+    }
+
+    /** A page that was turned or repaired is read again as it is now. */
+    private void readAgainAfter(Batch batch, Decision decision) {
+        boolean repairedForReading = decision instanceof Decision.RepairPage
+                && batches.stream(batch).pages().repairFor().reading();
+        if (decision instanceof Decision.Turn || repairedForReading) {
+            decision.named()
+                    .forEach(page ->
+                            rows.page(batch.id(), page).ifPresent(row -> work.readAgain(row.fileId(), row.filePage())));
+        }
+    }
+
+    /** Locks a batch that this person may change now. */
+    Batch changeable(String no, String who) {
+        Batch batch = rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        refuseUnchangeable(batch, who);
+        return batch;
+    }
+
+    /** Refuses what this person may not change now; the caller has locked it. */
+    void refuseUnchangeable(Batch batch, String who) {
+        String no = batch.no();
+        if (batch.withdrawn()) {
+            throw NotPossible.now("Batch " + no + " was withdrawn by " + batches.nameOf(batch.withdrawnBy()) + ".");
+        }
+        if (batch.filedAt() != null) {
+            throw NotPossible.now("Batch " + no + " is filed; it cannot be changed any more.");
+        }
+        if (batch.onHold() != null) {
+            throw NotPossible.now("Batch " + no + " is on hold: " + batch.onHold() + ". Release it first.");
+        }
+        BatchHolds.refuseIfWithAnother(batch, who, batches, times.now());
+        if (batch.stage() == Stage.INTAKE) {
+            throw NotPossible.now("Batch " + no + " is still being read; wait a moment.");
+        }
+    }
+
+    /** Moves a batch to another stage by hand. */
+    @Transactional
+    public void moveTo(String no, Stage to, String who) {
+        Batch batch = changeable(no, who);
+        if (to == Stage.INTAKE || to == Stage.DONE) {
+            throw NotPossible.input("A batch cannot be sent to " + to + " by hand.");
+        }
+        rows.moveTo(batch.id(), to, times.now());
+        rows.takenBy(batch.id(), who, times.now());
+        log.add(who, batch.id(), Act.MOVED.with(JsonName.of(batch.stage()), JsonName.of(to)));
+        batches.counted(batch, batches.view(batch, true));
+        events.changed(batch.no());
+    }
+}

@@ -1,0 +1,61 @@
+package jalon.server.filing;
+
+import jalon.core.output.FilingPlaces;
+import jalon.core.output.OutputFormat;
+import jalon.core.run.DeliveryState;
+import jalon.core.stream.Destination;
+import jalon.core.stream.StreamDefinition;
+import jalon.server.JalonSettings;
+import jalon.server.NotPossible;
+import jalon.server.archive.Archive;
+import jalon.server.batch.Batch;
+import jalon.server.batch.Batches;
+import java.io.IOException;
+import org.springframework.core.io.InputStreamResource;
+import org.springframework.core.io.Resource;
+import org.springframework.stereotype.Service;
+
+/** Filed documents, fetched from where they lie. */
+@Service
+public class FiledFiles {
+    private final DeliveryRows rows;
+    private final Batches batches;
+    private final FilingPlaces places;
+
+    FiledFiles(DeliveryRows rows, Batches batches, Archive archive, JalonSettings settings) {
+        this.rows = rows;
+        this.batches = batches;
+        this.places = new FilingPlaces(settings.filingFolder(), archive.root());
+    }
+
+    public record Filed(String name, Resource bytes) {}
+
+    /**
+     * @param document number in the batch, from 1
+     * @param format as in the stream, such as {@code pdf}
+     */
+    public Filed find(Batch batch, int document, String format) {
+        StreamDefinition stream = batches.stream(batch);
+        for (DeliveryRows.DeliveryRow delivery : rows.ofBatch(batch.id())) {
+            if (delivery.documentNo() == document && delivery.state() == DeliveryState.DONE) {
+                for (String file : delivery.files()) {
+                    if (OutputFormat.endingOf(file).equals("." + format)) {
+                        return open(stream.destination(delivery.destination()).orElseThrow(), file);
+                    }
+                }
+            }
+        }
+        throw NotPossible.missing(
+                "Document " + document + " of batch " + batch.no() + " was not filed as " + format + ", or not yet.");
+    }
+
+    private Filed open(Destination destination, String file) {
+        try {
+            String name = file.substring(file.lastIndexOf('/') + 1);
+            return new Filed(
+                    name, new InputStreamResource(places.of(destination).open(file)));
+        } catch (IOException e) {
+            throw NotPossible.missing("The file " + file + " is no longer where it was filed.");
+        }
+    }
+}

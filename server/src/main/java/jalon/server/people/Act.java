@@ -1,0 +1,145 @@
+package jalon.server.people;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+
+/** What can be written into the log; each with the names of its parts. The screens have the words. */
+public enum Act {
+    @JsonProperty("opened")
+    OPENED("source"),
+    @JsonProperty("arrived")
+    ARRIVED("pages"),
+    /** All pages are read. */
+    @JsonProperty("advanced")
+    ADVANCED("to", "documents"),
+    @JsonProperty("moved")
+    MOVED("from", "to"),
+    @JsonProperty("stuck")
+    STUCK("why"),
+    @JsonProperty("keptWithoutWords")
+    KEPT_WITHOUT_WORDS("page", "why"),
+    @JsonProperty("notRead")
+    NOT_READ("page", "why"),
+    @JsonProperty("pageTriedAgain")
+    PAGE_TRIED_AGAIN("page", "why"),
+    @JsonProperty("fileTriedAgain")
+    FILE_TRIED_AGAIN("file"),
+
+    @JsonProperty("took")
+    TOOK,
+    @JsonProperty("tookOver")
+    TOOK_OVER("from"),
+    @JsonProperty("handedBack")
+    HANDED_BACK,
+    @JsonProperty("handedOn")
+    HANDED_ON("to"),
+    @JsonProperty("held")
+    HELD("why"),
+    @JsonProperty("released")
+    RELEASED,
+    @JsonProperty("prioritised")
+    PRIORITISED("from", "to"),
+    /** By the clock, since it is nearly due. */
+    @JsonProperty("raised")
+    RAISED("from", "to"),
+    @JsonProperty("setDue")
+    SET_DUE("from", "to"),
+    @JsonProperty("expected")
+    EXPECTED("pages", "documents"),
+    @JsonProperty("withdrew")
+    WITHDREW("why"),
+    @JsonProperty("toldLate")
+    TOLD_LATE("to"),
+
+    @JsonProperty("plantedStake")
+    PLANTED_STAKE("pages"),
+    @JsonProperty("liftedStake")
+    LIFTED_STAKE("pages"),
+    @JsonProperty("confirmedStake")
+    CONFIRMED_STAKE("pages"),
+    @JsonProperty("movedBefore")
+    MOVED_BEFORE("pages", "before"),
+    @JsonProperty("movedToEnd")
+    MOVED_TO_END("pages"),
+    @JsonProperty("addedBefore")
+    ADDED_BEFORE("pages", "before"),
+    @JsonProperty("addedAtEnd")
+    ADDED_AT_END("pages"),
+    @JsonProperty("setAside")
+    SET_ASIDE("pages"),
+    @JsonProperty("putBack")
+    PUT_BACK("pages"),
+    @JsonProperty("turned")
+    TURNED("pages", "degrees"),
+    @JsonProperty("openedGap")
+    OPENED_GAP("pages", "note"),
+    @JsonProperty("filledGap")
+    FILLED_GAP("pages"),
+    @JsonProperty("waivedGap")
+    WAIVED_GAP("pages", "why"),
+    @JsonProperty("acceptedCounts")
+    ACCEPTED_COUNTS("why"),
+    @JsonProperty("keptImage")
+    KEPT_IMAGE("pages"),
+    @JsonProperty("askedAgain")
+    ASKED_AGAIN("pages", "why"),
+    @JsonProperty("askedNoLonger")
+    ASKED_NO_LONGER("pages"),
+    @JsonProperty("repaired")
+    REPAIRED("pages", "steps"),
+    @JsonProperty("leftRepairsToStream")
+    LEFT_REPAIRS_TO_STREAM("pages"),
+    @JsonProperty("namedType")
+    NAMED_TYPE("pages", "type"),
+    @JsonProperty("settled")
+    SETTLED("pages", "field", "value"),
+    @JsonProperty("settledAbsent")
+    SETTLED_ABSENT("pages", "field"),
+
+    @JsonProperty("filed")
+    FILED("deliveries"),
+    @JsonProperty("deliveryTriedNow")
+    DELIVERY_TRIED_NOW("destination", "document"),
+    @JsonProperty("deliveryRenamed")
+    DELIVERY_RENAMED("destination", "document", "name"),
+    @JsonProperty("deliveryNumbered")
+    DELIVERY_NUMBERED("destination", "document"),
+    @JsonProperty("deliveryLeftOut")
+    DELIVERY_LEFT_OUT("destination", "document"),
+
+    @JsonProperty("savedStream")
+    SAVED_STREAM("stream", "version"),
+    @JsonProperty("savedRegister")
+    SAVED_REGISTER("register", "lines"),
+    @JsonProperty("savedChannel")
+    SAVED_CHANNEL("kind", "name"),
+    @JsonProperty("removedChannel")
+    REMOVED_CHANNEL("kind", "name"),
+    @JsonProperty("pausedChannel")
+    PAUSED_CHANNEL("name"),
+    @JsonProperty("resumedChannel")
+    RESUMED_CHANNEL("name"),
+    @JsonProperty("madeToken")
+    MADE_TOKEN("name", "streams"),
+    @JsonProperty("revokedToken")
+    REVOKED_TOKEN("token"),
+    @JsonProperty("signInWaits")
+    SIGN_IN_WAITS("kind", "who", "attempts", "seconds"),
+    @JsonProperty("liftedWait")
+    LIFTED_WAIT("kind", "who"),
+
+    /** Kept from before the log had codes: the words as they were written down. */
+    @JsonProperty("asWritten")
+    AS_WRITTEN("act", "detail");
+
+    private final List<String> parts;
+
+    Act(String... parts) {
+        this.parts = List.of(parts);
+    }
+
+    /** @param values one for each part, in their order */
+    public Logged with(Object... values) {
+        return Logged.of(this, parts, values);
+    }
+}

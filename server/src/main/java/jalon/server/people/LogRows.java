@@ -1,0 +1,21 @@
+package jalon.server.people;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface LogRows {
+    /** @param code null for an entry from before there were codes; then {@code act} and {@code detail} are its words */
+    record Row(Instant at, String who, Logged.Step step, Act code, String parts, String act, String detail) {}
+
+    @Insert("insert into log_entry (at, who, batch_id, step, code, parts)"
+            + " values (#{at}, #{who}, #{batchId}, #{step}, #{code}, #{parts})")
+    void add(Instant at, String who, Long batchId, Logged.Step step, Act code, String parts);
+
+    @Select("select at, who, step, code, parts, act, detail from log_entry where batch_id = #{batchId}"
+            + " order by id desc limit 500")
+    List<Row> ofBatch(long batchId);
+}

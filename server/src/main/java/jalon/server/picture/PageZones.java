@@ -1,0 +1,101 @@
+package jalon.server.picture;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jalon.core.apart.PageWorkers;
+import jalon.core.apart.ReadOneZone;
+import jalon.core.apart.WorkFailed;
+import jalon.core.image.Repair;
+import jalon.core.index.ZoneReader;
+import jalon.core.page.Box;
+import jalon.core.page.UnreadableFile;
+import jalon.core.page.Word;
+import jalon.core.read.PageFacts;
+import jalon.server.store.FileStore;
+import java.time.Duration;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/** Reads zones again from stored images; what was read is kept, since the same doubt is looked at many times. */
+@Component
+public class PageZones {
+    private static final Logger LOG = LoggerFactory.getLogger(PageZones.class);
+
+    private record Key(
+            String language, String sha256, int filePage, int rotation, List<Repair> readThrough, Box zone) {}
+
+    private final FileStore store;
+    private final PageWorkers quickWork;
+    private final Cache<Key, List<Word>> known =
+            Caffeine.newBuilder().maximumSize(50_000).build();
+
+    /** Zones that failed three times are not asked for at every look, but not taken for empty either. */
+    private final Cache<Key, String> failed = Caffeine.newBuilder()
+            .maximumSize(10_000)
+            .expireAfterWrite(Duration.ofMinutes(10))
+            .build();
+
+    PageZones(FileStore store, PageWorkers quickWork) {
+        this.store = store;
+        this.quickWork = quickWork;
+    }
+
+    /** Reads zones for one look at a batch, and knows afterwards whether one could not be read. */
+    public final class Reading implements ZoneReader {
+        private final String language;
+        private int missed;
+
+        private Reading(String language) {
+            this.language = language;
+        }
+
+        /** Zones that could not be read so far: what was made without them must not be remembered. */
+        public int missed() {
+            return missed;
+        }
+
+        @Override
+        public List<Word> read(PageFacts page, Box zone) {
+            var key = new Key(
+                    language,
+                    page.sha256(),
+                    page.filePage(),
+                    page.image().rotation(),
+                    page.image().readThrough(),
+                    zone);
+            List<Word> words = known.getIfPresent(key);
+            if (words == null && failed.getIfPresent(key) == null) {
+                words = readNow(key, page, zone);
+            }
+            if (words == null) {
+                // What the page was read as the first time has to do, this time.
+                missed++;
+                return List.of();
+            }
+            return words;
+        }
+    }
+
+    /** @param language reading models of the stream */
+    public Reading in(String language) {
+        return new Reading(language);
+    }
+
+    private List<Word> readNow(Key key, PageFacts page, Box zone) {
+        try {
+            var work = new ReadOneZone(store.path(page.sha256()), page, zone, key.language());
+            List<Word> words = quickWork.insist(work).words();
+            known.put(key, words);
+            return words;
+        } catch (WorkFailed | UnreadableFile e) {
+            LOG.warn("a zone of page {} of {} could not be read: {}", page.filePage(), page.file(), e.getMessage());
+            failed.put(key, e.getMessage());
+            return null;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return null;
+        }
+    }
+}

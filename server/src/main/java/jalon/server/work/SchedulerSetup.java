@@ -1,0 +1,164 @@
+package jalon.server.work;
+
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.jdbc.MySQL8JdbcCustomization;
+import com.github.kagkarlsson.scheduler.task.Task;
+import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.schedule.Schedules;
+import jalon.server.JalonSettings;
+import jalon.server.Times;
+import jalon.server.batch.Batches;
+import jalon.server.batch.ReadWork;
+import jalon.server.filing.DeliverWork;
+import jalon.server.live.RecurringWork;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import javax.sql.DataSource;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
+
+/**
+ * The clustered scheduler over the database: any number of workers take tasks with row locks, one that dies loses its
+ * claim after some missed heartbeats, and the task is done again.
+ */
+@Configuration
+class SchedulerSetup {
+    /** Failures after which a batch that cannot leave intake is told about in its log. */
+    private static final int TOLD_AFTER = 3;
+
+    private static final Logger LOG = LoggerFactory.getLogger(SchedulerSetup.class);
+
+    private static final Duration HEARTBEAT = Duration.ofSeconds(5);
+
+    /** Tasks of a kind that this version does not know are told in the log and kept for the version that does. */
+    private static final Duration UNKNOWN_KEPT = Duration.ofDays(10_000);
+
+    @Bean
+    SchedulerQueue queue(DataSource database, Times times) {
+        // Work is put down in the caller's transaction: either both are there after a crash, or neither is.
+        return new SchedulerQueue(
+                SchedulerClient.Builder.create(new TransactionAwareDataSourceProxy(database))
+                        .jdbcCustomization(new MySQL8JdbcCustomization(true))
+                        .serializer(new StoredTasks())
+                        .build(),
+                times);
+    }
+
+    @Bean
+    SmartLifecycle workers(
+            DataSource database,
+            JalonSettings settings,
+            ObjectProvider<ReadWork> read,
+            ObjectProvider<Batches> batches,
+            ObjectProvider<DeliverWork> deliver,
+            List<RecurringWork> recurring,
+            SchedulerQueue queue) {
+        Task<SchedulerQueue.Pages> readPages = Tasks.oneTime(SchedulerQueue.READ, SchedulerQueue.Pages.class)
+                .onFailure(SchedulerQueue.growing())
+                .execute((task, context) -> {
+                    SchedulerQueue.Pages p = task.getData();
+                    try {
+                        var run = new ReadWork.Run(p.fileId(), p.from(), p.to(), p.again(), p.patiently());
+                        boolean all = read.getObject().read(run);
+                        if (all) {
+                            queue.advance(read.getObject().batchOf(p.fileId()));
+                        }
+                    } catch (InterruptedException e) {
+                        Thread.currentThread().interrupt();
+                        throw new IllegalStateException("stopped while reading", e);
+                    }
+                });
+        Task<SchedulerQueue.Id> advance = Tasks.oneTime(SchedulerQueue.ADVANCE, SchedulerQueue.Id.class)
+                .onFailure((done, operations) -> {
+                    if (done.getExecution().consecutiveFailures + 1 == TOLD_AFTER) {
+                        var id = (SchedulerQueue.Id)
+                                done.getExecution().taskInstance.getData();
+                        String why = done.getCause().map(Throwable::toString).orElse("unknown");
+                        batches.getObject().tellStuck(id.id(), why);
+                    }
+                    SchedulerQueue.<SchedulerQueue.Id>growing().onFailure(done, operations);
+                })
+                .execute((task, context) ->
+                        batches.getObject().advance(task.getData().id()));
+        Task<SchedulerQueue.Id> delivery = Tasks.oneTime(SchedulerQueue.DELIVER, SchedulerQueue.Id.class)
+                .onFailure(SchedulerQueue.growing())
+                .execute((task, context) ->
+                        deliver.getObject().deliver(task.getData().id()));
+        List<RecurringTask<Void>> again =
+                recurring.stream().map(SchedulerSetup::task).toList();
+        Scheduler scheduler = configured(database, settings.workers(), List.of(readPages, advance, delivery), again);
+        return new Running(scheduler, settings.isWorker());
+    }
+
+    private static RecurringTask<Void> task(RecurringWork work) {
+        return Tasks.recurring(work.name(), Schedules.fixedDelay(work.pause())).execute((instance, context) -> {
+            try {
+                work.run();
+            } catch (IOException | RuntimeException e) {
+                LOG.warn("{} failed and will be done again: {}", work.name(), e.toString());
+            }
+        });
+    }
+
+    /**
+     * A worker's half of the queue. Locking rows while fetching is outside what the library promises for this database; a
+     * test holds that each task is still done once.
+     */
+    static Scheduler configured(
+            DataSource database, int threads, List<Task<?>> tasks, List<RecurringTask<Void>> recurring) {
+        return Scheduler.create(database, tasks)
+                .startTasks(recurring)
+                .serializer(new StoredTasks())
+                .deleteUnresolvedAfter(UNKNOWN_KEPT)
+                // One more than pages are read at once, so that what recurs does not wait for a long page.
+                .threads(recurring.isEmpty() ? threads : threads + 1)
+                .jdbcCustomization(new MySQL8JdbcCustomization(true))
+                .pollUsingLockAndFetch(0.5, 2.0)
+                .pollingInterval(Duration.ofMillis(300))
+                .heartbeatInterval(HEARTBEAT)
+                .missedHeartbeatsLimit(4)
+                .shutdownMaxWait(Duration.ofSeconds(20))
+                .build();
+    }
+
+    /** Starts with the server and stops before the database does. */
+    private static final class Running implements SmartLifecycle {
+        private final Scheduler scheduler;
+        private final boolean wanted;
+        private volatile boolean running;
+
+        Running(Scheduler scheduler, boolean wanted) {
+            this.scheduler = scheduler;
+            this.wanted = wanted;
+        }
+
+        @Override
+        public void start() {
+            if (wanted) {
+                scheduler.start();
+            }
+            running = true;
+        }
+
+        @Override
+        public void stop() {
+            if (wanted) {
+                scheduler.stop();
+            }
+            running = false;
+        }
+
+        @Override
+        public boolean isRunning() {
+            return running;
+        }
+    }
+}

@@ -1,0 +1,30 @@
+import { useI18n } from 'vue-i18n'
+import type { Schema } from '../api/client'
+
+/** Words for what the server says in codes. */
+export function useWords() {
+  const { t } = useI18n()
+
+  /** Why something was decided or is in doubt. */
+  const reason = (why: Schema['Reason'] | undefined) => (why ? t(`reason.${why.code}`, why.with) : '')
+
+  /** The same in few words, for a tag on a stake. */
+  const inShort = (why: Schema['Reason'] | undefined) => (why?.code.startsWith('patch') ? t('reasonShort.patch', why.with) : reason(why))
+
+  /** What somebody did. */
+  const logged = ({ act, step, with: parts }: Schema['Logged']) => {
+    const pages = parts.pages?.split(', ').length ?? 1
+    const done = t(`log.${act}`, parts, pages)
+    return step === 'DONE' ? done : t(step === 'UNDONE' ? 'logStep.undone' : 'logStep.doneAgain', { done })
+  }
+
+  /** The account of a batch's pages; parts that are nothing are left out. */
+  const ledger = (l: Schema['Ledger'], setAsideBy: string[]) => {
+    const parts = (['separator', 'blank', 'setAside', 'unreadable', 'withdrawn'] as const)
+      .filter((part) => l[part] > 0)
+      .map((part) => (part === 'setAside' && setAsideBy.length ? t('ledger.setAsideBy', { n: l[part], by: setAsideBy.join(', ') }) : t(`ledger.${part}`, l[part])))
+    return [t('ledger.received', l.received), '=', [t('ledger.filed', l.filed), ...parts, t('ledger.open', l.open)].join(' + ')].join(' ')
+  }
+
+  return { reason, inShort, logged, ledger }
+}
