@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
@@ -20,7 +21,7 @@ async function leave() {
 function search() {
   void router.push({ name: 'archive', query: { q: words.value } })
 }
-window.addEventListener('keydown', (e) => {
+useEventListener('keydown', (e) => {
   const target = e.target as HTMLInputElement
   const typing = ['INPUT', 'TEXTAREA'].includes(target?.tagName) && !['radio', 'checkbox'].includes(target.type)
   if (typing || e.ctrlKey || e.metaKey || !session.me) return

@@ -1,12 +1,8 @@
-import { onBeforeUnmount } from 'vue'
+import { useEventListener, useEventSource, useIntervalFn } from '@vueuse/core'
 
 /** Calls back when a batch has changed, told by the server; falls back to a slow look when the line is cut. */
 export function useEvents(changed: (batchNo: string) => void) {
-  const source = new EventSource('/api/events')
-  source.addEventListener('batch', (e) => changed((e as MessageEvent<string>).data))
-  const slow = window.setInterval(() => changed(''), 20_000)
-  onBeforeUnmount(() => {
-    source.close()
-    window.clearInterval(slow)
-  })
+  const { eventSource } = useEventSource('/api/events', ['batch'])
+  useEventListener(eventSource, 'batch', (e: MessageEvent<string>) => changed(e.data))
+  useIntervalFn(() => changed(''), 20_000)
 }

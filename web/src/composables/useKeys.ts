@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, shallowReactive } from 'vue'
 
 /** One act that has a key. `key` is what is shown; `on` are the values of KeyboardEvent.key that do it. */
@@ -42,12 +43,9 @@ export function useKeys(list: KeyAct[]) {
       act.run(e)
     }
   }
-  onMounted(() => {
-    acts.list = list
-    window.addEventListener('keydown', press)
-  })
+  useEventListener('keydown', press)
+  onMounted(() => (acts.list = list))
   onBeforeUnmount(() => {
-    window.removeEventListener('keydown', press)
     if (acts.list === list) acts.list = []
   })
 }

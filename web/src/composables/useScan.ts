@@ -1,4 +1,5 @@
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { api, tell, type Schema } from '../api/client'
 
 type State = Schema['State']
@@ -10,7 +11,6 @@ export const USUAL_SETTINGS: Schema['ScanSettings'] = { source: 'feeder', dpi: 3
 export function useScan(looked: (now: State, before: State | null) => void | Promise<void>) {
   const state = ref<State | null>(null)
   const scanning = computed(() => state.value?.standing === 'scanning')
-  let timer = 0
 
   async function look() {
     const before = state.value
@@ -19,10 +19,7 @@ export function useScan(looked: (now: State, before: State | null) => void | Pro
     if (data) state.value = data
     await looked(state.value ?? before, before)
   }
-  function soon() {
-    window.clearTimeout(timer)
-    timer = window.setTimeout(() => void look().then(() => scanning.value && soon()), 500)
-  }
+  const { start: soon } = useTimeoutFn(() => void look().then(() => scanning.value && soon()), 500, { immediate: false })
   async function take(answer: Promise<{ data?: State; error?: unknown }>) {
     const { data, error } = await answer
     if (!data) return tell(error)
@@ -34,6 +31,5 @@ export function useScan(looked: (now: State, before: State | null) => void | Pro
   const act = async (what: 'stop' | 'continue') => {
     if (state.value) await take(api.POST(`/api/scans/{no}/${what}`, { params: { path: { no: state.value.no } } }))
   }
-  onBeforeUnmount(() => window.clearTimeout(timer))
   return { state, scanning, begin, act, look }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import ChannelForm from './ChannelForm.vue'
@@ -21,8 +22,7 @@ async function load() {
   now.value = Date.now()
 }
 void load()
-const timer = window.setInterval(load, 3000)
-onBeforeUnmount(() => window.clearInterval(timer))
+useIntervalFn(load, 3000)
 
 const title = (name?: string) => props.streams.find((s) => s.name === name)?.title ?? name
 const where = (c: Schema['Channel']) => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useEventListener, watchDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Repair } from '../api/client'
 
@@ -22,11 +23,7 @@ const recipe = computed<Repair[]>(() => {
   }
   return all
 })
-let timer = 0
-watch(recipe, (r) => {
-  window.clearTimeout(timer)
-  timer = window.setTimeout(() => emit('preview', r), 150)
-}, { immediate: true })
+watchDebounced(recipe, (r) => emit('preview', r), { debounce: 150, immediate: true })
 function toggle(step: Repair['do']) {
   const next = new Set(on.value)
   if (!next.delete(step)) next.add(step)
@@ -42,11 +39,7 @@ function press(e: KeyboardEvent) {
   e.preventDefault()
   e.stopImmediatePropagation()
 }
-onMounted(() => window.addEventListener('keydown', press, true))
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', press, true)
-  window.clearTimeout(timer)
-})
+useEventListener('keydown', press, { capture: true })
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onBeforeUnmount, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { clock } from './times'
@@ -19,8 +20,7 @@ async function lift(w: Schema['Wait']) {
 }
 const waiting = (w: Schema['Wait']) => new Date(w.until) > new Date()
 void load()
-const timer = window.setInterval(load, 15_000)
-onBeforeUnmount(() => window.clearInterval(timer))
+useIntervalFn(load, 15_000)
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { promiseTimeout } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, csrf, tell } from '../api/client'
@@ -74,7 +75,7 @@ async function persist(s: Sending) {
   for (let tries = 1; ; tries++) {
     await sendOne(s)
     if (s.state !== 'failed' || stopped || tries >= TRIES || s.note !== t('app.noServer')) return
-    await new Promise((r) => window.setTimeout(r, 500 * 2 ** tries))
+    await promiseTimeout(500 * 2 ** tries)
   }
 }
 /** fetch cannot tell how much of an upload has gone out; the older request can. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -30,12 +31,8 @@ async function load() {
   } else tell(error)
   loaded.value = true
 }
-let waiting = 0
-useEvents(() => {
-  // A batch being read tells of every page; once a second is often enough to look.
-  window.clearTimeout(waiting)
-  waiting = window.setTimeout(() => void load(), 400)
-})
+// A batch being read tells of every page; once a second is often enough to look.
+useEvents(useDebounceFn(() => load(), 400, { maxWait: 1000 }))
 void load()
 
 const streams = computed(() => [...new Map(rows.value.map((r) => [r.stream, r.title])).entries()])

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
 import { BarChart } from 'echarts/charts'
 import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import VChart from 'vue-echarts'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
@@ -29,8 +30,7 @@ async function load() {
   else tell(error)
 }
 watch(back, load, { immediate: true })
-const timer = window.setInterval(load, 30_000)
-onBeforeUnmount(() => window.clearInterval(timer))
+useIntervalFn(load, 30_000)
 
 const COLOURS = ['#0b5563', '#6f8f3a', '#8a6fa8', '#b0782f', '#4f7fb5', '#7a7f85']
 const streams = computed(() => [...new Set([...(day.value?.received ?? []), ...(day.value?.filed ?? [])].map((h) => h.stream))].sort())

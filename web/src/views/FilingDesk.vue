@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
@@ -28,11 +29,9 @@ async function look() {
   else tell(error)
 }
 void look()
-let soon = 0
+const soon = useDebounceFn(look, 200)
 useEvents((changed) => {
-  if (changed !== props.no && changed !== '') return
-  window.clearTimeout(soon)
-  soon = window.setTimeout(() => void look(), 200)
+  if (changed === props.no || changed === '') void soon()
 })
 watch(() => batch.value?.cutDoubts, () => void look())
 

@@ -41,7 +41,6 @@ class ProcessCommandTest {
         JsonNode ledger = report.get("ledger");
         assertThat(ledger.get("unreadable").asInt()).as("the endless page").isEqualTo(1);
         assertThat(ledger.get("received").asInt()).isEqualTo(stack.pages() + 1);
-        assertThat(ledger.get("filed").asInt()).isEqualTo(stack.pages());
         assertThat(ledger.get("open").asInt()).isZero();
         for (JsonNode document : report.get("documents")) {
             assertThat(document.get("deliveries")).hasSize(3);

@@ -68,9 +68,18 @@ public final class DemoCommand {
         @Parameters(index = "1", paramLabel = "DIR", description = "Where the scans are written first.")
         private Path scans;
 
+        @Parameters(index = "2", paramLabel = "WATCHED", description = "A folder that the server watches and gathers from.")
+        private Path watched;
+
+        @Option(names = "--done", description = "A file that is made when all of it is in.")
+        private Path done;
+
         @Override
         public Integer call() throws Exception {
-            new Fill(new Api(address), scans).run();
+            new Fill(new Api(address), scans, watched).run();
+            if (done != null) {
+                Files.createFile(done);
+            }
             return 0;
         }
     }

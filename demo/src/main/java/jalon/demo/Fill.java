@@ -3,6 +3,7 @@ package jalon.demo;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,34 +16,35 @@ final class Fill {
 
     private final Api api;
     private final Path scans;
+    private final Path watched;
 
-    Fill(Api api, Path scans) {
+    /** @param watched a folder whose files are gathered to batches of dues letters */
+    Fill(Api api, Path scans, Path watched) {
         this.api = api;
         this.scans = scans;
+        this.watched = watched;
     }
 
     void run() throws IOException, InterruptedException {
         Harbour harbour = Harbour.portMerrow();
         api.signIn("m.tarrow", "merrow-operator");
         var renewals = Paper.licenceRenewals(folder("renewals-1"), harbour, 4, 11);
-        String done = bring(renewals.stream(), renewals.files(), true);
-        var applications = Paper.berthApplications(folder("applications-1"), harbour, 8, 21);
-        bring(applications.stream(), applications.files(), true);
+        String done = bring(renewals, true);
+        bring(Paper.berthApplications(folder("applications-1"), harbour, 8, 21), true);
         var small = Paper.berthApplications(folder("applications-2"), harbour, 3, 22);
-        String doneToo = bring(small.stream(), small.files(), true);
-        var letters = Paper.duesLetters(folder("letters-1"), harbour, 9, 31);
-        bring(letters.stream(), letters.files(), true);
+        String doneToo = bring(small, true);
+        // Photographed at the quay: these come by the folder that gathers what belongs together.
+        for (Path letter : Paper.duesLetters(folder("letters-1"), harbour, 9, 31).files()) {
+            drop(letter);
+        }
         // The first letter's first page lies in another tray: the cut is in doubt.
         var torn = Paper.duesLetters(folder("letters-2"), harbour, 5, firstLetterOfTwoPages(harbour));
         bring(torn.stream(), torn.files().subList(1, torn.files().size()), true);
-        var waiting = Paper.licenceRenewals(folder("renewals-2"), harbour, 2, 12);
-        bring(waiting.stream(), waiting.files(), true);
-        var worn = Paper.wornLetters(folder("letters-4"), harbour, 9, 39);
-        bring(worn.stream(), worn.files(), true);
+        bring(Paper.licenceRenewals(folder("renewals-2"), harbour, 2, 12), true);
+        bring(Paper.wornLetters(folder("letters-4"), harbour, 9, 39), true);
         settleAndFile(done, renewals.documents());
         settleAndFile(doneToo, small.documents());
-        var arriving = Paper.duesLetters(folder("letters-3"), harbour, 2, 36);
-        bring(arriving.stream(), arriving.files(), false);
+        bring(Paper.duesLetters(folder("letters-3"), harbour, 2, 36), false);
     }
 
     private static long firstLetterOfTwoPages(Harbour harbour) {
@@ -61,13 +63,21 @@ final class Fill {
         return Files.createDirectories(scans.resolve(name));
     }
 
+    private String bring(Paper.Stack stack, boolean complete) throws IOException, InterruptedException {
+        return bring(stack.stream(), stack.files(), complete);
+    }
+
+    /** While the server reads one stack the next is made. */
     private String bring(String stream, List<Path> files, boolean complete) throws IOException, InterruptedException {
         String no = complete ? api.bring(stream, files) : api.open(stream, files);
-        if (complete) {
-            await(no, "intake");
-        }
-        System.out.println("  " + no + " " + stream);
+        System.out.println(no + " " + stream);
         return no;
+    }
+
+    /** As a camera's upload does it: whole before it is seen. */
+    private void drop(Path file) throws IOException {
+        Path part = Files.copy(file, watched.resolve("." + file.getFileName() + ".part"));
+        Files.move(part, watched.resolve(file.getFileName()), StandardCopyOption.ATOMIC_MOVE);
     }
 
     /** Waits until a batch has left a stage. */
@@ -83,6 +93,7 @@ final class Fill {
 
     /** Settles every doubt with what stands on the paper, and files. */
     private void settleAndFile(String no, List<PaperDocument> truth) throws IOException, InterruptedException {
+        await(no, "intake");
         JsonNode batch = api.get("/api/batches/" + no + "?fields=true");
         List<Map<String, Object>> decisions = new ArrayList<>();
         for (JsonNode document : batch.get("documents")) {
