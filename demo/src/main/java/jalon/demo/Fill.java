@@ -42,9 +42,9 @@ final class Fill {
         bring(torn.stream(), torn.files().subList(1, torn.files().size()), true);
         bring(Paper.licenceRenewals(folder("renewals-2"), harbour, 2, 12), true);
         bring(Paper.wornLetters(folder("letters-4"), harbour, 9, 39), true);
+        bring(Paper.duesLetters(folder("letters-3"), harbour, 2, 36), false);
         settleAndFile(done, renewals.documents());
         settleAndFile(doneToo, small.documents());
-        bring(Paper.duesLetters(folder("letters-3"), harbour, 2, 36), false);
     }
 
     private static long firstLetterOfTwoPages(Harbour harbour) {
