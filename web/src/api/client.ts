@@ -1,9 +1,9 @@
 import { ElMessage } from 'element-plus/es/components/message/index'
 import createClient from 'openapi-fetch'
 import { i18n } from '../i18n'
-import type { components, paths } from './schema'
+import type { paths } from './schema'
 
-export type Schema = components['schemas']
+export type { Schema } from './types'
 export type Box = number[]
 
 /** One step of a recipe; written out for the same reason as Decision. */

@@ -1,5 +1,5 @@
 import words from '../../../core/src/main/resources/jalon/words/en.json'
-import type { Schema } from '../api/client'
+import type { Schema } from '../api/types'
 import log from './log'
 
 /** All words of the interface. Those for the core's codes are the core's: reports use them too. */

@@ -1,4 +1,4 @@
-import type { Schema } from '../api/client'
+import type { Schema } from '../api/types'
 
 /** What the log can say; one sentence for each act, with its values. A bar parts one page from several. */
 export default {

@@ -68,7 +68,10 @@ public final class DemoCommand {
         @Parameters(index = "1", paramLabel = "DIR", description = "Where the scans are written first.")
         private Path scans;
 
-        @Parameters(index = "2", paramLabel = "WATCHED", description = "A folder that the server watches and gathers from.")
+        @Parameters(
+                index = "2",
+                paramLabel = "WATCHED",
+                description = "A folder that the server watches and gathers from.")
         private Path watched;
 
         @Option(names = "--done", description = "A file that is made when all of it is in.")

@@ -34,7 +34,8 @@ final class Fill {
         var small = Paper.berthApplications(folder("applications-2"), harbour, 3, 22);
         String doneToo = bring(small, true);
         // Photographed at the quay: these come by the folder that gathers what belongs together.
-        for (Path letter : Paper.duesLetters(folder("letters-1"), harbour, 9, 31).files()) {
+        for (Path letter :
+                Paper.duesLetters(folder("letters-1"), harbour, 9, 31).files()) {
             drop(letter);
         }
         // The first letter's first page lies in another tray: the cut is in doubt.

@@ -21,6 +21,9 @@ public record StreamDefinition(
         List<DocumentType> types,
         List<Destination> destinations) {
 
+    /** Where nothing is known of a stream but that it is there. */
+    public static final StreamDefinition NOTHING = new StreamDefinition("", "", null, null, null, null, null, null);
+
     public StreamDefinition {
         language = language == null ? "eng" : language;
         intake = intake == null ? IntakeRules.USUAL : intake;

@@ -23,6 +23,9 @@ public final class Streams {
     private static final JsonMapper JSON = JsonMapper.builder()
             .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .build();
+    /** Of the definition's JSON. */
+    private static final int FORM = 1;
+
     private static final Schema SCHEMA = schema("stream.schema.json");
 
     private Streams() {}
@@ -47,6 +50,13 @@ public final class Streams {
             tree = JSON.readTree(json);
         } catch (JacksonException e) {
             throw new InvalidStream(List.of(new Fault("", "this is not JSON: " + e.getOriginalMessage())));
+        }
+        int form = tree.path("jalon").asInt(FORM);
+        if (form > FORM) {
+            throw new InvalidStream(List.of(new Fault(
+                    "/jalon",
+                    "this is form " + form + " of a stream, and this version of Jalon knows form " + FORM
+                            + "; it takes a newer one")));
         }
         List<Fault> faults = new ArrayList<>();
         for (Error e : SCHEMA.validate(tree)) {

@@ -44,6 +44,16 @@ class StreamsTest {
     }
 
     @Test
+    void aStreamOfANewerFormIsSaidToBeSo() {
+        var fault = catchThrowableOfType(
+                Streams.InvalidStream.class,
+                () -> Streams.parse("{\"jalon\":2,\"stream\":\"x\",\"title\":\"X\",\"looks\":\"new\"}"));
+        assertThat(fault.getMessage())
+                .isEqualTo("/jalon: this is form 2 of a stream, and this version of Jalon knows"
+                        + " form 1; it takes a newer one");
+    }
+
+    @Test
     void shapesFitByExample() {
         assertThat(Shape.of("PM-9999-A").fits("PM-4821-K")).isTrue();
         assertThat(Shape.of("PM-9999-A").fits("PM-482-K")).isFalse();

@@ -1,19 +1,23 @@
 package jalon.server.api;
 
 import jalon.server.JsonName;
+import jalon.server.NewerData;
 import jalon.server.NotPossible;
-import jalon.server.store.JsonNamedEnums;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
@@ -37,13 +41,19 @@ class Problems extends ResponseEntityExceptionHandler {
                 "The database does not answer. Nothing was lost; try again in a moment or tell whoever runs the server.");
     }
 
-    @ExceptionHandler(JsonNamedEnums.UnknownName.class)
-    ProblemDetail newerData(JsonNamedEnums.UnknownName e) {
+    @ExceptionHandler(NewerData.class)
+    ProblemDetail newerData(NewerData e) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage());
     }
 
     @ExceptionHandler(RuntimeException.class)
     ProblemDetail unexpected(RuntimeException e) {
+        for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
+            // What reads rows wraps what it met.
+            if (cause instanceof NewerData newer) {
+                return newerData(newer);
+            }
+        }
         LOG.error("unexpected", e);
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.INTERNAL_SERVER_ERROR,
@@ -51,27 +61,19 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @Override
-    protected org.springframework.http.ResponseEntity<Object> handleHttpMessageNotReadable(
-            HttpMessageNotReadableException e,
-            org.springframework.http.HttpHeaders headers,
-            org.springframework.http.HttpStatusCode status,
-            org.springframework.web.context.request.WebRequest request) {
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
-                HttpStatus.UNPROCESSABLE_CONTENT, "What was sent cannot be understood: " + misread(e.getCause()));
-        return org.springframework.http.ResponseEntity.status(problem.getStatus())
-                .body(problem);
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return told(HttpStatus.UNPROCESSABLE_CONTENT, "What was sent cannot be understood: " + misread(e.getCause()));
     }
 
     @Override
-    protected org.springframework.http.ResponseEntity<Object> handleMaxUploadSizeExceededException(
-            MaxUploadSizeExceededException e,
-            org.springframework.http.HttpHeaders headers,
-            org.springframework.http.HttpStatusCode status,
-            org.springframework.web.context.request.WebRequest request) {
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
-                HttpStatus.CONTENT_TOO_LARGE, "The file is larger than 2 GB; split it and send the parts.");
-        return org.springframework.http.ResponseEntity.status(problem.getStatus())
-                .body(problem);
+    protected ResponseEntity<Object> handleMaxUploadSizeExceededException(
+            MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return told(HttpStatus.CONTENT_TOO_LARGE, "The file is larger than 2 GB; split it and send the parts.");
+    }
+
+    private static ResponseEntity<Object> told(HttpStatus status, String detail) {
+        return ResponseEntity.status(status).body(ProblemDetail.forStatusAndDetail(status, detail));
     }
 
     private static String misread(Throwable cause) {

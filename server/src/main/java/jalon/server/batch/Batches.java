@@ -100,6 +100,11 @@ public class Batches {
         return streams.definition(batch.stream(), batch.streamVersion());
     }
 
+    /** Its stream, unless a newer Jalon saved that in a form that this one does not know. */
+    Optional<StreamDefinition> usableStream(Batch batch) {
+        return streams.usable(batch.stream(), batch.streamVersion());
+    }
+
     /** What was seen on each page that could be read, by page number. */
     public Map<Integer, PageFacts> facts(Batch batch) {
         List<BatchRows.PageRow> pages = rows.pages(batch.id()).stream()

@@ -2,6 +2,7 @@ package jalon.server.batch;
 
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.Stage;
+import jalon.core.stream.StreamDefinition;
 import jalon.server.Times;
 import jalon.server.stream.StreamLibrary;
 import java.time.Duration;
@@ -76,11 +77,11 @@ public class Board {
         return rows.board(since).stream()
                 .map(b -> {
                     BatchRows.BoardRow p = pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0, 0, 0, 0));
-                    var stream = streams.definition(b.stream(), b.streamVersion());
+                    var stream = streams.usable(b.stream(), b.streamVersion());
                     return new Row(
                             b.no(),
                             b.stream(),
-                            stream.title(),
+                            stream.map(StreamDefinition::title).orElse(b.stream()),
                             b.stage(),
                             b.filedAt() != null && p.refused() == 0,
                             p.pages(),
@@ -90,8 +91,7 @@ public class Board {
                             b.filedAt() == null ? b.doubts() + p.notRead() : p.refused(),
                             b.stageSince(),
                             b.dueAt(),
-                            stream.intake()
-                                    .stageDueAt(b.stage(), b.stageSince())
+                            stream.flatMap(s -> s.intake().stageDueAt(b.stage(), b.stageSince()))
                                     .orElse(null),
                             b.madeAt(),
                             b.source(),

@@ -64,13 +64,18 @@ class LateBatches implements RecurringWork {
 
     void look(Instant now) {
         for (Batch batch : rows.notRaised()) {
-            if (batches.stream(batch).intake().raises(now, batch.dueAt())) {
+            boolean raises = batches.usableStream(batch)
+                    .filter(s -> s.intake().raises(now, batch.dueAt()))
+                    .isPresent();
+            if (raises) {
                 transaction.executeWithoutResult(t -> raise(batch.id()));
             }
         }
         for (Batch batch : rows.notToldLate()) {
-            IntakeRules rules = batches.stream(batch).intake();
-            if (rules.isLate(now, batch.dueAt(), batch.stage(), batch.stageSince())) {
+            boolean late = batches.usableStream(batch)
+                    .filter(s -> s.intake().isLate(now, batch.dueAt(), batch.stage(), batch.stageSince()))
+                    .isPresent();
+            if (late) {
                 tell(batch);
             }
         }

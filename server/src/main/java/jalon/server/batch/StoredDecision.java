@@ -2,6 +2,7 @@ package jalon.server.batch;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import jalon.core.run.Decision;
+import jalon.server.NewerData;
 import java.util.Arrays;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
@@ -29,15 +30,12 @@ final class StoredDecision {
         return JSON.writerFor(Decision.class).writeValueAsString(decision);
     }
 
-    /** @throws IllegalStateException when it is of a kind that this version does not know */
+    /** @throws NewerData when it is of a kind that this version does not know */
     static Decision read(String body) {
         try {
             return JSON.readValue(body, Decision.class);
         } catch (JacksonException e) {
-            throw new IllegalStateException(
-                    "A decision in the database is not known to this version of Jalon, which is older than the one that"
-                            + " wrote it: " + e.getOriginalMessage(),
-                    e);
+            throw new NewerData("a decision (" + e.getOriginalMessage() + ")", e);
         }
     }
 }

@@ -1,5 +1,6 @@
 package jalon.server.batch;
 
+import jalon.server.NewerData;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -25,16 +26,6 @@ final class StoredJson {
 
     private StoredJson() {}
 
-    /** The bytes are of a form that this version does not know. */
-    static final class NewerForm extends RuntimeException {
-        private static final long serialVersionUID = 1L;
-
-        NewerForm(int format) {
-            super("The database holds pages in form " + format + ", and this version of Jalon knows forms up to "
-                    + FORMAT + ". A newer one wrote them; start that one. Nothing was changed.");
-        }
-    }
-
     static byte[] write(Record form) {
         var bytes = new ByteArrayOutputStream();
         try (var gzip = new GZIPOutputStream(bytes)) {
@@ -51,7 +42,7 @@ final class StoredJson {
             var tree = (ObjectNode) JSON.readTree(gzip.readAllBytes());
             int format = tree.path("format").asInt(1);
             if (format > FORMAT) {
-                throw new NewerForm(format);
+                throw new NewerData("pages in form " + format);
             }
             if (format == 1) {
                 fromFirst.accept(tree);

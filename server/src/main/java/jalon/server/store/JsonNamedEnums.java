@@ -1,6 +1,7 @@
 package jalon.server.store;
 
 import jalon.server.JsonName;
+import jalon.server.NewerData;
 import java.sql.CallableStatement;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -15,17 +16,6 @@ public final class JsonNamedEnums<E extends Enum<E>> extends BaseTypeHandler<E> 
 
     public JsonNamedEnums(Class<E> type) {
         this.type = type;
-    }
-
-    /** The database holds a name that this version does not know. */
-    public static final class UnknownName extends RuntimeException {
-        private static final long serialVersionUID = 1L;
-
-        UnknownName(String kind, String name) {
-            super(
-                    "The database holds the " + kind + " \"" + name
-                            + "\", which this version of Jalon does not know. A newer one wrote it; start that one. Nothing was changed.");
-        }
     }
 
     @Override
@@ -56,6 +46,6 @@ public final class JsonNamedEnums<E extends Enum<E>> extends BaseTypeHandler<E> 
         return Arrays.stream(type.getEnumConstants())
                 .filter(c -> JsonName.of(c).equalsIgnoreCase(name) || c.name().equalsIgnoreCase(name))
                 .findFirst()
-                .orElseThrow(() -> new UnknownName(type.getSimpleName(), name));
+                .orElseThrow(() -> new NewerData("the " + type.getSimpleName() + " \"" + name + "\""));
     }
 }

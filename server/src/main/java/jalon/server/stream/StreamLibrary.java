@@ -7,6 +7,7 @@ import jalon.core.run.Filing;
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
+import jalon.server.NewerData;
 import jalon.server.NotPossible;
 import jalon.server.Times;
 import jalon.server.people.Act;
@@ -17,6 +18,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -49,7 +51,10 @@ public class StreamLibrary {
                         s.title(),
                         s.savedBy(),
                         s.savedAt(),
-                        definition(s.name(), s.version()).intake().scan()))
+                        usable(s.name(), s.version())
+                                .orElse(StreamDefinition.NOTHING)
+                                .intake()
+                                .scan()))
                 .toList();
     }
 
@@ -71,9 +76,18 @@ public class StreamLibrary {
             try {
                 return Streams.parse(json(name, version));
             } catch (Streams.InvalidStream e) {
-                throw new IllegalStateException("stream " + key + " was saved but is not valid: " + e.getMessage(), e);
+                throw new NewerData("stream " + name + " version " + version + " (" + e.getMessage() + ")", e);
             }
         });
+    }
+
+    /** The definition, unless a newer Jalon saved it in a form that this one does not know. */
+    public Optional<StreamDefinition> usable(String name, int version) {
+        try {
+            return Optional.of(definition(name, version));
+        } catch (NewerData e) {
+            return Optional.empty();
+        }
     }
 
     public String json(String name, int version) {

@@ -43,9 +43,9 @@ class StoredFormsTest {
     @Test
     void whatANewerVersionWroteIsToldAndNotGuessedAt() {
         assertThatThrownBy(() -> StoredFacts.read(StoredJson.write(new Newer(StoredJson.FORMAT + 1))))
-                .hasMessageContaining("A newer one wrote them");
+                .hasMessageContaining("A newer one wrote it");
         assertThatThrownBy(() -> StoredDecision.read("{\"act\":\"fold\",\"page\":3}"))
-                .hasMessageContaining("not known to this version");
+                .hasMessageContaining("A newer one wrote it");
     }
 
     @Test
