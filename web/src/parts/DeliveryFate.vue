@@ -5,8 +5,9 @@ import type { Schema } from '../api/client'
 import { clock } from './times'
 
 /** What is wrong with a delivery, and what a person can say is to become of it. */
+type Remedy = Schema['DeskDelivery']['remedies'][number]
 const props = defineProps<{ delivery: Schema['DeskDelivery']; busy: boolean }>()
-const emit = defineEmits<{ fate: [fate: 'now' | 'rename' | 'number' | 'leaveOut', name?: string] }>()
+const emit = defineEmits<{ fate: [fate: Remedy, name?: string] }>()
 const { t } = useI18n()
 const renaming = ref(false)
 const name = ref('')
@@ -36,12 +37,7 @@ function done() {
       <button class="act" type="button" @click="renaming = false">{{ t('filing.notSo') }}</button>
     </form>
     <div v-else class="row">
-      <button class="act" :disabled="busy" @click="emit('fate', 'now')">{{ t('filing.now') }}</button>
-      <template v-if="delivery.state === 'refused'">
-        <button class="act" :disabled="busy" @click="rename">{{ t('filing.otherName') }}</button>
-        <button class="act" :disabled="busy" @click="emit('fate', 'number')">{{ t('filing.number') }}</button>
-      </template>
-      <button class="act" :disabled="busy" @click="emit('fate', 'leaveOut')">{{ t('filing.leaveOut') }}</button>
+      <button v-for="r in delivery.remedies" :key="r" class="act" :disabled="busy" @click="r === 'rename' ? rename() : emit('fate', r)">{{ t(`filing.remedies.${r}`) }}</button>
     </div>
   </div>
 </template>

@@ -3,7 +3,7 @@ import { tree } from './tree'
 
 const delivery = (destination: string, path: string, document: number) => ({
   ...{ id: 1, destination, path, document, formats: ['pdf' as const], state: 'planned' as const, reason: '' },
-  ...{ tries: 0, nextAt: '', leftOutBy: '' },
+  ...{ tries: 0, nextAt: '', leftOutBy: '', remedies: [] },
 })
 
 test('a folder is named once, however many files lie in it', () => {

@@ -52,7 +52,7 @@ async function file() {
 }
 const STATES: Record<Schema['DeskDelivery']['state'], string> = { planned: 'empty', running: 'empty', retrying: 'doubtful', refused: 'wrong', done: 'settled', leftOut: 'empty' }
 const refused = computed(() => plan.value?.deliveries.filter((d) => d.state === 'refused').length ?? 0)
-async function decide(d: Schema['DeskDelivery'], fate: 'now' | 'rename' | 'number' | 'leaveOut', name?: string) {
+async function decide(d: Schema['DeskDelivery'], fate: Schema['DeskDelivery']['remedies'][number], name?: string) {
   if (busy.value || !d.id) return
   busy.value = true
   const { data, error } = await api.POST('/api/batches/{no}/deliveries/{id}', {
@@ -100,7 +100,7 @@ useKeys([
               </span>
             </button>
             <DeliveryFate
-              v-if="r.delivery.state === 'refused' || r.delivery.state === 'retrying'"
+              v-if="r.delivery.remedies.length"
               :style="{ paddingLeft: r.depth * 18 + 'px' }"
               :delivery="r.delivery"
               :busy="busy"

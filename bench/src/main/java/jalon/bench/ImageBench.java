@@ -50,8 +50,8 @@ public final class ImageBench {
     }
 
     static PageCheck check(BufferedImage image, double dpi) {
-        GrayPlane full = GrayPlane.of(image);
-        return PageCheck.of(full, full.small(dpi), dpi, image.getColorModel().getPixelSize() == 1);
+        GrayPlane full = GrayPlane.of(image, dpi);
+        return PageCheck.of(full, full.small(), image.getColorModel().getPixelSize() == 1);
     }
 
     static double figure(PageCheck check, Measure what) {
@@ -76,8 +76,8 @@ public final class ImageBench {
             Random r = new Random(i);
             int dpi = Worn.DPI[i % 4];
             double angle = i % 10 == 0 ? 0 : (r.nextDouble() - 0.5) * (i % 3 == 0 ? 30 : 6);
-            GrayPlane full = GrayPlane.of(Worn.scan(sheet(i), Worn.mode(i), dpi, angle, r));
-            Skew skew = Skew.of(full.small(dpi));
+            GrayPlane full = GrayPlane.of(Worn.scan(sheet(i), Worn.mode(i), dpi, angle, r), dpi);
+            Skew skew = Skew.of(full.small());
             angles[i] = angle;
             ours[i] = Math.abs(skew.degrees() - angle);
             certain[i] = skew.certain() ? 1 : 0;

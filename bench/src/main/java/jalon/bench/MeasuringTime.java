@@ -27,13 +27,13 @@ final class MeasuringTime {
                 double reading = 0;
                 for (int i = 0; i < PAGES + 3; i++) {
                     BufferedImage image = Worn.scan(sheets.get(i * 5 % sheets.size()), mode, 300, 0, new Random(i));
-                    GrayPlane full = GrayPlane.of(image);
-                    GrayPlane small = full.small(300);
+                    GrayPlane full = GrayPlane.of(image, 300);
+                    GrayPlane small = full.small();
                     long start = System.nanoTime();
-                    PageCheck.of(full, small, 300, mode == Scanner.Mode.BITONAL);
+                    PageCheck.of(full, small, mode == Scanner.Mode.BITONAL);
                     Skew.of(small);
                     long between = System.nanoTime();
-                    reader.read(full.rotated(0, 2 / 3.0), 200, TextReader.Layout.PAGE);
+                    reader.read(full.rotated(0, 2 / 3.0), TextReader.Layout.PAGE);
                     long end = System.nanoTime();
                     // The first pages warm the compiler up.
                     if (i >= 3) {

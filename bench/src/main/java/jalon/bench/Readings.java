@@ -79,7 +79,7 @@ final class Readings {
             int dpi = i % 2 == 0 ? 200 : 300;
             BufferedImage image = Pixels.turned(upright, turned);
             PageFacts page = reading(reader -> facts(image, dpi, reader));
-            int osd = reading(reader -> reader.uprightTurn(GrayPlane.of(image), dpi));
+            int osd = reading(reader -> reader.uprightTurn(GrayPlane.of(image, dpi)));
             boolean knows = page.image().figure(Measure.UPRIGHT).orElse(0) >= Measure.UPRIGHT.usualLimit();
             int words = page.words().size();
             int kind = words >= 100 ? 0 : words >= 10 ? 1 : 2;
@@ -159,7 +159,7 @@ final class Readings {
     }
 
     private static BufferedImage repaired(BufferedImage image, int dpi, Repair repair) {
-        double skew = Skew.of(GrayPlane.of(image).small(dpi)).degrees();
+        double skew = Skew.of(GrayPlane.of(image, dpi).small()).degrees();
         return Repaired.of(image, dpi, List.of(repair), skew).image();
     }
 
@@ -173,8 +173,8 @@ final class Readings {
 
     /** By the engine alone, without any straightening. */
     private List<String> words(BufferedImage image, int dpi) {
-        GrayPlane plane = GrayPlane.of(image);
-        return reading(reader -> reader.read(plane.rotated(0, 2 / 3.0), dpi * 2 / 3.0, TextReader.Layout.PAGE)).stream()
+        GrayPlane plane = GrayPlane.of(image, dpi);
+        return reading(reader -> reader.read(plane.rotated(0, 2 / 3.0), TextReader.Layout.PAGE)).stream()
                 .filter(w -> w.certainty() > 0.6)
                 .map(Word::text)
                 .toList();

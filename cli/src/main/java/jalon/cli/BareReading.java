@@ -29,7 +29,7 @@ final class BareReading {
                         try (PageFile file = PageFile.open(f);
                                 TextReader reader = readers.borrow("eng")) {
                             var scan = file.page(0);
-                            return reader.read(GrayPlane.of(scan.image()), scan.dpi(), TextReader.Layout.PAGE)
+                            return reader.read(GrayPlane.of(scan.image(), scan.dpi()), TextReader.Layout.PAGE)
                                     .size();
                         }
                     }))

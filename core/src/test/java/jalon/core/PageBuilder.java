@@ -87,7 +87,14 @@ public final class PageBuilder {
     }
 
     public PageFacts seen() {
-        var image = new ImageFacts(210, height, 300, true, skew, 0, ink, figures, List.of(), List.of());
+        var image = new ImageFacts(
+                new ImageFacts.Size(210, height),
+                new ImageFacts.Density(300, true),
+                new ImageFacts.Pose(skew, 0),
+                ink,
+                figures,
+                List.of(),
+                List.of());
         return new PageFacts(no, "x.tif", filePage, "ab".repeat(32), image, List.copyOf(marks), List.copyOf(words));
     }
 }

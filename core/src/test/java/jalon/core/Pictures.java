@@ -1,5 +1,6 @@
 package jalon.core;
 
+import jalon.core.image.GrayPlane;
 import java.awt.Color;
 import java.awt.Font;
 import java.awt.Graphics2D;
@@ -30,6 +31,11 @@ public final class Pictures {
         draw.accept(g);
         g.dispose();
         return image;
+    }
+
+    /** A page of grey, to be measured. */
+    public static GrayPlane plane(int dpi, double degrees, Consumer<Graphics2D> draw) {
+        return GrayPlane.of(page(dpi, degrees, draw), dpi);
     }
 
     public static void text(Graphics2D g, double x, double y, double points, String text) {

@@ -20,7 +20,7 @@ class DoorsTest extends ChannelCase {
 
     @Test
     void onlyFoldersThatTheInstallationNamesAreWatchedAndNeverJalonsOwnNorAnothers() throws Exception {
-        Path own = DATA.toAbsolutePath().resolve("data/received");
+        Path own = Files.createDirectories(DATA.toAbsolutePath().resolve("data/received"));
         Path link = scans.resolve("way-round");
         Files.createSymbolicLink(link, own);
         Path shared = folder("shared/inner");
@@ -98,7 +98,7 @@ class DoorsTest extends ChannelCase {
         assertThatThrownBy(() -> other.get("/api/sign-in-waits")).hasMessageContaining("403");
         supervisor.post("/api/sign-in-waits/lift", Map.of("kind", "name", "who", name));
         assertThat(api(name, "merrow-reader")).isNotNull();
-        assertThat(database.queryForList("select act from log_entry", String.class))
-                .contains("sign-in has to wait", "lifted a sign-in wait");
+        assertThat(database.queryForList("select code from log_entry", String.class))
+                .contains("signInWaits", "liftedWait");
     }
 }

@@ -158,7 +158,7 @@ class ImagesTest extends ServerCase {
 
     private static double lean(byte[] jpeg) throws Exception {
         var image = ImageIO.read(new ByteArrayInputStream(jpeg));
-        return Skew.of(GrayPlane.of(image)).degrees();
+        return Skew.of(GrayPlane.of(image, 100)).degrees();
     }
 
     /** Each is measured, or left out of a figure, and shown; none keeps the batch from going on. */

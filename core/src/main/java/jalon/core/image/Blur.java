@@ -18,8 +18,8 @@ record Blur(double millimetres) {
 
     private static final double WIDEST_MM = 3;
 
-    static Blur of(GrayPlane p, double dpi) {
-        int longest = (int) Math.max(4, WIDEST_MM * dpi / 25.4);
+    static Blur of(GrayPlane p) {
+        int longest = (int) Math.max(4, p.inPixels(WIDEST_MM));
         float[] widths = new float[60_000];
         int n = 0;
         int every = Math.max(1, p.height() / ROWS);
@@ -48,7 +48,7 @@ record Blur(double millimetres) {
             return new Blur(Double.NaN);
         }
         Arrays.sort(widths, 0, n);
-        return new Blur(widths[n / 2] * 25.4 / dpi);
+        return new Blur(p.mm(widths[n / 2]));
     }
 
     private static int value(GrayPlane p, int i) {

@@ -1,6 +1,7 @@
 package jalon.core.image;
 
 import jalon.core.page.Box;
+import jalon.core.page.Millimetres;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.util.ArrayList;
@@ -42,7 +43,7 @@ public final class ColouredInk {
                 || image.getColorModel().getPixelSize() < 15) {
             return List.of();
         }
-        double cell = CELL_MM * dpi / 25.4;
+        double cell = Millimetres.pixels(CELL_MM, dpi);
         int columns = (int) Math.ceil(image.getWidth() / cell);
         int rows = (int) Math.ceil(image.getHeight() / cell);
         int[] coloured = new int[columns * rows];

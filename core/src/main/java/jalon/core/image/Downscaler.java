@@ -10,6 +10,9 @@ import java.awt.image.DataBufferByte;
  * break up; then once smoothly to the size wanted.
  */
 public final class Downscaler {
+    /** Making a picture smaller does not ask how fine it is. */
+    private static final double ANY_DPI = 100;
+
     private Downscaler() {}
 
     /** @param width and @param height in pixels, neither larger than the image's */
@@ -31,7 +34,7 @@ public final class Downscaler {
     }
 
     private static BufferedImage grey(BufferedImage image, int factor) {
-        GrayPlane plane = GrayPlane.of(image).reduced(factor);
+        GrayPlane plane = GrayPlane.of(image, ANY_DPI).reduced(factor);
         var out = new BufferedImage(plane.width(), plane.height(), BufferedImage.TYPE_BYTE_GRAY);
         System.arraycopy(plane.pixels(), 0, data(out), 0, plane.pixels().length);
         return out;

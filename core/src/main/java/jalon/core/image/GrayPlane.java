@@ -1,5 +1,6 @@
 package jalon.core.image;
 
+import jalon.core.page.Millimetres;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.awt.image.IndexColorModel;
@@ -7,13 +8,15 @@ import java.awt.image.IndexColorModel;
 /**
  * A page's brightness: one byte a pixel, row after row, 0 black to 255 white. What everything that measures or reads
  * works on, made once a page.
+ *
+ * @param dpi pixels per inch
  */
-public record GrayPlane(int width, int height, byte[] pixels) {
+public record GrayPlane(int width, int height, byte[] pixels, double dpi) {
 
     public GrayPlane {
-        if (width < 1 || height < 1 || pixels.length != (long) width * height) {
-            throw new IllegalArgumentException(
-                    "a plane of " + width + " x " + height + " with " + pixels.length + " bytes");
+        if (width < 1 || height < 1 || pixels.length != (long) width * height || !(dpi > 0)) {
+            throw new IllegalArgumentException("a plane of " + width + " x " + height + " with " + pixels.length
+                    + " bytes at " + dpi + " pixels per inch");
         }
     }
 
@@ -23,8 +26,14 @@ public record GrayPlane(int width, int height, byte[] pixels) {
         return pixels[y * width + x] & 0xFF;
     }
 
+    /** The brightness of each pixel, for what needs no measures; as in {@link #of}. */
+    static byte[] brightness(BufferedImage image) {
+        // Its resolution does not matter to a pixel's brightness.
+        return of(image, SMALL_DPI).pixels();
+    }
+
     /** Brightness as in ITU-R BT.601 (0.299, 0.587, 0.114), in 1/256. */
-    public static GrayPlane of(BufferedImage image) {
+    public static GrayPlane of(BufferedImage image, double dpi) {
         int w = image.getWidth();
         int h = image.getHeight();
         byte[] out = new byte[w * h];
@@ -51,7 +60,25 @@ public record GrayPlane(int width, int height, byte[] pixels) {
                 }
             }
         }
-        return new GrayPlane(w, h, out);
+        return new GrayPlane(w, h, out, dpi);
+    }
+
+    /** So many pixels in millimetres. */
+    public double mm(double count) {
+        return Millimetres.of(count, dpi);
+    }
+
+    /** So many millimetres in pixels. */
+    public double inPixels(double mm) {
+        return Millimetres.pixels(mm, dpi);
+    }
+
+    public double widthMm() {
+        return mm(width);
+    }
+
+    public double heightMm() {
+        return mm(height);
     }
 
     private static void bitonal(BufferedImage image, IndexColorModel colours, byte[] out) {
@@ -114,15 +141,13 @@ public record GrayPlane(int width, int height, byte[] pixels) {
                 out[y * w + x] = (byte) (sums[x] / area);
             }
         }
-        return new GrayPlane(w, h, out);
+        return new GrayPlane(w, h, out, dpi / factor);
     }
 
     /**
      * The plane at about 100 dpi, which measures of the whole page work on: made once, it serves all of them.
-     *
-     * @param dpi pixels per inch of this plane
      */
-    public GrayPlane small(double dpi) {
+    public GrayPlane small() {
         return reduced(Math.max(1, (int) Math.round(dpi / SMALL_DPI)));
     }
 
@@ -136,7 +161,7 @@ public record GrayPlane(int width, int height, byte[] pixels) {
         for (int row = 0; row < ch; row++) {
             System.arraycopy(pixels, (top + row) * width + left, out, row * cw, cw);
         }
-        return new GrayPlane(cw, ch, out);
+        return new GrayPlane(cw, ch, out, dpi);
     }
 
     /** The plane turned clockwise by a multiple of 90 degrees. */
@@ -157,7 +182,7 @@ public record GrayPlane(int width, int height, byte[] pixels) {
                 out[to] = pixels[y * width + x];
             }
         }
-        return new GrayPlane(w, turn == 180 ? height : width, out);
+        return new GrayPlane(w, turn == 180 ? height : width, out, dpi);
     }
 
     /**
@@ -221,7 +246,7 @@ public record GrayPlane(int width, int height, byte[] pixels) {
             }
             java.util.Arrays.fill(out, to + end, to + w, (byte) 255);
         }
-        return new GrayPlane(w, h, out);
+        return new GrayPlane(w, h, out, dpi * scale);
     }
 
     /** The first step from {@code start} that lies in 0..{@code size} (without its end), in 1/65536. */

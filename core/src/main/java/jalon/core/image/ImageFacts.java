@@ -7,24 +7,15 @@ import java.util.OptionalDouble;
 /**
  * What was measured of a page image.
  *
- * @param widthMm of the upright page
- * @param heightMm of the upright page
- * @param dpi pixels per inch of the received image
- * @param dpiStated false when the resolution was worked out from the size
- * @param skewDegrees clockwise lean of the print on the upright page
- * @param rotation clockwise turn, a multiple of 90, that makes the received image upright
  * @param inkShare see {@link Ink}
  * @param measured the page's figures, boxes on the upright page; what could not be measured is not there
  * @param coloured where coloured ink is, on the upright page
  * @param readThrough repairs that the page was read through
  */
 public record ImageFacts(
-        double widthMm,
-        double heightMm,
-        double dpi,
-        boolean dpiStated,
-        double skewDegrees,
-        int rotation,
+        Size size,
+        Density density,
+        Pose pose,
         double inkShare,
         List<Measured> measured,
         List<Box> coloured,
@@ -35,9 +26,47 @@ public record ImageFacts(
         readThrough = readThrough == null ? List.of() : List.copyOf(readThrough);
     }
 
-    public ImageFacts leaning(double degrees) {
+    /** Of the upright page. */
+    public record Size(double widthMm, double heightMm) {}
+
+    /**
+     * @param dpi pixels per inch of the received image
+     * @param stated false when it was worked out from the size
+     */
+    public record Density(double dpi, boolean stated) {}
+
+    /**
+     * How the page lay.
+     *
+     * @param skewDegrees clockwise skew of the print on the upright page
+     * @param rotation clockwise turn, a multiple of 90, that makes the received image upright
+     */
+    public record Pose(double skewDegrees, int rotation) {}
+
+    public double widthMm() {
+        return size.widthMm();
+    }
+
+    public double heightMm() {
+        return size.heightMm();
+    }
+
+    public double dpi() {
+        return density.dpi();
+    }
+
+    public double skewDegrees() {
+        return pose.skewDegrees();
+    }
+
+    public int rotation() {
+        return pose.rotation();
+    }
+
+    /** The same page with its print at another skew. */
+    public ImageFacts skewed(double degrees) {
         return new ImageFacts(
-                widthMm, heightMm, dpi, dpiStated, degrees, rotation, inkShare, measured, coloured, readThrough);
+                size, density, new Pose(degrees, pose.rotation()), inkShare, measured, coloured, readThrough);
     }
 
     public OptionalDouble figure(Measure what) {

@@ -35,11 +35,11 @@ final class InkMap {
     final Blobs blobs;
 
     /** @param small the page at about 100 dpi, see {@link GrayPlane#small} */
-    InkMap(GrayPlane small, double widthMm) {
+    InkMap(GrayPlane small) {
         plane = small;
         width = small.width();
         height = small.height();
-        pixelsPerMm = width / widthMm;
+        pixelsPerMm = small.inPixels(1);
         columns = (width + CELL - 1) / CELL;
         rows = (height + CELL - 1) / CELL;
         cells = new int[columns * rows];

@@ -20,15 +20,13 @@ public record PageCheck(Ink ink, List<Measured> figures) {
      * @param small the same page at about 100 dpi, see {@link GrayPlane#small}
      * @param bitonal whether the image has black and white only, so that blur, contrast and shade cannot be measured
      */
-    public static PageCheck of(GrayPlane full, GrayPlane small, double dpi, boolean bitonal) {
-        double widthMm = full.width() * 25.4 / dpi;
-        double heightMm = full.height() * 25.4 / dpi;
+    public static PageCheck of(GrayPlane full, GrayPlane small, boolean bitonal) {
         List<Measured> all = new ArrayList<>();
-        all.add(new Measured(Measure.RESOLUTION, dpi, null));
-        all.add(new Measured(Measure.FINENESS, dpi, null));
-        all.add(new Measured(Measure.SHORT_SIDE, Math.min(widthMm, heightMm), null));
-        all.add(new Measured(Measure.LONG_SIDE, Math.max(widthMm, heightMm), null));
-        InkMap map = new InkMap(small, widthMm);
+        all.add(new Measured(Measure.RESOLUTION, full.dpi(), null));
+        all.add(new Measured(Measure.FINENESS, full.dpi(), null));
+        all.add(new Measured(Measure.SHORT_SIDE, Math.min(full.widthMm(), full.heightMm()), null));
+        all.add(new Measured(Measure.LONG_SIDE, Math.max(full.widthMm(), full.heightMm()), null));
+        InkMap map = new InkMap(small);
         List<Box> holes = PunchHoles.in(map);
         if (Math.min(full.width(), full.height()) < FEWEST_PIXELS) {
             return new PageCheck(Ink.of(map, holes, List.of()), all);
@@ -54,14 +52,14 @@ public record PageCheck(Ink ink, List<Measured> figures) {
                         c -> all.add(new Measured(Measure.CORNER, c.leg(), c.where())),
                         () -> all.add(new Measured(Measure.CORNER, 0, null)));
         all.add(new Measured(Measure.CUT_OFF, cutOff.along(), cutOff.where()));
-        all.add(new Measured(Measure.SPECKS, Specks.of(map, full, dpi).perCm2(), null));
+        all.add(new Measured(Measure.SPECKS, Specks.of(map, full).perCm2(), null));
         PaperBrightness shade = PaperBrightness.of(map, bitonal);
         all.add(new Measured(Measure.DARKNESS, shade.darkness(), null));
         if (!bitonal) {
             all.add(new Measured(Measure.UNEVEN, shade.uneven(), null));
             all.add(new Measured(
                     Measure.COMPRESSION, Ripples.of(full, map.paper).share(), null));
-            add(all, Measure.BLUR, Blur.of(full, dpi).millimetres());
+            add(all, Measure.BLUR, Blur.of(full).millimetres());
             add(all, Measure.CONTRAST, Contrast.of(map, full).share());
         }
         return new PageCheck(ink, all);

@@ -1,5 +1,6 @@
 package jalon.core.image;
 
+import jalon.core.page.Millimetres;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
@@ -48,14 +49,14 @@ final class PageUnderRepair {
 
     GrayPlane full() {
         if (full == null) {
-            full = GrayPlane.of(image);
+            full = GrayPlane.of(image, dpi);
         }
         return full;
     }
 
     InkMap map() {
         if (map == null) {
-            map = new InkMap(full().small(dpi), full().width() * 25.4 / dpi);
+            map = new InkMap(full().small());
         }
         return map;
     }
@@ -77,7 +78,7 @@ final class PageUnderRepair {
     /** Millimetres, in the colour of the paper. */
     Graphics2D painting(BufferedImage out) {
         Graphics2D g = out.createGraphics();
-        g.scale(dpi / 25.4, dpi / 25.4);
+        g.scale(Millimetres.pixels(1, dpi), Millimetres.pixels(1, dpi));
         g.setColor(paper());
         return g;
     }

@@ -36,7 +36,7 @@ final class SmallAngleRotation {
         boolean bitonal = image.getColorModel().getPixelSize() == 1;
         boolean grey = image.getType() == BufferedImage.TYPE_BYTE_GRAY;
         BufferedImage out = new BufferedImage(image.getWidth(), image.getHeight(), image.getType());
-        byte[] from = bitonal || grey ? GrayPlane.of(image).pixels() : data(image);
+        byte[] from = bitonal || grey ? GrayPlane.brightness(image) : data(image);
         int channels = bitonal || grey ? 1 : 3;
         byte[] to = bitonal ? new byte[from.length] : data(out);
         var turned = new SmallAngleRotation(image.getWidth(), image.getHeight(), channels, degrees);

@@ -14,9 +14,9 @@ record Specks(double perCm2) {
     /** A speck is a good deal darker than noise. */
     private static final double DARKER = 0.3;
 
-    static Specks of(InkMap map, GrayPlane full, double dpi) {
+    static Specks of(InkMap map, GrayPlane full) {
         long[] specks = {0};
-        long free = each(map, full, dpi, (x, y, w, h) -> specks[0]++);
+        long free = each(map, full, (x, y, w, h) -> specks[0]++);
         double cm2 = free * Math.pow(map.mm(1) / 10, 2);
         return new Specks(cm2 < 1 ? 0 : specks[0] / cm2);
     }
@@ -28,10 +28,10 @@ record Specks(double perCm2) {
     }
 
     /** @return how many pixels of the map have no larger ink near */
-    static long each(InkMap map, GrayPlane full, double dpi, Speck speck) {
+    static long each(InkMap map, GrayPlane full, Speck speck) {
         boolean[] busy = busy(map);
         double scale = (double) full.width() / map.width;
-        int largest = Math.max(1, (int) Math.round(LARGEST_MM * dpi / 25.4));
+        int largest = Math.max(1, (int) Math.round(full.inPixels(LARGEST_MM)));
         long free = 0;
         for (boolean b : busy) {
             free += b ? 0 : 1;

@@ -1,5 +1,6 @@
 package jalon.core.image;
 
+import jalon.core.page.Millimetres;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 
@@ -18,7 +19,7 @@ final class Tones {
             g.drawImage(image, 0, 0, null);
             g.dispose();
         } else {
-            byte[] grey = GrayPlane.of(image).pixels();
+            byte[] grey = GrayPlane.brightness(image);
             System.arraycopy(grey, 0, data(out), 0, grey.length);
         }
         return out;
@@ -55,7 +56,7 @@ final class Tones {
         byte[] px = data(out);
         byte[] from = px.clone();
         int channels = px.length / (image.getWidth() * image.getHeight());
-        int reach = Math.max(1, (int) Math.round(0.25 * dpi / 25.4));
+        int reach = Math.max(1, (int) Math.round(Millimetres.pixels(0.25, dpi)));
         int w = image.getWidth();
         int h = image.getHeight();
         for (int c = 0; c < channels; c++) {

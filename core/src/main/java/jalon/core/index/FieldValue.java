@@ -2,6 +2,7 @@ package jalon.core.index;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
 import java.util.List;
@@ -11,9 +12,6 @@ import java.util.List;
  *
  * @param value tidied; null when there is none
  * @param certainty 0..1
- * @param page page number in the batch it was read from, 0 when from no page
- * @param boxMm where on that page, or null
- * @param finder which way it was found
  * @param reasons why it is not sure; empty when it is
  * @param candidates other readings, best first
  * @param by who settled it, or null
@@ -23,12 +21,32 @@ public record FieldValue(
         String value,
         State state,
         double certainty,
-        int page,
-        Box boxMm,
-        FoundBy finder,
+        @JsonUnwrapped Source source,
         List<Reason> reasons,
         List<String> candidates,
         String by) {
+
+    /**
+     * @param page page number in the batch it was read from, 0 when from no page
+     * @param boxMm where on that page, or null
+     * @param finder which way it was found
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Source(int page, Box boxMm, FoundBy finder) {
+        static final Source NONE = new Source(0, null, FoundBy.NONE);
+    }
+
+    public int page() {
+        return source.page();
+    }
+
+    public Box boxMm() {
+        return source.boxMm();
+    }
+
+    public FoundBy finder() {
+        return source.finder();
+    }
 
     public enum State {
         @JsonProperty("sure")

@@ -125,9 +125,7 @@ public final class Indexer {
                 tidied.value(),
                 state,
                 Math.round(certainty * 1000) / 1000.0,
-                reading.page(),
-                reading.box(),
-                reading.finder(),
+                new FieldValue.Source(reading.page(), reading.box(), reading.finder()),
                 reasons,
                 List.of(),
                 null);
@@ -138,8 +136,7 @@ public final class Indexer {
                 .filter(r -> !r.isBlank() && !r.equals(v.value()))
                 .limit(9)
                 .toList();
-        return new FieldValue(
-                v.value(), v.state(), v.certainty(), v.page(), v.boxMm(), v.finder(), v.reasons(), others, null);
+        return new FieldValue(v.value(), v.state(), v.certainty(), v.source(), v.reasons(), others, null);
     }
 
     private static FieldValue empty(Field field, List<Reason> notes) {
@@ -147,7 +144,7 @@ public final class Indexer {
         if (field.required()) {
             reasons.add(0, Reason.Code.REQUIRED.with());
         }
-        return new FieldValue(null, FieldValue.State.EMPTY, 0, 0, null, FoundBy.NONE, reasons, List.of(), null);
+        return new FieldValue(null, FieldValue.State.EMPTY, 0, FieldValue.Source.NONE, reasons, List.of(), null);
     }
 
     /** A date or amount is brought to its one form even where the stream does not say so. */
@@ -171,16 +168,15 @@ public final class Indexer {
     /** Brings what a person typed to the field's form, and says what speaks against it without refusing it. */
     public static FieldValue settle(
             Field field, String typed, Map<String, Register> registers, LocalDate today, int page, Box box, String by) {
+        var source = new FieldValue.Source(page, box, FoundBy.PERSON);
         if (typed == null || typed.isBlank()) {
-            return new FieldValue(
-                    null, FieldValue.State.SETTLED, 1, page, box, FoundBy.PERSON, List.of(), List.of(), by);
+            return new FieldValue(null, FieldValue.State.SETTLED, 1, source, List.of(), List.of(), by);
         }
         Tidying.Tidied tidied = Tidy.tidy(typed, steps(field));
         List<Reason> notes = tidied.problem() != null
                 ? List.of(tidied.problem())
                 : Checks.check(tidied.value(), checks(field), new Known(registers, today))
                         .problems();
-        return new FieldValue(
-                tidied.value(), FieldValue.State.SETTLED, 1, page, box, FoundBy.PERSON, notes, List.of(), by);
+        return new FieldValue(tidied.value(), FieldValue.State.SETTLED, 1, source, notes, List.of(), by);
     }
 }

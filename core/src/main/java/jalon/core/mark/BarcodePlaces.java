@@ -35,8 +35,8 @@ final class BarcodePlaces {
     }
 
     /** @param threshold brightness below which a pixel is ink */
-    static List<Place> find(GrayPlane p, double dpi, int threshold) {
-        int cell = Math.max(4, (int) Math.round(CELL_MM * dpi / 25.4));
+    static List<Place> find(GrayPlane p, int threshold) {
+        int cell = Math.max(4, (int) Math.round(p.inPixels(CELL_MM)));
         int cw = p.width() / cell;
         int ch = p.height() / cell;
         if (cw < 3 || ch < 3) {
@@ -47,9 +47,9 @@ final class BarcodePlaces {
         for (byte kind = 1; kind <= 2; kind++) {
             // Quiet cells inside a code (a wide bar or space) are bridged along the code's own direction.
             boolean[] on = bridged(kinds, kind, cw, ch);
-            places.addAll(connected(on, cw, ch, cell, kind, p, dpi));
+            places.addAll(connected(on, cw, ch, cell, kind, p));
         }
-        places.addAll(connected(inked(p, cell, cw, ch, threshold), cw, ch, cell, (byte) 3, p, dpi));
+        places.addAll(connected(inked(p, cell, cw, ch, threshold), cw, ch, cell, (byte) 3, p));
         // Bar codes first: what was read as one is not looked at again as a matrix.
         places.sort(Comparator.comparing(Place::matrix)
                 .thenComparing(Comparator.comparingLong(Place::area).reversed()));
@@ -149,7 +149,7 @@ final class BarcodePlaces {
         return false;
     }
 
-    private static List<Place> connected(boolean[] on, int cw, int ch, int cell, byte kind, GrayPlane p, double dpi) {
+    private static List<Place> connected(boolean[] on, int cw, int ch, int cell, byte kind, GrayPlane p) {
         List<Place> places = new ArrayList<>();
         boolean[] seen = new boolean[on.length];
         var queue = new ArrayDeque<Integer>();
@@ -183,7 +183,7 @@ final class BarcodePlaces {
                     }
                 }
             }
-            double mm = 25.4 / dpi * cell;
+            double mm = p.mm(cell);
             double across = (right - left + 1) * mm;
             double down = (bottom - top + 1) * mm;
             double filled = (double) cells / ((right - left + 1) * (bottom - top + 1));
@@ -198,7 +198,7 @@ final class BarcodePlaces {
             };
             if (fits) {
                 // The outermost bars may share a cell with the quiet zone; ten narrow bars of quiet zone come along.
-                int pad = (int) Math.round((kind == 3 ? 3.0 : 4.5) * dpi / 25.4);
+                int pad = (int) Math.round(p.inPixels(kind == 3 ? 3.0 : 4.5));
                 int x0 = Math.max(0, left * cell - pad);
                 int y0 = Math.max(0, top * cell - (kind == 1 ? cell : pad));
                 int x1 = Math.min(p.width(), (right + 1) * cell + (kind == 2 ? cell : pad));

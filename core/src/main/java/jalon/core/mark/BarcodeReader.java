@@ -43,16 +43,17 @@ final class BarcodeReader {
     private BarcodeReader() {}
 
     /** Boxes are in mm on the image as given. */
-    static List<Mark> read(GrayPlane page, double dpi, int threshold) {
+    static List<Mark> read(GrayPlane page, int threshold) {
         List<Mark> marks = new ArrayList<>();
-        for (BarcodePlaces.Place place : BarcodePlaces.find(page, dpi, threshold)) {
-            if (place.matrix() && marks.stream().anyMatch(m -> box(place, dpi).holdsCentreOf(m.box()))) {
+        for (BarcodePlaces.Place place : BarcodePlaces.find(page, threshold)) {
+            if (place.matrix()
+                    && marks.stream().anyMatch(m -> box(place, page.mm(1)).holdsCentreOf(m.box()))) {
                 continue;
             }
             GrayPlane cut = page.cut(place.x(), place.y(), place.width(), place.height());
             List<Result> found = place.matrix() ? matrices(cut) : rows(cut.turned(place.turn()));
             for (Result f : found) {
-                add(marks, f, place, cut, dpi, found.size() == 1);
+                add(marks, f, place, cut, found.size() == 1);
             }
         }
         return marks;
@@ -117,14 +118,13 @@ final class BarcodeReader {
         return hints;
     }
 
-    private static void add(
-            List<Mark> marks, Result result, BarcodePlaces.Place place, GrayPlane cut, double dpi, boolean alone) {
+    private static void add(List<Mark> marks, Result result, BarcodePlaces.Place place, GrayPlane cut, boolean alone) {
         BarcodeFormat format = result.getBarcodeFormat();
         String value = result.getText();
         if (value == null || value.isEmpty() || UNCHECKED.contains(format) && value.length() < SHORTEST_UNCHECKED) {
             return;
         }
-        Box box = box(result, place, cut, dpi, alone);
+        Box box = box(result, place, cut, alone);
         for (Mark known : marks) {
             if (known.symbology().equals(format.name())
                     && known.value().equals(value)
@@ -136,9 +136,9 @@ final class BarcodeReader {
     }
 
     /** The place without its padding; where several codes share it, the decoder's points say which part. */
-    private static Box box(Result result, BarcodePlaces.Place place, GrayPlane cut, double dpi, boolean alone) {
-        double mm = 25.4 / dpi;
-        Box whole = box(place, dpi);
+    private static Box box(Result result, BarcodePlaces.Place place, GrayPlane cut, boolean alone) {
+        double mm = cut.mm(1);
+        Box whole = box(place, mm);
         double pad = place.pad() * mm;
         if (alone && place.matrix()) {
             // PDF417's own points lie on a turned picture when the code is turned.
@@ -184,8 +184,8 @@ final class BarcodeReader {
                 : new Box(px + left * mm - rim, whole.y(), (right - left) * mm + 2 * rim, whole.height());
     }
 
-    private static Box box(BarcodePlaces.Place place, double dpi) {
-        double mm = 25.4 / dpi;
+    /** @param mm size of a pixel */
+    private static Box box(BarcodePlaces.Place place, double mm) {
         return new Box(place.x() * mm, place.y() * mm, place.width() * mm, place.height() * mm);
     }
 
@@ -207,6 +207,6 @@ final class BarcodeReader {
                 out[y * w + x] = (byte) (sum / 9);
             }
         }
-        return new GrayPlane(w, p.height(), out);
+        return new GrayPlane(w, p.height(), out, p.dpi());
     }
 }

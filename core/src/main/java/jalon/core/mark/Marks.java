@@ -22,24 +22,19 @@ public final class Marks {
         this.heightMm = heightMm;
     }
 
-    /**
-     * Looks for every mark on the page as received.
-     *
-     * @param dpi pixels per inch of the plane
-     */
-    public static Marks found(GrayPlane page, double dpi) {
-        return found(page, dpi, page.small(dpi));
+    /** Looks for every mark on the page as received. */
+    public static Marks found(GrayPlane page) {
+        return found(page, page.small());
     }
 
     /** @param small the same page at about 100 dpi */
-    public static Marks found(GrayPlane page, double dpi, GrayPlane small) {
+    public static Marks found(GrayPlane page, GrayPlane small) {
         int threshold = Threshold.of(small);
-        double smallDpi = dpi * small.width() / page.width();
         return new Marks(
-                BarcodeReader.read(page, dpi, threshold),
-                PatchFinder.find(small, smallDpi, threshold),
-                page.width() * 25.4 / dpi,
-                page.height() * 25.4 / dpi);
+                BarcodeReader.read(page, threshold),
+                PatchFinder.find(small, threshold),
+                page.widthMm(),
+                page.heightMm());
     }
 
     /**

@@ -34,15 +34,15 @@ final class PatchFinder {
     private PatchFinder() {}
 
     /** @param small the page at about 100 dpi */
-    static List<PatchBars> find(GrayPlane small, double dpi, int threshold) {
-        double mmPerPixel = 25.4 / dpi;
-        List<PatchBars> found = new ArrayList<>(scan(small, threshold, mmPerPixel, false));
-        found.addAll(scan(small.turned(90), threshold, mmPerPixel, true));
+    static List<PatchBars> find(GrayPlane small, int threshold) {
+        List<PatchBars> found = new ArrayList<>(scan(small, threshold, false));
+        found.addAll(scan(small.turned(90), threshold, true));
         return found;
     }
 
     /** Runs down every column; for standing bars the plane comes turned clockwise, so that left becomes top. */
-    private static List<PatchBars> scan(GrayPlane p, int threshold, double mm, boolean standing) {
+    private static List<PatchBars> scan(GrayPlane p, int threshold, boolean standing) {
+        double mm = p.mm(1);
         List<Cluster> open = new ArrayList<>();
         List<Cluster> done = new ArrayList<>();
         int[] starts = new int[p.height() + 2];

@@ -20,10 +20,10 @@ record CsvData() implements OutputFormat {
     public void write(FiledDocument document, PageImages images, OutputStream out) throws IOException {
         List<String> names = new ArrayList<>(List.of("stream", "type", "batch", "document", "pages"));
         List<String> values = new ArrayList<>(List.of(
-                document.stream(),
-                document.type(),
-                document.batch(),
-                Integer.toString(document.no()),
+                document.origin().stream(),
+                document.origin().type(),
+                document.origin().batch(),
+                Integer.toString(document.origin().no()),
                 Integer.toString(document.pages().size())));
         document.fields().forEach((name, value) -> {
             names.add(name);

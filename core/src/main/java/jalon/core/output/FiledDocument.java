@@ -10,8 +10,6 @@ import java.util.Map;
  * A document ready to be written.
  *
  * @param title for the file's properties and readers' windows
- * @param batch number of the batch
- * @param no of the document in the batch, from 1
  * @param fields values by field name, in order, those without a value left out
  * @param pages in order
  * @param recipes repairs by page number
@@ -19,14 +17,18 @@ import java.util.Map;
  */
 public record FiledDocument(
         String title,
-        String stream,
-        String type,
-        String batch,
-        int no,
+        Origin origin,
         Map<String, String> fields,
         List<PageFacts> pages,
         Map<Integer, List<Repair>> recipes,
         Instant at) {
+
+    /**
+     * @param batch number of the batch
+     * @param no of the document in the batch, from 1
+     */
+    public record Origin(String stream, String type, String batch, int no) {}
+
     /** What is done to a page's image before it is filed; empty when it is filed as it was received. */
     List<Repair> recipe(int page) {
         return recipes.getOrDefault(page, List.of());

@@ -4,6 +4,7 @@ import com.google.zxing.BarcodeFormat;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.oned.Code128Writer;
 import jalon.core.mark.PatchTable;
+import jalon.core.page.Millimetres;
 import java.io.IOException;
 import java.io.OutputStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -18,7 +19,7 @@ import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
  * it, and a barcode (Code 128) that says stream and counts.
  */
 public final class HeaderSheet {
-    private static final float MM = 72f / 25.4f;
+    private static final float MM = (float) (1 / Millimetres.PER_POINT);
     private static final String PATCH = "T";
     private static final float WIDE = 0.20f * 72;
     private static final float NARROW = 0.08f * 72;

@@ -18,10 +18,10 @@ record JsonData() implements OutputFormat {
     @Override
     public void write(FiledDocument document, PageImages images, OutputStream out) throws IOException {
         Map<String, Object> data = new LinkedHashMap<>();
-        data.put("stream", document.stream());
-        data.put("type", document.type());
-        data.put("batch", document.batch());
-        data.put("document", document.no());
+        data.put("stream", document.origin().stream());
+        data.put("type", document.origin().type());
+        data.put("batch", document.origin().batch());
+        data.put("document", document.origin().no());
         data.put("filedAt", document.at().toString());
         data.put("fields", document.fields());
         data.put(

@@ -2,6 +2,7 @@ package jalon.core.output;
 
 import jalon.core.image.Repair;
 import jalon.core.page.Box;
+import jalon.core.page.Millimetres;
 import jalon.core.page.UnreadableFile;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
@@ -31,7 +32,7 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
  * where they are printed. What was encoded stays as it was encoded; pages are taken up one at a time.
  */
 public final class SearchablePdf implements OutputFormat {
-    private static final double POINTS_PER_MM = 72 / 25.4;
+    private static final double POINTS_PER_MM = 1 / Millimetres.PER_POINT;
     private static final COSName FONT = COSName.getPDFName("T");
 
     @Override
@@ -44,7 +45,8 @@ public final class SearchablePdf implements OutputFormat {
         try (PDDocument pdf = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
             pdf.setVersion(1.7f);
             // The same document filed twice is the same file, byte for byte.
-            pdf.setDocumentId((long) filed.pages().get(0).sha256().hashCode() << 32 | filed.no());
+            pdf.setDocumentId((long) filed.pages().get(0).sha256().hashCode() << 32
+                    | filed.origin().no());
             InvisibleFont font = new InvisibleFont();
             COSDictionary fonts = new COSDictionary();
             for (PageFacts page : filed.pages()) {

@@ -25,9 +25,9 @@ final class Xmp {
 
     static byte[] packet(FiledDocument document) {
         Map<String, String> properties = new TreeMap<>(document.fields());
-        properties.put("type", document.type());
-        properties.put("batch", document.batch());
-        properties.put("stream", document.stream());
+        properties.put("type", document.origin().type());
+        properties.put("batch", document.origin().batch());
+        properties.put("stream", document.origin().stream());
         var out = new StringWriter();
         try {
             var xml = XMLOutputFactory.newInstance().createXMLStreamWriter(out);

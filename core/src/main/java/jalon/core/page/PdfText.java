@@ -10,7 +10,7 @@ import org.apache.pdfbox.text.TextPosition;
 
 /** The words of a born-digital PDF page with their places. */
 final class PdfText extends PDFTextStripper {
-    private static final double MM_PER_POINT = 25.4 / 72;
+    private static final double MM_PER_POINT = Millimetres.PER_POINT;
 
     private final List<Word> words = new ArrayList<>();
     private int line;

@@ -108,8 +108,8 @@ final class PicturePages implements PageFile {
             }
         } else {
             var root = (IIOMetadataNode) metadata.getAsTree("javax_imageio_1.0");
-            x = 25.4 / Math.max(valueOf(root, "HorizontalPixelSize"), 1e-9);
-            y = 25.4 / Math.max(valueOf(root, "VerticalPixelSize"), 1e-9);
+            x = Millimetres.dpi(Math.max(valueOf(root, "HorizontalPixelSize"), 1e-9));
+            y = Millimetres.dpi(Math.max(valueOf(root, "VerticalPixelSize"), 1e-9));
         }
         return Resolution.of(x, y, width, height);
     }

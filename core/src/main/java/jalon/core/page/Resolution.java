@@ -6,14 +6,15 @@ record Resolution(double x, double y, boolean stated) {
     private static final double LOWEST = 98;
 
     private static final double HIGHEST = 2400;
-    private static final double A4_LONG_SIDE_INCH = 297 / 25.4;
+    private static final double A4_LONG_SIDE_INCH = Millimetres.inches(297);
     private static final int[] USUAL = {100, 150, 200, 240, 300, 400, 600, 1200};
 
     /** Takes the stated figures where they make a believable page, else the usual resolution nearest to A4. */
     static Resolution of(double statedX, double statedY, int width, int height) {
         boolean believable = within(statedX) && within(statedY);
         // A sheet under 2 cm or beyond A0 by half says that the figure, not the paper, is odd.
-        double longest = Math.max(width / Math.max(statedX, 1), height / Math.max(statedY, 1)) * 25.4;
+        double longest =
+                Math.max(Millimetres.of(width, Math.max(statedX, 1)), Millimetres.of(height, Math.max(statedY, 1)));
         if (believable && longest > 20 && longest < 2000) {
             return new Resolution(usual(statedX), usual(statedY), true);
         }

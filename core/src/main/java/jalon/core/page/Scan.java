@@ -14,10 +14,10 @@ import java.util.List;
 public record Scan(BufferedImage image, double dpi, boolean dpiStated, List<Word> ownWords) {
 
     public double widthMm() {
-        return image.getWidth() * 25.4 / dpi;
+        return Millimetres.of(image.getWidth(), dpi);
     }
 
     public double heightMm() {
-        return image.getHeight() * 25.4 / dpi;
+        return Millimetres.of(image.getHeight(), dpi);
     }
 }

@@ -40,7 +40,7 @@ public record PageFacts(
                 file,
                 filePage,
                 sha256,
-                image.leaning(0),
+                image.skewed(0),
                 marks,
                 words.stream()
                         .map(w -> new Word(w.text(), tilt.toStraight(w.box()), w.certainty(), w.line()))

@@ -51,23 +51,23 @@ public final class ReadPage {
      * @param recipe repairs to read through; the figures are always those of the received image
      */
     public static PageFacts read(Scan scan, Origin origin, TextReader reader, Integer turn, List<Repair> recipe) {
-        GrayPlane received = GrayPlane.of(scan.image());
-        GrayPlane small = received.small(scan.dpi());
+        GrayPlane received = GrayPlane.of(scan.image(), scan.dpi());
+        GrayPlane small = received.small();
         boolean bitonal = scan.image().getColorModel().getPixelSize() == 1;
-        PageCheck check = PageCheck.of(received, small, scan.dpi(), bitonal);
+        PageCheck check = PageCheck.of(received, small, bitonal);
         Ink ink = check.ink();
-        Marks marks = Marks.found(received, scan.dpi(), small);
+        Marks marks = Marks.found(received, small);
         List<Repair> readThrough = needed(scan, check, recipe);
         GrayPlane toRead = readThrough.isEmpty()
                 ? received
                 : GrayPlane.of(
-                        Repaired.of(scan.image(), scan.dpi(), readThrough, 0).image());
-        GrayPlane smallToRead = toRead == received ? small : toRead.small(scan.dpi());
+                        Repaired.of(scan.image(), scan.dpi(), readThrough, 0).image(), scan.dpi());
+        GrayPlane smallToRead = toRead == received ? small : toRead.small();
         Attempt best;
         if (turn != null) {
-            best = attempt(toRead.turned(turn), smallToRead.turned(turn), scan.dpi(), turn, reader);
+            best = attempt(toRead.turned(turn), smallToRead.turned(turn), turn, reader);
         } else if (scan.ownWords().isEmpty()) {
-            best = readUpright(toRead, smallToRead, scan.dpi(), ink, reader);
+            best = readUpright(toRead, smallToRead, ink, reader);
         } else {
             best = new Attempt(0, Skew.of(small).degrees(), scan.ownWords());
         }
@@ -75,12 +75,11 @@ public final class ReadPage {
         boolean sideways = rotation % 180 != 0;
         List<Mark> upright = marks.upright(rotation, turn != null || best.confident() >= 2);
         ImageFacts image = new ImageFacts(
-                sideways ? scan.heightMm() : scan.widthMm(),
-                sideways ? scan.widthMm() : scan.heightMm(),
-                scan.dpi(),
-                scan.dpiStated(),
-                best.skew(),
-                rotation,
+                sideways
+                        ? new ImageFacts.Size(scan.heightMm(), scan.widthMm())
+                        : new ImageFacts.Size(scan.widthMm(), scan.heightMm()),
+                new ImageFacts.Density(scan.dpi(), scan.dpiStated()),
+                new ImageFacts.Pose(best.skew(), rotation),
                 ink.share(),
                 measured(check, best, scan),
                 ColouredInk.in(scan.image(), scan.dpi()).stream()
@@ -94,12 +93,9 @@ public final class ReadPage {
     /** Without straightening, which is part of reading already, by the lean that is then measured. */
     private static List<Repair> needed(Scan scan, PageCheck check, List<Repair> recipe) {
         var figures = new ImageFacts(
-                scan.widthMm(),
-                scan.heightMm(),
-                scan.dpi(),
-                true,
-                0,
-                0,
+                new ImageFacts.Size(scan.widthMm(), scan.heightMm()),
+                new ImageFacts.Density(scan.dpi(), true),
+                new ImageFacts.Pose(0, 0),
                 check.ink().share(),
                 check.figures(),
                 null,
@@ -116,47 +112,46 @@ public final class ReadPage {
         return all;
     }
 
-    private static Attempt readUpright(GrayPlane received, GrayPlane small, double dpi, Ink ink, TextReader reader) {
+    private static Attempt readUpright(GrayPlane received, GrayPlane small, Ink ink, TextReader reader) {
         if (ink.share() < NOTHING) {
             return new Attempt(0, 0, List.of());
         }
-        Attempt asReceived = attempt(received, small, dpi, 0, reader);
+        Attempt asReceived = attempt(received, small, 0, reader);
         if (asReceived.convincing()) {
             return asReceived;
         }
-        int turn = reader.uprightTurn(received, dpi);
+        int turn = reader.uprightTurn(received);
         if (turn == 0) {
             return asReceived;
         }
-        Attempt turned = attempt(received.turned(turn), small.turned(turn), dpi, turn, reader);
+        Attempt turned = attempt(received.turned(turn), small.turned(turn), turn, reader);
         return asReceived.sideways() || turned.weight() > asReceived.weight() ? turned : asReceived;
     }
 
-    private static Attempt attempt(GrayPlane upright, GrayPlane small, double dpi, int rotation, TextReader reader) {
+    private static Attempt attempt(GrayPlane upright, GrayPlane small, int rotation, TextReader reader) {
         double skew = Skew.of(small).degrees();
         double turn = Math.abs(skew) < STRAIGHTEN_FROM ? 0 : -skew;
-        if (dpi >= FINE_DPI) {
-            double scale = Math.max(0.5, QUICK_DPI / dpi);
-            List<Word> quick = reader.read(upright.rotated(turn, scale), dpi * scale, TextReader.Layout.PAGE);
+        if (upright.dpi() >= FINE_DPI) {
+            double scale = Math.max(0.5, QUICK_DPI / upright.dpi());
+            List<Word> quick = reader.read(upright.rotated(turn, scale), TextReader.Layout.PAGE);
             if (SmallPrint.readWell(quick)) {
-                return placed(quick, rotation, skew, turn, upright, dpi);
+                return placed(quick, rotation, skew, turn, upright);
             }
         }
         GrayPlane straight = turn == 0 ? upright : upright.rotated(turn);
-        return placed(reader.read(straight, dpi, TextReader.Layout.PAGE), rotation, skew, turn, upright, dpi);
+        return placed(reader.read(straight, TextReader.Layout.PAGE), rotation, skew, turn, upright);
     }
 
-    private static Attempt placed(
-            List<Word> words, int rotation, double skew, double turn, GrayPlane upright, double dpi) {
+    private static Attempt placed(List<Word> words, int rotation, double skew, double turn, GrayPlane upright) {
         if (turn == 0) {
             return new Attempt(rotation, skew, words);
         }
-        var lean = new PageTilt(skew, upright.width() * 25.4 / dpi, upright.height() * 25.4 / dpi);
+        var tilt = new PageTilt(skew, upright.widthMm(), upright.heightMm());
         return new Attempt(
                 rotation,
                 skew,
                 words.stream()
-                        .map(w -> new Word(w.text(), lean.fromStraight(w.box()), w.certainty(), w.line()))
+                        .map(w -> new Word(w.text(), tilt.fromStraight(w.box()), w.certainty(), w.line()))
                         .toList());
     }
 

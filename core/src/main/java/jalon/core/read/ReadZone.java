@@ -5,6 +5,7 @@ import jalon.core.image.ColourDrop;
 import jalon.core.image.GrayPlane;
 import jalon.core.image.Repaired;
 import jalon.core.page.Box;
+import jalon.core.page.Millimetres;
 import jalon.core.page.Scan;
 import jalon.core.page.Word;
 import jalon.core.text.TextReader;
@@ -32,7 +33,7 @@ public final class ReadZone {
         BufferedImage picture = Repaired.of(
                         scan.image(), scan.dpi(), page.image().readThrough(), 0)
                 .image();
-        List<Word> asItIs = read(GrayPlane.of(picture), scan.dpi(), page, zone, reader);
+        List<Word> asItIs = read(GrayPlane.of(picture, scan.dpi()), page, zone, reader);
         if (page.image().coloured().stream().noneMatch(zone::overlaps)) {
             return asItIs;
         }
@@ -42,8 +43,8 @@ public final class ReadZone {
         }
         List<Word> under = List.of();
         for (ColourDrop.Lies lies : ColourDrop.Lies.values()) {
-            GrayPlane blackOnly = GrayPlane.of(ColourDrop.without(picture, ink, lies));
-            List<Word> words = read(blackOnly, scan.dpi(), page, zone, reader);
+            GrayPlane blackOnly = GrayPlane.of(ColourDrop.without(picture, ink, lies), scan.dpi());
+            List<Word> words = read(blackOnly, page, zone, reader);
             under = Line.certaintyOf(words) > Line.certaintyOf(under) ? words : under;
         }
         // A value written in the coloured ink itself is gone with it; then it stands in the other reading.
@@ -56,7 +57,7 @@ public final class ReadZone {
     private static BufferedImage around(BufferedImage all, double dpi, PageFacts page, Box zone) {
         var image = page.image();
         Box there = zone.grown(10).turned(-image.rotation(), image.widthMm(), image.heightMm());
-        double perMm = dpi / 25.4;
+        double perMm = Millimetres.pixels(1, dpi);
         int left = (int) Math.max(0, Math.min(all.getWidth() - 1, there.x() * perMm));
         int top = (int) Math.max(0, Math.min(all.getHeight() - 1, there.y() * perMm));
         int right = (int) Math.max(left + 1, Math.min(all.getWidth(), there.right() * perMm));
@@ -64,12 +65,12 @@ public final class ReadZone {
         return all.getSubimage(left, top, right - left, bottom - top);
     }
 
-    private static List<Word> read(GrayPlane received, double dpi, PageFacts page, Box zone, TextReader reader) {
+    private static List<Word> read(GrayPlane received, PageFacts page, Box zone, TextReader reader) {
         var image = page.image();
         GrayPlane upright = received.turned(image.rotation());
-        var lean = new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm());
-        Box straight = lean.toStraight(zone).grown(PAPER_AROUND_MM);
-        double perMm = dpi / 25.4;
+        var tilt = new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm());
+        Box straight = tilt.toStraight(zone).grown(PAPER_AROUND_MM);
+        double perMm = received.inPixels(1);
         int left = (int) Math.max(0, Math.floor(straight.x() * perMm));
         int top = (int) Math.max(0, Math.floor(straight.y() * perMm));
         int right = (int) Math.min(upright.width(), Math.ceil(straight.right() * perMm));
@@ -81,10 +82,10 @@ public final class ReadZone {
                 ? upright.cut(left, top, right - left, bottom - top)
                 : upright.rotated(-image.skewDegrees(), left, top, right - left, bottom - top);
         var layout = zone.height() > ONE_LINE_MM ? TextReader.Layout.BLOCK : TextReader.Layout.LINE;
-        return reader.read(cut, dpi, layout).stream()
+        return reader.read(cut, layout).stream()
                 .map(w -> new Word(
                         w.text(),
-                        lean.fromStraight(new Box(
+                        tilt.fromStraight(new Box(
                                 w.box().x() + left / perMm,
                                 w.box().y() + top / perMm,
                                 w.box().width(),

@@ -133,10 +133,7 @@ public final class Filing {
         String title = stream.type(type).orElseThrow().title() + ", batch " + batch + ", document " + document.no();
         return new FiledDocument(
                 title,
-                stream.stream(),
-                type,
-                batch,
-                document.no(),
+                new FiledDocument.Origin(stream.stream(), type, batch, document.no()),
                 fields(document),
                 document.pages().stream().map(pages::get).toList(),
                 recipes(stream, view, document.pages()),

@@ -1,11 +1,11 @@
 package jalon.core.run;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
 import jalon.core.evidence.Wording;
 import jalon.core.index.FieldValue;
-import jalon.core.index.FoundBy;
 import jalon.core.mark.Mark;
 import jalon.core.page.Box;
 import jalon.core.read.PageFacts;
@@ -19,23 +19,23 @@ public record Report(
 
     public record Page(
             int no,
-            String file,
-            int filePage,
-            String sha256,
+            @JsonUnwrapped Received received,
             BatchView.Role role,
             Integer document,
             Image image,
             List<MarkFound> marks) {}
 
+    public record Received(String file, int filePage, String sha256) {}
+
     public record Image(
-            double widthMm,
-            double heightMm,
-            double dpi,
+            @JsonUnwrapped Size size,
             double skewDegrees,
             int rotation,
             boolean blank,
             double inkShare,
             List<ImageFinding> findings) {}
+
+    public record Size(double widthMm, double heightMm, double dpi) {}
 
     public record ImageFinding(String kind, double value, double limit, Box boxMm) {}
 
@@ -54,11 +54,12 @@ public record Report(
             int no,
             List<Integer> pages,
             Stake stake,
-            String type,
-            double typeCertainty,
-            String variant,
+            @JsonUnwrapped Type sorted,
             Map<String, Value> fields,
             List<Delivery> deliveries) {}
+
+    /** @param variant null: variants come later */
+    public record Type(String type, double typeCertainty, String variant) {}
 
     public record Stake(double certainty, List<Seen> evidence) {}
 
@@ -76,11 +77,8 @@ public record Report(
             String value,
             FieldValue.State state,
             double certainty,
-            int page,
-            Box boxMm,
-            FoundBy finder,
-            List<String> reasons,
-            List<Reason> why,
+            @JsonUnwrapped FieldValue.Source source,
+            @JsonUnwrapped Reasons doubts,
             List<String> candidates,
             String by) {
         static Value of(FieldValue v) {
@@ -88,15 +86,15 @@ public record Report(
                     v.value(),
                     v.state(),
                     v.certainty(),
-                    v.page(),
-                    v.boxMm(),
-                    v.finder(),
-                    v.reasons().stream().map(Wording::of).toList(),
-                    v.reasons(),
+                    v.source(),
+                    new Reasons(v.reasons().stream().map(Wording::of).toList(), v.reasons()),
                     v.candidates(),
                     v.by());
         }
     }
+
+    /** @param why the same as {@code reasons}, as codes */
+    public record Reasons(List<String> reasons, List<Reason> why) {}
 
     /** @param path below the output folder, with ending */
     public record Delivery(String destination, String path) {}
@@ -128,9 +126,7 @@ public record Report(
     private static Page page(BatchView.PageView view, PageFacts facts) {
         var i = facts.image();
         var image = new Image(
-                tenths(i.widthMm()),
-                tenths(i.heightMm()),
-                tenths(i.dpi()),
+                new Size(tenths(i.widthMm()), tenths(i.heightMm()), tenths(i.dpi())),
                 i.skewDegrees(),
                 i.rotation(),
                 view.role() == BatchView.Role.BLANK,
@@ -140,9 +136,7 @@ public record Report(
                         .toList());
         return new Page(
                 view.no(),
-                facts.file(),
-                facts.filePage(),
-                facts.sha256(),
+                new Received(facts.file(), facts.filePage(), facts.sha256()),
                 view.role(),
                 view.document(),
                 image,
@@ -158,9 +152,7 @@ public record Report(
                 new Stake(
                         d.stake().certainty(),
                         d.stake().evidence().stream().map(Seen::of).toList()),
-                d.type().type(),
-                d.type().certainty(),
-                null,
+                new Type(d.type().type(), d.type().certainty(), null),
                 fields,
                 deliveries);
     }

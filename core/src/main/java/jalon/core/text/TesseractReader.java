@@ -84,12 +84,12 @@ public final class TesseractReader implements TextReader {
     }
 
     @Override
-    public List<Word> read(GrayPlane picture, double dpi, Layout layout) {
+    public List<Word> read(GrayPlane picture, Layout layout) {
         if (picture.width() < LEAST_PIXELS || picture.height() < LEAST_PIXELS) {
             return List.of();
         }
         if ((long) picture.width() * picture.height() > MOST_PIXELS) {
-            return read(picture.reduced(2), dpi / 2, layout);
+            return read(picture.reduced(2), layout);
         }
         engine.SetPageSegMode(
                 switch (layout) {
@@ -100,17 +100,18 @@ public final class TesseractReader implements TextReader {
                 });
         try (BytePointer pixels = new BytePointer(picture.pixels())) {
             engine.SetImage(pixels, picture.width(), picture.height(), 1, picture.width());
-            engine.SetSourceResolution((int) Math.round(Math.max(70, Math.min(dpi, 2400))));
+            engine.SetSourceResolution((int) Math.round(Math.max(70, Math.min(picture.dpi(), 2400))));
             if (engine.Recognize(null) != 0) {
                 return List.of();
             }
-            return words(25.4 / dpi, picture);
+            return words(picture);
         } finally {
             engine.Clear();
         }
     }
 
-    private List<Word> words(double mm, GrayPlane picture) {
+    private List<Word> words(GrayPlane picture) {
+        double mm = picture.mm(1);
         List<Word> words = new ArrayList<>();
         ResultIterator at = engine.GetIterator();
         if (at == null || at.isNull()) {
@@ -148,9 +149,9 @@ public final class TesseractReader implements TextReader {
     }
 
     @Override
-    public int uprightTurn(GrayPlane picture, double dpi) {
+    public int uprightTurn(GrayPlane picture) {
         // Letters of 8 to 12 point are told apart at 150 dpi just as well, in a quarter of the time.
-        int factor = Math.max(1, (int) Math.floor(dpi / 150));
+        int factor = Math.max(1, (int) Math.floor(picture.dpi() / 150));
         GrayPlane small = picture.reduced(factor);
         if (small.width() < 100 || small.height() < 100 || (long) small.width() * small.height() > MOST_PIXELS) {
             return 0;
@@ -166,7 +167,7 @@ public final class TesseractReader implements TextReader {
                 FloatPointer scriptSure = new FloatPointer(1)) {
             turns.SetPageSegMode(tesseract.PSM_OSD_ONLY);
             turns.SetImage(pixels, small.width(), small.height(), 1, small.width());
-            turns.SetSourceResolution((int) Math.round(dpi / factor));
+            turns.SetSourceResolution((int) Math.round(small.dpi()));
             boolean told = turns.DetectOrientationScript(degrees, sure, script, scriptSure);
             // The engine says how far the print is turned counter-clockwise from upright; back is clockwise.
             return told && sure.get() >= SURE_TURN ? Math.floorMod(360 - degrees.get(), 360) : 0;

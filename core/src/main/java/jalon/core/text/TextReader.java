@@ -12,12 +12,12 @@ public interface TextReader extends AutoCloseable {
     /** Reads nothing. */
     TextReader NONE = new TextReader() {
         @Override
-        public List<Word> read(GrayPlane picture, double dpi, Layout layout) {
+        public List<Word> read(GrayPlane picture, Layout layout) {
             return List.of();
         }
 
         @Override
-        public int uprightTurn(GrayPlane picture, double dpi) {
+        public int uprightTurn(GrayPlane picture) {
             return 0;
         }
 
@@ -38,16 +38,15 @@ public interface TextReader extends AutoCloseable {
     /**
      * Reads an upright, straight picture.
      *
-     * @param dpi pixels per inch
      * @return words in reading order, boxes in mm on that picture; empty where there is nothing to read
      */
-    List<Word> read(GrayPlane picture, double dpi, Layout layout);
+    List<Word> read(GrayPlane picture, Layout layout);
 
     /**
      * The clockwise turn, a multiple of 90 degrees, that would make the picture upright, and 0 where the print is too
      * little to tell.
      */
-    int uprightTurn(GrayPlane picture, double dpi);
+    int uprightTurn(GrayPlane picture);
 
     @Override
     void close();

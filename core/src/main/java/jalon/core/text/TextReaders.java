@@ -62,13 +62,13 @@ public final class TextReaders implements AutoCloseable {
 
     private record Lent(TextReader engine, Runnable back) implements TextReader {
         @Override
-        public List<Word> read(GrayPlane picture, double dpi, Layout layout) {
-            return engine.read(picture, dpi, layout);
+        public List<Word> read(GrayPlane picture, Layout layout) {
+            return engine.read(picture, layout);
         }
 
         @Override
-        public int uprightTurn(GrayPlane picture, double dpi) {
-            return engine.uprightTurn(picture, dpi);
+        public int uprightTurn(GrayPlane picture) {
+            return engine.uprightTurn(picture);
         }
 
         @Override

@@ -14,25 +14,23 @@ class MeasuresTest {
     @ParameterizedTest
     @ValueSource(doubles = {-9, -3.2, -0.8, 0, 0.3, 1.7, 6})
     void skewOfALetter(double degrees) {
-        var page = GrayPlane.of(Pictures.page(200, degrees, Pictures::letter));
-        assertThat(Skew.of(page.small(200)).degrees()).isCloseTo(degrees, within(0.1));
+        var page = Pictures.plane(200, degrees, Pictures::letter);
+        assertThat(Skew.of(page.small()).degrees()).isCloseTo(degrees, within(0.1));
     }
 
     @Test
     void anEmptyPageHasNoSkew() {
-        assertThat(Skew.of(GrayPlane.of(Pictures.page(200, 3, g -> {})).small(200))
-                        .certain())
-                .isFalse();
+        assertThat(Skew.of(Pictures.plane(200, 3, g -> {}).small()).certain()).isFalse();
     }
 
     @Test
     void holesAndEdgesAreNotInkButASignatureIs() {
-        var empty = GrayPlane.of(Pictures.page(200, 0, g -> {
+        var empty = Pictures.plane(200, 0, g -> {
             g.fill(new Ellipse2D.Double(10, 105, 6, 6));
             g.fill(new Ellipse2D.Double(10, 185, 6, 6));
             g.fill(new Rectangle2D.Double(207, 0, 3, 297));
-        }));
-        var signed = GrayPlane.of(Pictures.page(200, 0, g -> Pictures.text(g, 120, 250, 14, "E. Lindqvist")));
+        });
+        var signed = Pictures.plane(200, 0, g -> Pictures.text(g, 120, 250, 14, "E. Lindqvist"));
         assertThat(ink(empty)).isLessThan(0.00001);
         assertThat(ink(signed)).isGreaterThan(0.0004);
     }
@@ -40,19 +38,19 @@ class MeasuresTest {
     /** One in a thousand nearly empty pages was lost by this: a long flat pencil line was taken for a ruled one. */
     @Test
     void aFlatScribbleIsContentAndARuledLineIsNot() {
-        var scribble = GrayPlane.of(Pictures.page(200, 0, g -> {
+        var scribble = Pictures.plane(200, 0, g -> {
             g.setColor(new java.awt.Color(195, 195, 195));
             g.setStroke(new java.awt.BasicStroke(0.4f));
             for (int i = 0; i < 10; i++) {
                 g.draw(new java.awt.geom.Line2D.Double(40 + 5 * i, 100 + i % 2 * 2.5, 45 + 5 * i, 102.5 - i % 2 * 2.5));
             }
-        }));
-        var ruled = GrayPlane.of(Pictures.page(200, 1.5, g -> {
+        });
+        var ruled = Pictures.plane(200, 1.5, g -> {
             g.setStroke(new java.awt.BasicStroke(0.3f));
             for (int i = 0; i < 8; i++) {
                 g.draw(new java.awt.geom.Line2D.Double(20, 60 + 12 * i, 190, 60 + 12 * i));
             }
-        }));
+        });
         assertThat(ink(scribble)).isGreaterThan(0.00001);
         assertThat(ink(ruled)).isLessThan(0.00001);
     }
@@ -60,24 +58,24 @@ class MeasuresTest {
     /** A black page, and one with a picture up to its rim, were taken for blank: their ink hangs on the image's side. */
     @Test
     void whatReachesTheSideIsContentUnlessItIsAnEdge() {
-        var black = GrayPlane.of(Pictures.page(100, 0, g -> g.fill(new Rectangle2D.Double(0, 0, 210, 297))));
-        var picture = GrayPlane.of(Pictures.page(200, 0, g -> g.fill(new Rectangle2D.Double(90, 100, 120, 90))));
-        var edges = GrayPlane.of(Pictures.page(200, 0, g -> {
+        var black = Pictures.plane(100, 0, g -> g.fill(new Rectangle2D.Double(0, 0, 210, 297)));
+        var picture = Pictures.plane(200, 0, g -> g.fill(new Rectangle2D.Double(90, 100, 120, 90)));
+        var edges = Pictures.plane(200, 0, g -> {
             g.fill(new Rectangle2D.Double(206, 0, 4, 297));
             g.fill(new Rectangle2D.Double(0, 294, 210, 3));
-        }));
+        });
         assertThat(ink(black)).isGreaterThan(0.5);
         assertThat(ink(picture)).isGreaterThan(0.1);
         assertThat(ink(edges)).isLessThan(0.00001);
     }
 
     private static double ink(GrayPlane page) {
-        return PageCheck.of(page, page.small(200), 200, false).ink().share();
+        return PageCheck.of(page, page.small(), false).ink().share();
     }
 
     @Test
     void turningFourTimesGivesThePageBack() {
-        var page = GrayPlane.of(Pictures.page(50, 0, Pictures::letter));
+        var page = Pictures.plane(50, 0, Pictures::letter);
         assertThat(page.turned(90).turned(90).turned(180).pixels()).isEqualTo(page.pixels());
     }
 
@@ -85,7 +83,7 @@ class MeasuresTest {
     @ParameterizedTest
     @ValueSource(doubles = {-31, -2.2, -0.4, 0, 0.7, 14, 90, 135})
     void aTurnedPlaneIsWhatTheFormulaSays(double degrees) {
-        var page = GrayPlane.of(Pictures.page(30, 0, Pictures::letter)).cut(0, 0, 190, 131);
+        var page = Pictures.plane(30, 0, Pictures::letter).cut(0, 0, 190, 131);
         var turned = page.rotated(degrees, -3, 5, 200, 140);
         double cos = Math.cos(Math.toRadians(degrees));
         double sin = Math.sin(Math.toRadians(degrees));

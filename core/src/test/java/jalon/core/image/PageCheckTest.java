@@ -21,8 +21,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class PageCheckTest {
     private static PageCheck check(BufferedImage image, double dpi) {
-        GrayPlane full = GrayPlane.of(image);
-        return PageCheck.of(full, full.small(dpi), dpi, image.getColorModel().getPixelSize() == 1);
+        GrayPlane full = GrayPlane.of(image, dpi);
+        return PageCheck.of(full, full.small(), image.getColorModel().getPixelSize() == 1);
     }
 
     private static PageCheck letter(int dpi, Consumer<Graphics2D> more) {

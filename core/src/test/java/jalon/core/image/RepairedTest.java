@@ -18,15 +18,15 @@ class RepairedTest {
     private static final int DPI = 200;
 
     private static BufferedImage repaired(BufferedImage image, Repair... steps) {
-        byte[] before = GrayPlane.of(image).pixels().clone();
+        byte[] before = GrayPlane.of(image, DPI).pixels().clone();
         BufferedImage out = Repaired.of(image, DPI, List.of(steps), 0).image();
-        assertThat(GrayPlane.of(image).pixels()).as("the received image").isEqualTo(before);
+        assertThat(GrayPlane.of(image, DPI).pixels()).as("the received image").isEqualTo(before);
         return out;
     }
 
     private static double figure(BufferedImage image, Measure what) {
-        GrayPlane full = GrayPlane.of(image);
-        return PageCheck.of(full, full.small(DPI), DPI, image.getColorModel().getPixelSize() == 1).figures().stream()
+        GrayPlane full = GrayPlane.of(image, DPI);
+        return PageCheck.of(full, full.small(), image.getColorModel().getPixelSize() == 1).figures().stream()
                 .filter(m -> m.what() == what)
                 .mapToDouble(Measured::figure)
                 .findFirst()
@@ -51,17 +51,18 @@ class RepairedTest {
         assertThat(figure(clean, Measure.HOLES)).isZero();
         assertThat(figure(clean, Measure.SPECKS)).isLessThan(0.1);
         // The lines of print, pixel for pixel.
-        GrayPlane before = GrayPlane.of(worn).cut(190, 200, 1300, 1600);
-        assertThat(GrayPlane.of(clean).cut(190, 200, 1300, 1600).pixels()).isEqualTo(before.pixels());
+        GrayPlane before = GrayPlane.of(worn, DPI).cut(190, 200, 1300, 1600);
+        assertThat(GrayPlane.of(clean, DPI).cut(190, 200, 1300, 1600).pixels()).isEqualTo(before.pixels());
     }
 
     @Test
     void aLeaningPageIsMadeStraight() {
         BufferedImage leaning = Pictures.page(DPI, 4, Pictures::letter);
-        Skew skew = Skew.of(GrayPlane.of(leaning).small(DPI));
+        Skew skew = Skew.of(GrayPlane.of(leaning, DPI).small());
         Repaired straight = Repaired.of(leaning, DPI, List.of(new Repair.Straighten()), skew.degrees());
         assertThat(straight.straightened()).isCloseTo(4, within(0.1));
-        assertThat(Skew.of(GrayPlane.of(straight.image()).small(DPI)).degrees()).isCloseTo(0, within(0.1));
+        assertThat(Skew.of(GrayPlane.of(straight.image(), DPI).small()).degrees())
+                .isCloseTo(0, within(0.1));
     }
 
     /** Whatever the order in the stream: on a page that was turned first, the slanting edge was not found. */
@@ -73,7 +74,7 @@ class RepairedTest {
         g.fillRect(leaning.getWidth() - 16, 0, 16, leaning.getHeight());
         g.dispose();
         List<Repair> recipe = List.of(new Repair.Straighten(), new Repair.WhitenEdges());
-        GrayPlane out = GrayPlane.of(Repaired.of(leaning, DPI, recipe, 3).image());
+        GrayPlane out = GrayPlane.of(Repaired.of(leaning, DPI, recipe, 3).image(), DPI);
         GrayPlane side = out.cut(out.width() * 9 / 10, 0, out.width() / 10, out.height());
         assertThat(side.histogram()[0]).isZero();
     }
@@ -99,7 +100,7 @@ class RepairedTest {
             g.setColor(new Color(red.getRed(), red.getGreen(), red.getBlue(), 170));
             g.fill(new Rectangle2D.Double(40, 55, 60, 10));
         });
-        GrayPlane without = GrayPlane.of(repaired(stamped, new Repair.DropColour(Colour.RED)));
+        GrayPlane without = GrayPlane.of(repaired(stamped, new Repair.DropColour(Colour.RED)), DPI);
         assertThat(without.at(mm(90), mm(60))).as("stamp alone").isGreaterThan(235);
         assertThat(without.at(mm(52), mm(60))).as("print under the stamp").isLessThan(170);
         assertThat(without.at(mm(52), mm(52))).as("print beside it").isLessThan(30);
@@ -122,9 +123,9 @@ class RepairedTest {
         });
         BufferedImage bitonal = repaired(faint, new Repair.Bitonal());
         assertThat(bitonal.getColorModel().getPixelSize()).isEqualTo(1);
-        assertThat(GrayPlane.of(bitonal).at(mm(80), mm(60.3))).isZero();
-        assertThat(GrayPlane.of(bitonal).at(mm(80), mm(160.3))).isZero();
-        assertThat(GrayPlane.of(bitonal).at(mm(80), mm(100))).isEqualTo(255);
+        assertThat(GrayPlane.of(bitonal, DPI).at(mm(80), mm(60.3))).isZero();
+        assertThat(GrayPlane.of(bitonal, DPI).at(mm(80), mm(160.3))).isZero();
+        assertThat(GrayPlane.of(bitonal, DPI).at(mm(80), mm(100))).isEqualTo(255);
     }
 
     /** A page without any need is filed as it came, byte for byte; so what is no need matters. */
@@ -152,6 +153,13 @@ class RepairedTest {
         List<Measured> measured = figures.entrySet().stream()
                 .map(f -> new Measured(f.getKey(), f.getValue(), null))
                 .toList();
-        return new ImageFacts(210, 297, 300, true, skew, 0, 0.02, measured, null, List.of());
+        return new ImageFacts(
+                new ImageFacts.Size(210, 297),
+                new ImageFacts.Density(300, true),
+                new ImageFacts.Pose(skew, 0),
+                0.02,
+                measured,
+                null,
+                List.of());
     }
 }

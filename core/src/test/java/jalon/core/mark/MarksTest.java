@@ -6,7 +6,6 @@ import com.google.zxing.BarcodeFormat;
 import com.google.zxing.MultiFormatWriter;
 import com.google.zxing.common.BitMatrix;
 import jalon.core.Pictures;
-import jalon.core.image.GrayPlane;
 import java.awt.Graphics2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
@@ -20,8 +19,8 @@ class MarksTest {
     void eachPatchIsReadFromTheLeadingEdge(String bars, String code) {
         for (int dpi : new int[] {200, 300}) {
             for (double skew : new double[] {0, -2.5, 4}) {
-                var page = GrayPlane.of(Pictures.page(dpi, skew, g -> Pictures.patch(g, 40, 18, 130, bars)));
-                assertThat(Marks.found(page, dpi).upright(0, false))
+                var page = Pictures.plane(dpi, skew, g -> Pictures.patch(g, 40, 18, 130, bars));
+                assertThat(Marks.found(page).upright(0, false))
                         .as("%s at %d dpi, %.1f degrees", bars, dpi, skew)
                         .extracting(Mark::value)
                         .containsExactly(code);
@@ -31,9 +30,9 @@ class MarksTest {
 
     @Test
     void patchOfASheetFedUpsideDownOrSidewaysIsReadFromItsOwnEdge() {
-        var page = GrayPlane.of(Pictures.page(200, 0, g -> Pictures.patch(g, 40, 18, 130, "WNWN")));
+        var page = Pictures.plane(200, 0, g -> Pictures.patch(g, 40, 18, 130, "WNWN"));
         for (int turn : new int[] {90, 180, 270}) {
-            var marks = Marks.found(page.turned(turn), 200).upright(0, false);
+            var marks = Marks.found(page.turned(turn)).upright(0, false);
             assertThat(marks).as("turned by %d", turn).extracting(Mark::value).containsExactly("2");
             assertThat(marks.get(0).direction().by()).isEqualTo(Mark.KnownBy.EDGE);
         }
@@ -41,8 +40,8 @@ class MarksTest {
 
     @Test
     void printSettlesTheDirectionOfAPatchInTheMiddle() {
-        var page = GrayPlane.of(Pictures.page(200, 0, g -> Pictures.patch(g, 40, 138, 130, "WNWN")));
-        assertThat(Marks.found(page.turned(180), 200).upright(180, true))
+        var page = Pictures.plane(200, 0, g -> Pictures.patch(g, 40, 138, 130, "WNWN"));
+        assertThat(Marks.found(page.turned(180)).upright(180, true))
                 .singleElement()
                 .satisfies(m -> {
                     assertThat(m.value()).isEqualTo("2");
@@ -52,14 +51,14 @@ class MarksTest {
 
     @Test
     void noPatchInTextTablesOrBarcodes() {
-        var page = GrayPlane.of(Pictures.page(300, 1, g -> {
+        var page = Pictures.plane(300, 1, g -> {
             Pictures.letter(g);
             for (int i = 0; i < 12; i++) {
                 g.fill(new Rectangle2D.Double(20, 240 + i * 3.5, 170, 0.6 + (i % 3) * 0.5));
             }
             code(g, BarcodeFormat.CODE_128, "PM-4821-K", 20, 8, 120, 20);
-        }));
-        assertThat(Marks.found(page, 300).upright(0, true)).noneMatch(m -> m.kind() == Mark.Kind.PATCH);
+        });
+        assertThat(Marks.found(page).upright(0, true)).noneMatch(m -> m.kind() == Mark.Kind.PATCH);
     }
 
     @ParameterizedTest
@@ -69,12 +68,12 @@ class MarksTest {
                 "PDF_417,PM-4821-K,80,25"
     })
     void everyKindOfBarcodeInAllFourDirections(BarcodeFormat kind, String value, double w, double h) {
-        var page = GrayPlane.of(Pictures.page(300, 0.7, g -> {
+        var page = Pictures.plane(300, 0.7, g -> {
             Pictures.text(g, 20, 200, 12, "Some words stand on the page as well.");
             code(g, kind, value, 45, 60, w, h);
-        }));
+        });
         for (int turn : new int[] {0, 90, 180, 270}) {
-            var marks = Marks.found(page.turned(turn), 300).upright(Math.floorMod(-turn, 360), true);
+            var marks = Marks.found(page.turned(turn)).upright(Math.floorMod(-turn, 360), true);
             assertThat(marks).as("%s turned by %d", kind, turn).singleElement().satisfies(m -> {
                 assertThat(m.symbology()).isEqualTo(kind.name());
                 assertThat(m.value().replaceAll("^A|A$", "")).isEqualTo(value.replaceAll("^A|A$", ""));
@@ -86,13 +85,13 @@ class MarksTest {
 
     @Test
     void severalBarcodesOnAPage() {
-        var page = GrayPlane.of(Pictures.page(300, 0, g -> {
+        var page = Pictures.plane(300, 0, g -> {
             Pictures.letter(g);
             code(g, BarcodeFormat.CODE_128, "PM-4821-K", 20, 10, 80, 14);
             code(g, BarcodeFormat.CODE_39, "B0412", 120, 240, 70, 14);
             code(g, BarcodeFormat.QR_CODE, "ML-26-00417", 20, 240, 25, 25);
-        }));
-        assertThat(Marks.found(page, 300).upright(0, true))
+        });
+        assertThat(Marks.found(page).upright(0, true))
                 .extracting(Mark::value)
                 .containsExactlyInAnyOrder("PM-4821-K", "B0412", "ML-26-00417");
     }

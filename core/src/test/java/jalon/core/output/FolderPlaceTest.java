@@ -116,10 +116,7 @@ class FolderPlaceTest {
     private static FiledDocument document(String vessel) {
         return new FiledDocument(
                 "Letter",
-                "letters",
-                "dues",
-                "B-0001",
-                1,
+                new FiledDocument.Origin("letters", "dues", "B-0001", 1),
                 Map.of("vessel", vessel),
                 List.of(PageBuilder.page(1).seen()),
                 Map.of(),

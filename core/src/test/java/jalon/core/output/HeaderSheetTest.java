@@ -24,9 +24,9 @@ class HeaderSheetTest {
         var out = new ByteArrayOutputStream();
         HeaderSheet.write(header.barcode(), "Licence renewals – čistý", header.counts(), out);
         try (var pdf = Loader.loadPDF(out.toByteArray())) {
-            var scan = GrayPlane.of(new PDFRenderer(pdf).renderImageWithDPI(0, dpi))
+            var scan = GrayPlane.of(new PDFRenderer(pdf).renderImageWithDPI(0, dpi), dpi)
                     .rotated(skew);
-            List<Mark> marks = Marks.found(scan, dpi).upright(0, true);
+            List<Mark> marks = Marks.found(scan).upright(0, true);
             assertThat(marks)
                     .anyMatch(m -> m.kind() == Mark.Kind.PATCH && m.value().equals("T"));
             var facts = new PageFacts(
@@ -34,7 +34,14 @@ class HeaderSheetTest {
                     "x",
                     1,
                     "00",
-                    new ImageFacts(210, 297, dpi, true, skew, 0, 0.02, List.of(), List.of(), List.of()),
+                    new ImageFacts(
+                            new ImageFacts.Size(210, 297),
+                            new ImageFacts.Density(dpi, true),
+                            new ImageFacts.Pose(skew, 0),
+                            0.02,
+                            List.of(),
+                            List.of(),
+                            List.of()),
                     marks,
                     List.of());
             assertThat(BatchHeader.on(facts)).contains(header);

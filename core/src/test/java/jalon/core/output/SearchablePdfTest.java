@@ -128,10 +128,7 @@ class SearchablePdfTest {
         Path file = File.createTempFile("out", ".pdf", folder.toFile()).toPath();
         var document = new FiledDocument(
                 "A title & more",
-                "letters",
-                "dues",
-                "B-0001",
-                1,
+                new FiledDocument.Origin("letters", "dues", "B-0001", 1),
                 Map.of("vessel", "PM-4821-K <b>"),
                 pages,
                 Map.of(),
@@ -145,12 +142,9 @@ class SearchablePdfTest {
     private static PageFacts facts(int no, double skew, int rotation, Word... words) {
         boolean sideways = rotation % 180 != 0;
         var image = new ImageFacts(
-                sideways ? 297 : 210,
-                sideways ? 210 : 297,
-                100,
-                true,
-                skew,
-                rotation,
+                sideways ? new ImageFacts.Size(297, 210) : new ImageFacts.Size(210, 297),
+                new ImageFacts.Density(100, true),
+                new ImageFacts.Pose(skew, rotation),
                 0.01,
                 List.of(),
                 List.of(),

@@ -51,13 +51,13 @@ class SmallPrintTest {
         var scan = new Scan(Pictures.page(dpi, 0, Pictures::letter), dpi, true, List.of());
         return ReadPage.read(scan, new ReadPage.Origin(1, "x", 1, "00"), new TextReader() {
             @Override
-            public List<Word> read(GrayPlane picture, double dpi, Layout layout) {
-                readAt.add((double) Math.round(dpi));
+            public List<Word> read(GrayPlane picture, Layout layout) {
+                readAt.add((double) Math.round(picture.dpi()));
                 return seen;
             }
 
             @Override
-            public int uprightTurn(GrayPlane picture, double dpi) {
+            public int uprightTurn(GrayPlane picture) {
                 return 0;
             }
 

@@ -26,13 +26,13 @@ class StampTest {
         var seen = new ArrayList<GrayPlane>();
         var reader = new TextReader() {
             @Override
-            public List<Word> read(GrayPlane picture, double dpi, Layout layout) {
+            public List<Word> read(GrayPlane picture, Layout layout) {
                 seen.add(picture);
                 return List.of();
             }
 
             @Override
-            public int uprightTurn(GrayPlane picture, double dpi) {
+            public int uprightTurn(GrayPlane picture) {
                 return 0;
             }
 

@@ -36,17 +36,21 @@ class TesseractReaderTest {
             byte[] noise = new byte[size[0] * size[1]];
             random.nextBytes(noise);
             for (byte[] pixels : new byte[][] {new byte[noise.length], noise}) {
-                var plane = new GrayPlane(size[0], size[1], pixels);
+                var plane = new GrayPlane(size[0], size[1], pixels, 300);
                 for (TextReader.Layout layout : TextReader.Layout.values()) {
-                    assertThat(reader.read(plane, 300, layout)).isNotNull();
-                    assertThat(reader.read(plane, 0, layout)).isNotNull();
-                    assertThat(reader.read(plane, 1e9, layout)).isNotNull();
+                    assertThat(reader.read(plane, layout)).isNotNull();
+                    assertThat(reader.read(new GrayPlane(size[0], size[1], pixels, 1), layout))
+                            .isNotNull();
+                    assertThat(reader.read(new GrayPlane(size[0], size[1], pixels, 1e9), layout))
+                            .isNotNull();
                 }
-                assertThat(reader.uprightTurn(plane, 300)).isBetween(0, 270);
+                assertThat(reader.uprightTurn(plane)).isBetween(0, 270);
             }
         }
-        assertThatThrownBy(() -> new GrayPlane(0, 10, new byte[0])).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new GrayPlane(100, 100, new byte[99])).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new GrayPlane(0, 10, new byte[0], 300)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new GrayPlane(10, 10, new byte[100], 0)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new GrayPlane(100, 100, new byte[99], 300))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     @Test

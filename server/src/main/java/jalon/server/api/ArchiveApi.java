@@ -75,7 +75,7 @@ class ArchiveApi {
         List<Repair> recipe = received
                 ? List.of()
                 : batches.filedRecipes(batch, List.of(page)).getOrDefault(page, List.of());
-        return BatchApi.picture(renditions.picture(batches.facts(batch).get(page), width, recipe));
+        return PageApi.picture(renditions.picture(batches.facts(batch).get(page), width, recipe));
     }
 
     @GetMapping(value = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)

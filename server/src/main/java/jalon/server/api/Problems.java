@@ -1,10 +1,12 @@
 package jalon.server.api;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
 import jalon.server.JsonName;
 import jalon.server.NewerData;
 import jalon.server.NotPossible;
 import java.util.Arrays;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -22,6 +24,7 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidTypeIdException;
 
 /** Turns what goes wrong into words for the screen (RFC 9457). */
 @RestControllerAdvice
@@ -78,13 +81,20 @@ class Problems extends ResponseEntityExceptionHandler {
 
     private static String misread(Throwable cause) {
         if (cause instanceof InvalidFormatException e && e.getTargetType().isEnum()) {
-            String known = Arrays.stream(e.getTargetType().getEnumConstants())
-                    .map(c -> JsonName.of((Enum<?>) c))
-                    .collect(Collectors.joining(", "));
-            return "\"" + e.getValue() + "\" is none of " + known + ".";
+            return noneOf(
+                    e.getValue(),
+                    Arrays.stream(e.getTargetType().getEnumConstants()).map(c -> JsonName.of((Enum<?>) c)));
+        }
+        if (cause instanceof InvalidTypeIdException e) {
+            var kinds = e.getBaseType().getRawClass().getAnnotation(JsonSubTypes.class);
+            return noneOf(e.getTypeId(), Arrays.stream(kinds.value()).map(JsonSubTypes.Type::name));
         }
         return cause instanceof JacksonException e
                 ? e.getOriginalMessage()
                 : "it is not the JSON that is expected here.";
+    }
+
+    private static String noneOf(Object sent, Stream<String> known) {
+        return "\"" + sent + "\" is none of " + known.collect(Collectors.joining(", ")) + ".";
     }
 }

@@ -189,7 +189,12 @@ class ProgramApi {
 
     private static Status status(Batch b) {
         return new Status(
-                b.no(), b.stage(), b.documents(), b.doubts(), b.filedAt() != null && !b.withdrawn(), b.withdrawn());
+                b.no(),
+                b.stage(),
+                b.counted().documents(),
+                b.counted().doubts(),
+                b.filed() && !b.withdrawn(),
+                b.withdrawn());
     }
 
     @Operation(summary = "What was found on the pages and what became of them; complete when the batch is done")

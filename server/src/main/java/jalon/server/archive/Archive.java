@@ -1,5 +1,6 @@
 package jalon.server.archive;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.output.FiledDocument;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
@@ -48,13 +49,15 @@ public class Archive {
         var row = new ArchiveRows.DocumentRow(
                 0,
                 batch.id(),
-                document.no(),
-                document.stream(),
-                document.type(),
+                document.origin().no(),
+                document.origin().stream(),
+                document.origin().type(),
                 document.title(),
                 pages.stream().map(String::valueOf).toList(),
                 path,
-                batch.withPerson() == null ? ActivityLog.JALON : batches.nameOf(batch.withPerson()),
+                batch.holder().person() == null
+                        ? ActivityLog.JALON
+                        : batches.nameOf(batch.holder().person()),
                 document.at());
         if (rows.add(made, row) == 0) {
             return;
@@ -78,14 +81,16 @@ public class Archive {
     public record Found(
             long id,
             String batch,
-            String stream,
-            String type,
-            String title,
-            int firstPage,
-            int pageCount,
+            @JsonUnwrapped Kind kind,
+            @JsonUnwrapped Extent extent,
             Map<String, String> fields,
             Hit hit,
             Instant filedAt) {}
+
+    public record Kind(String stream, String type, String title) {}
+
+    /** @param firstPage number in its batch */
+    public record Extent(int firstPage, int pageCount) {}
 
     /** @param more whether there are more than are shown */
     public record Result(List<Found> found, boolean more, long archived, List<String> fieldNames) {}
@@ -118,11 +123,8 @@ public class Archive {
         return new Found(
                 d.id(),
                 Batch.no(d.batchId()),
-                d.stream(),
-                d.type(),
-                d.title(),
-                pages.get(0),
-                pages.size(),
+                new Kind(d.stream(), d.type(), d.title()),
+                new Extent(pages.get(0), pages.size()),
                 fields(d),
                 hits.isEmpty() ? null : hits.get(0),
                 d.filedAt());

@@ -8,60 +8,77 @@ import java.time.Instant;
 import java.util.Locale;
 
 /**
- * @param stageSince since when it is in its stage
- * @param arrived whether all its files are here
- * @param filedAt when filing was begun; from then on nothing about it can be changed
- * @param withPerson who has it, or null
- * @param channelId the watched folder that still adds to it, or null
- * @param heldSince when the one who has it last did something about it
- * @param onHold why nobody is to work on it, or null
- * @param sender of the mail it came in, or null
+ * A batch as its row says; what is on its pages is worked out elsewhere ({@link Batches#view}).
+ *
+ * @param stream in the version that was in force when it was opened
  */
 public record Batch(
-        long id,
-        String stream,
-        int streamVersion,
-        String source,
-        String madeBy,
-        Instant madeAt,
-        Instant dueAt,
-        Stage stage,
-        Instant stageSince,
-        boolean arrived,
-        Instant filedAt,
-        String withPerson,
-        int documents,
-        int doubts,
-        CameBy channel,
-        Long channelId,
-        IntakeRules.Priority priority,
-        Integer expectedPages,
-        Integer expectedDocuments,
-        Instant heldSince,
-        String onHold,
-        String withdrawnBy,
-        String withdrawnBecause,
-        String sender,
-        String subject,
-        Instant sentAt) {
+        long id, StreamVersion stream, Origin origin, Course course, Urgency urgency, Holder holder, Counted counted) {
+
+    public record StreamVersion(String name, int version) {}
+
+    /**
+     * @param source in words, such as {@code folder copier}
+     * @param madeBy who or what opened it
+     * @param channelId the watched folder that still adds to it, or null
+     * @param mail it came in; its parts are null when it came otherwise
+     */
+    public record Origin(String source, String madeBy, Instant madeAt, CameBy channel, Long channelId, Mail mail) {}
+
+    public record Mail(String sender, String subject, Instant sentAt) {}
+
+    /**
+     * @param since since when it is in its stage
+     * @param arrived whether all its files are here
+     * @param filedAt when filing was begun; from then on nothing about it can be changed
+     * @param withdrawnBy who took it out for good, or null
+     */
+    public record Course(
+            Stage stage,
+            Instant since,
+            boolean arrived,
+            Instant filedAt,
+            String withdrawnBy,
+            String withdrawnBecause) {}
+
+    public record Urgency(Instant dueAt, IntakeRules.Priority priority) {}
+
+    /**
+     * @param person who has it, or null
+     * @param since when the one who has it last did something about it
+     * @param onHold why nobody is to work on it, or null
+     */
+    public record Holder(String person, Instant since, String onHold) {}
+
+    /** @param expectedPages as typed, or null, and likewise the documents */
+    public record Counted(int documents, int doubts, Integer expectedPages, Integer expectedDocuments) {}
 
     /** After this long without an act a batch can be taken from the one who has it. */
     private static final Duration STALE = Duration.ofMinutes(15);
 
     /** Whether this person may work on it now. */
     public boolean isFree(String who, Instant now) {
-        return onHold == null && !withdrawn() && !isWithAnother(who, now);
+        return holder.onHold() == null && !withdrawn() && !isWithAnother(who, now);
     }
 
     boolean isWithAnother(String who, Instant now) {
-        return withPerson != null
-                && !withPerson.equals(who)
-                && heldSince != null
-                && heldSince.isAfter(now.minus(STALE));
+        return holder.person() != null
+                && !holder.person().equals(who)
+                && holder.since() != null
+                && holder.since().isAfter(now.minus(STALE));
     }
 
     public boolean withdrawn() {
-        return withdrawnBy != null;
+        return course.withdrawnBy() != null;
+    }
+
+    /** Whether filing has begun. */
+    public boolean filed() {
+        return course.filedAt() != null;
+    }
+
+    public Stage stage() {
+        return course.stage();
     }
 
     public String no() {

@@ -41,8 +41,8 @@ public class BatchHolds {
 
     static void refuseIfWithAnother(Batch batch, String who, Batches batches, Instant now) {
         if (batch.isWithAnother(who, now)) {
-            throw NotPossible.now(batches.nameOf(batch.withPerson()) + " has batch " + batch.no() + ", last act at "
-                    + CLOCK.format(batch.heldSince()) + ". Ask for it, or take it over.");
+            throw NotPossible.now(batches.nameOf(batch.holder().person()) + " has batch " + batch.no()
+                    + ", last act at " + CLOCK.format(batch.holder().since()) + ". Ask for it, or take it over.");
         }
     }
 
@@ -50,14 +50,14 @@ public class BatchHolds {
     @Transactional
     public void take(String no, boolean over, String who) {
         Batch batch = lock(no);
-        if (batch.filedAt() != null || batch.withdrawn()) {
+        if (batch.filed() || batch.withdrawn()) {
             throw NotPossible.now("Batch " + no + " is done; nobody needs to have it.");
         }
         if (!over) {
             refuseIfWithAnother(batch, who, batches, times.now());
         }
-        if (!who.equals(batch.withPerson())) {
-            log.add(who, batch.id(), over ? Act.TOOK_OVER.with(batch.withPerson()) : Act.TOOK.with());
+        if (!who.equals(batch.holder().person())) {
+            log.add(who, batch.id(), over ? Act.TOOK_OVER.with(batch.holder().person()) : Act.TOOK.with());
         }
         rows.takenBy(batch.id(), who, times.now());
         events.changed(no);
@@ -94,7 +94,10 @@ public class BatchHolds {
     public void prioritise(String no, IntakeRules.Priority priority, String who) {
         Batch batch = open(no);
         rows.prioritise(batch.id(), priority);
-        log.add(who, batch.id(), Act.PRIORITISED.with(JsonName.of(batch.priority()), JsonName.of(priority)));
+        log.add(
+                who,
+                batch.id(),
+                Act.PRIORITISED.with(JsonName.of(batch.urgency().priority()), JsonName.of(priority)));
         events.changed(no);
     }
 
@@ -102,7 +105,7 @@ public class BatchHolds {
     public void due(String no, Instant due, String who) {
         Batch batch = open(no);
         rows.due(batch.id(), due);
-        log.add(who, batch.id(), Act.SET_DUE.with(batch.dueAt(), due));
+        log.add(who, batch.id(), Act.SET_DUE.with(batch.urgency().dueAt(), due));
         events.changed(no);
     }
 
@@ -137,7 +140,7 @@ public class BatchHolds {
 
     private Batch open(String no) {
         Batch batch = lock(no);
-        if (batch.filedAt() != null || batch.withdrawn()) {
+        if (batch.filed() || batch.withdrawn()) {
             throw NotPossible.now("Batch " + no + " is done; nothing about it can be changed any more.");
         }
         return batch;

@@ -19,6 +19,51 @@ interface BatchRows {
                     + " with_person, documents, doubts, channel, channel_id, priority, expected_pages, expected_documents,"
                     + " held_since, on_hold, withdrawn_by, withdrawn_because, sender, subject, sent_at";
 
+    /** A batch as its row lies. */
+    record BatchRow(
+            long id,
+            String stream,
+            int streamVersion,
+            String source,
+            String madeBy,
+            Instant madeAt,
+            Instant dueAt,
+            Stage stage,
+            Instant stageSince,
+            boolean arrived,
+            Instant filedAt,
+            String withPerson,
+            int documents,
+            int doubts,
+            CameBy channel,
+            Long channelId,
+            IntakeRules.Priority priority,
+            Integer expectedPages,
+            Integer expectedDocuments,
+            Instant heldSince,
+            String onHold,
+            String withdrawnBy,
+            String withdrawnBecause,
+            String sender,
+            String subject,
+            Instant sentAt) {
+        Batch batch() {
+            return new Batch(
+                    id,
+                    new Batch.StreamVersion(stream, streamVersion),
+                    new Batch.Origin(
+                            source, madeBy, madeAt, channel, channelId, new Batch.Mail(sender, subject, sentAt)),
+                    new Batch.Course(stage, stageSince, arrived, filedAt, withdrawnBy, withdrawnBecause),
+                    new Batch.Urgency(dueAt, priority),
+                    new Batch.Holder(withPerson, heldSince, onHold),
+                    new Batch.Counted(documents, doubts, expectedPages, expectedDocuments));
+        }
+    }
+
+    private static List<Batch> batches(List<BatchRow> rows) {
+        return rows.stream().map(BatchRow::batch).toList();
+    }
+
     record FileRow(
             long id, long batchId, String name, String sha256, long bytes, int pages, String rejected, String origin) {}
 
@@ -55,27 +100,43 @@ interface BatchRows {
 
     @Insert("insert into batch (stream, stream_version, source, made_by, made_at, due_at, stage, stage_since, channel,"
             + " channel_id, priority, sender, subject, sent_at) values (#{b.stream}, #{version}, #{b.source}, #{b.by},"
-            + " #{now}, #{due}, 'intake', #{now}, #{b.channel}, #{b.channelId}, #{priority}, left(#{b.sender}, 400),"
-            + " left(#{b.subject}, 400), #{b.sentAt})")
+            + " #{now}, #{due}, 'intake', #{now}, #{b.channel}, #{b.channelId}, #{priority}, left(#{b.mail.sender}, 400),"
+            + " left(#{b.mail.subject}, 400), #{b.mail.sentAt})")
     @Options(useGeneratedKeys = true, keyProperty = "made.id")
     void add(NewId made, NewBatch b, int version, IntakeRules.Priority priority, Instant now, Instant due);
 
     @Select("select " + COLUMNS + " from batch where id = #{id}")
-    Optional<Batch> find(long id);
+    Optional<BatchRow> findRow(long id);
+
+    default Optional<Batch> find(long id) {
+        return findRow(id).map(BatchRow::batch);
+    }
 
     /** For as long as the transaction lasts nobody else changes this batch. */
     @Select("select " + COLUMNS + " from batch where id = #{id} for update")
-    Optional<Batch> lock(long id);
+    Optional<BatchRow> lockRow(long id);
+
+    default Optional<Batch> lock(long id) {
+        return lockRow(id).map(BatchRow::batch);
+    }
 
     @Select("select " + COLUMNS + " from batch where stage <> 'done' or stage_since > #{doneAfter}"
             + " order by stage = 'done', priority = 'URGENT' desc, priority = 'HIGH' desc, due_at, id limit 1000")
-    List<Batch> board(Instant doneAfter);
+    List<BatchRow> boardRows(Instant doneAfter);
+
+    default List<Batch> board(Instant doneAfter) {
+        return batches(boardRows(doneAfter));
+    }
 
     /** Batches at work in which somebody asked for a page again; whether it has come is for the decisions to say. */
     @Select("select " + COLUMNS + " from batch where filed_at is null and withdrawn_by is null and stage <> 'intake'"
             + " and exists (select 1 from decision d where d.batch_id = batch.id and d.state = 'active'"
             + " and d.kind = 'askAgain') order by id")
-    List<Batch> withRescans();
+    List<BatchRow> withRescansRows();
+
+    default List<Batch> withRescans() {
+        return batches(withRescansRows());
+    }
 
     @Select(
             "select b.id, count(p.id) as pages, count(distinct p.sheet) as sheets, coalesce(sum(p.facts is null and p.rejected is null), 0) as waiting,"
@@ -121,12 +182,20 @@ interface BatchRows {
 
     @Select("select " + COLUMNS + " from batch where channel_id = #{channelId} and not arrived"
             + " and withdrawn_by is null order by id")
-    List<Batch> gathering(long channelId);
+    List<BatchRow> gatheringRows(long channelId);
+
+    default List<Batch> gathering(long channelId) {
+        return batches(gatheringRows(channelId));
+    }
 
     /** Batches that a channel gathered which is no more, or is paused. */
     @Select("select " + COLUMNS + " from batch where channel_id is not null and not arrived and withdrawn_by is null"
             + " and not exists (select 1 from channel c where c.id = batch.channel_id and not c.paused)")
-    List<Batch> left();
+    List<BatchRow> leftRows();
+
+    default List<Batch> left() {
+        return batches(leftRows());
+    }
 
     @Select("select max(received_at) from received_file where batch_id = #{batchId}")
     Instant lastReceived(long batchId);
@@ -135,13 +204,21 @@ interface BatchRows {
     int pagesInLine();
 
     @Select("select " + COLUMNS + " from batch where stage <> 'done' and not told_late and on_hold is null")
-    List<Batch> notToldLate();
+    List<BatchRow> notToldLateRows();
+
+    default List<Batch> notToldLate() {
+        return batches(notToldLateRows());
+    }
 
     @Update("update batch set told_late = true where id = #{id}")
     void toldLate(long id);
 
     @Select("select " + COLUMNS + " from batch where stage <> 'done' and not raised")
-    List<Batch> notRaised();
+    List<BatchRow> notRaisedRows();
+
+    default List<Batch> notRaised() {
+        return batches(notRaisedRows());
+    }
 
     @Update("update batch set priority = #{priority}, raised = true where id = #{id}")
     void raise(long id, IntakeRules.Priority priority);

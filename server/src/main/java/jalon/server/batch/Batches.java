@@ -97,12 +97,12 @@ public class Batches {
     }
 
     public StreamDefinition stream(Batch batch) {
-        return streams.definition(batch.stream(), batch.streamVersion());
+        return streams.definition(batch.stream().name(), batch.stream().version());
     }
 
     /** Its stream, unless a newer Jalon saved that in a form that this one does not know. */
     Optional<StreamDefinition> usableStream(Batch batch) {
-        return streams.usable(batch.stream(), batch.streamVersion());
+        return streams.usable(batch.stream().name(), batch.stream().version());
     }
 
     /** What was seen on each page that could be read, by page number. */
@@ -165,7 +165,7 @@ public class Batches {
      * @param fields whether the fields are wanted too, or only the cut
      */
     public BatchView view(Batch batch, boolean fields) {
-        if (batch.filedAt() != null) {
+        if (batch.filed()) {
             BatchView then = filed.get(batch.id(), this::filedView);
             if (then != null) {
                 return then;
@@ -211,22 +211,24 @@ public class Batches {
 
     private BatchContext context(Batch batch) {
         Map<Finder.Inherited.From, String> inherited = new EnumMap<>(Finder.Inherited.From.class);
-        if (batch.sender() != null) {
-            inherited.put(Finder.Inherited.From.SENDER, batch.sender());
+        if (batch.origin().mail().sender() != null) {
+            inherited.put(Finder.Inherited.From.SENDER, batch.origin().mail().sender());
         }
-        if (batch.subject() != null) {
-            inherited.put(Finder.Inherited.From.SUBJECT, batch.subject());
+        if (batch.origin().mail().subject() != null) {
+            inherited.put(Finder.Inherited.From.SUBJECT, batch.origin().mail().subject());
         }
-        if (batch.sentAt() != null) {
+        if (batch.origin().mail().sentAt() != null) {
             inherited.put(
                     Finder.Inherited.From.SENT_ON,
-                    LocalDate.ofInstant(batch.sentAt(), ZoneOffset.UTC).toString());
+                    LocalDate.ofInstant(batch.origin().mail().sentAt(), ZoneOffset.UTC)
+                            .toString());
         }
         rows.files(batch.id()).stream()
                 .filter(f -> f.rejected() == null)
                 .findFirst()
                 .ifPresent(f -> inherited.put(Finder.Inherited.From.FILE_NAME, f.name()));
-        return new BatchContext(inherited, batch.expectedPages(), batch.expectedDocuments());
+        return new BatchContext(
+                inherited, batch.counted().expectedPages(), batch.counted().expectedDocuments());
     }
 
     /** Numbers of the pages in the order they stand in now. */
@@ -281,7 +283,10 @@ public class Batches {
     @Transactional
     public void advance(long id) {
         Batch batch = rows.lock(id).orElseThrow();
-        if (batch.withdrawn() || batch.stage() != Stage.INTAKE || !batch.arrived() || rows.waiting(id) > 0) {
+        if (batch.withdrawn()
+                || batch.stage() != Stage.INTAKE
+                || !batch.course().arrived()
+                || rows.waiting(id) > 0) {
             return;
         }
         BatchView view = view(batch, true);
@@ -310,7 +315,8 @@ public class Batches {
     /** Brings the counts on the Day board up to date. */
     public void counted(Batch batch, BatchView view) {
         long doubts = view.cutDoubts() + view.fieldDoubts();
-        if (batch.documents() != view.documents().size() || batch.doubts() != doubts) {
+        if (batch.counted().documents() != view.documents().size()
+                || batch.counted().doubts() != doubts) {
             rows.counted(batch.id(), view.documents().size(), doubts);
         }
     }

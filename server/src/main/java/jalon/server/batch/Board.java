@@ -1,5 +1,6 @@
 package jalon.server.batch;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
@@ -29,44 +30,44 @@ public class Board {
         this.batches = batches;
     }
 
+    /** A batch on the board; its groups lie side by side in the JSON. */
+    public record Row(
+            String no,
+            @JsonUnwrapped StreamTitle streamTitle,
+            @JsonUnwrapped Progress progress,
+            @JsonUnwrapped Amounts amounts,
+            @JsonUnwrapped Origin origin,
+            @JsonUnwrapped Urgency urgency,
+            @JsonUnwrapped Holder holder) {}
+
+    public record StreamTitle(String stream, String title) {}
+
     /**
-     * @param pages images, @param sheets of paper they are on when they were scanned here, else 0
-     * @param read pages read so far
      * @param filing whether it is being filed and needs nobody
-     * @param doubts in its cut, fields and images, pages that could not be read, and deliveries that are refused
      * @param since when it came into its stage
-     * @param stageDueAt when it should have left its stage, or null
-     * @param with who has it, by name, or null
-     * @param mine whether it is with the one who asks, @param madeByMe whether that one brought it in
-     * @param onHold why nobody is to work on it, or null
      * @param arrived whether all its files are here
      * @param withdrawn whether it was taken out of the work
      */
-    public record Row(
-            String no,
-            String stream,
-            String title,
-            Stage stage,
-            boolean filing,
-            int pages,
-            int sheets,
-            int read,
-            int documents,
-            int doubts,
-            Instant since,
-            Instant dueAt,
-            Instant stageDueAt,
-            Instant madeAt,
-            String source,
-            CameBy channel,
-            IntakeRules.Priority priority,
-            String with,
-            boolean mine,
-            boolean madeByMe,
-            boolean free,
-            String onHold,
-            boolean withdrawn,
-            boolean arrived) {}
+    public record Progress(Stage stage, boolean filing, Instant since, boolean arrived, boolean withdrawn) {}
+
+    /**
+     * @param pages images, @param sheets of paper they are on when they were scanned here, else 0
+     * @param read pages read so far
+     * @param doubts in its cut, fields and images, pages that could not be read, and deliveries that are refused
+     */
+    public record Amounts(int pages, int sheets, int read, int documents, int doubts) {}
+
+    /** @param madeByMe whether the one who asks brought it in */
+    public record Origin(String source, CameBy channel, Instant madeAt, boolean madeByMe) {}
+
+    /** @param stageDueAt when it should have left its stage, or null */
+    public record Urgency(Instant dueAt, Instant stageDueAt, IntakeRules.Priority priority) {}
+
+    /**
+     * @param with who has it, by name, or null, @param mine whether it is with the one who asks
+     * @param onHold why nobody is to work on it, or null
+     */
+    public record Holder(String with, boolean mine, boolean free, String onHold) {}
 
     /** @param who asks */
     public List<Row> rows(String who) {
@@ -75,36 +76,45 @@ public class Board {
         Map<Long, BatchRows.BoardRow> pages = new HashMap<>();
         rows.boardPages(since).forEach(p -> pages.put(p.id(), p));
         return rows.board(since).stream()
-                .map(b -> {
-                    BatchRows.BoardRow p = pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0, 0, 0, 0));
-                    var stream = streams.usable(b.stream(), b.streamVersion());
-                    return new Row(
-                            b.no(),
-                            b.stream(),
-                            stream.map(StreamDefinition::title).orElse(b.stream()),
-                            b.stage(),
-                            b.filedAt() != null && p.refused() == 0,
-                            p.pages(),
-                            p.sheets(),
-                            p.pages() - p.waiting(),
-                            b.documents(),
-                            b.filedAt() == null ? b.doubts() + p.notRead() : p.refused(),
-                            b.stageSince(),
-                            b.dueAt(),
-                            stream.flatMap(s -> s.intake().stageDueAt(b.stage(), b.stageSince()))
-                                    .orElse(null),
-                            b.madeAt(),
-                            b.source(),
-                            b.channel(),
-                            b.priority(),
-                            b.withPerson() == null ? null : batches.nameOf(b.withPerson()),
-                            who.equals(b.withPerson()),
-                            who.equals(b.madeBy()),
-                            b.isFree(who, now),
-                            b.onHold(),
-                            b.withdrawn(),
-                            b.arrived());
-                })
+                .map(b -> row(b, pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0, 0, 0, 0)), who, now))
                 .toList();
+    }
+
+    private Row row(Batch b, BatchRows.BoardRow p, String who, Instant now) {
+        var stream = streams.usable(b.stream().name(), b.stream().version());
+        String holder = b.holder().person();
+        return new Row(
+                b.no(),
+                new StreamTitle(
+                        b.stream().name(),
+                        stream.map(StreamDefinition::title).orElse(b.stream().name())),
+                new Progress(
+                        b.stage(),
+                        b.filed() && p.refused() == 0,
+                        b.course().since(),
+                        b.course().arrived(),
+                        b.withdrawn()),
+                new Amounts(
+                        p.pages(),
+                        p.sheets(),
+                        p.pages() - p.waiting(),
+                        b.counted().documents(),
+                        b.filed() ? p.refused() : b.counted().doubts() + p.notRead()),
+                new Origin(
+                        b.origin().source(),
+                        b.origin().channel(),
+                        b.origin().madeAt(),
+                        who.equals(b.origin().madeBy())),
+                new Urgency(
+                        b.urgency().dueAt(),
+                        stream.flatMap(s -> s.intake()
+                                        .stageDueAt(b.stage(), b.course().since()))
+                                .orElse(null),
+                        b.urgency().priority()),
+                new Holder(
+                        holder == null ? null : batches.nameOf(holder),
+                        who.equals(holder),
+                        b.isFree(who, now),
+                        b.holder().onHold()));
     }
 }

@@ -142,13 +142,15 @@ public class Decisions {
     void refuseUnchangeable(Batch batch, String who) {
         String no = batch.no();
         if (batch.withdrawn()) {
-            throw NotPossible.now("Batch " + no + " was withdrawn by " + batches.nameOf(batch.withdrawnBy()) + ".");
+            throw NotPossible.now("Batch " + no + " was withdrawn by "
+                    + batches.nameOf(batch.course().withdrawnBy()) + ".");
         }
-        if (batch.filedAt() != null) {
+        if (batch.filed()) {
             throw NotPossible.now("Batch " + no + " is filed; it cannot be changed any more.");
         }
-        if (batch.onHold() != null) {
-            throw NotPossible.now("Batch " + no + " is on hold: " + batch.onHold() + ". Release it first.");
+        if (batch.holder().onHold() != null) {
+            throw NotPossible.now(
+                    "Batch " + no + " is on hold: " + batch.holder().onHold() + ". Release it first.");
         }
         BatchHolds.refuseIfWithAnother(batch, who, batches, times.now());
         if (batch.stage() == Stage.INTAKE) {

@@ -30,7 +30,7 @@ public class GatheredBatches implements RecurringWork {
     /** The batches that a watched folder still adds files to, one a stream. */
     public List<Open> all(long channelId) {
         return rows.gathering(channelId).stream()
-                .map(b -> new Open(b.no(), b.stream(), rows.lastReceived(b.id())))
+                .map(b -> new Open(b.no(), b.stream().name(), rows.lastReceived(b.id())))
                 .toList();
     }
 
@@ -71,7 +71,7 @@ public class GatheredBatches implements RecurringWork {
                     .findFirst()
                     .orElseGet(() -> receiving.open(wanted));
             Batch batch = receiving.lock(no);
-            if (batch.arrived() || batch.withdrawn()) {
+            if (batch.course().arrived() || batch.withdrawn()) {
                 batch = receiving.lock(receiving.open(wanted));
             }
             return receiving.record(batch, name, kept, origin, null).received();

@@ -65,7 +65,7 @@ class LateBatches implements RecurringWork {
     void look(Instant now) {
         for (Batch batch : rows.notRaised()) {
             boolean raises = batches.usableStream(batch)
-                    .filter(s -> s.intake().raises(now, batch.dueAt()))
+                    .filter(s -> s.intake().raises(now, batch.urgency().dueAt()))
                     .isPresent();
             if (raises) {
                 transaction.executeWithoutResult(t -> raise(batch.id()));
@@ -73,7 +73,12 @@ class LateBatches implements RecurringWork {
         }
         for (Batch batch : rows.notToldLate()) {
             boolean late = batches.usableStream(batch)
-                    .filter(s -> s.intake().isLate(now, batch.dueAt(), batch.stage(), batch.stageSince()))
+                    .filter(s -> s.intake()
+                            .isLate(
+                                    now,
+                                    batch.urgency().dueAt(),
+                                    batch.stage(),
+                                    batch.course().since()))
                     .isPresent();
             if (late) {
                 tell(batch);
@@ -83,9 +88,12 @@ class LateBatches implements RecurringWork {
 
     private void raise(long id) {
         Batch batch = rows.lock(id).orElseThrow();
-        IntakeRules.Priority raised = batch.priority().raised();
+        IntakeRules.Priority raised = batch.urgency().priority().raised();
         rows.raise(id, raised);
-        log.add(ActivityLog.JALON, id, Act.RAISED.with(JsonName.of(batch.priority()), JsonName.of(raised)));
+        log.add(
+                ActivityLog.JALON,
+                id,
+                Act.RAISED.with(JsonName.of(batch.urgency().priority()), JsonName.of(raised)));
         events.changed(batch.no());
     }
 
@@ -97,9 +105,11 @@ class LateBatches implements RecurringWork {
         String text = "Batch " + batch.no() + " (" + stream.title() + ") is late.\n\nStage: "
                 + JsonName.of(batch.stage())
                 + " since "
-                + batch.stageSince() + "\nDue: " + batch.dueAt() + "\nWith: "
-                + (batch.withPerson() == null ? "nobody" : batches.nameOf(batch.withPerson())) + "\nDoubts left: "
-                + batch.doubts() + "\n";
+                + batch.course().since() + "\nDue: " + batch.urgency().dueAt() + "\nWith: "
+                + (batch.holder().person() == null
+                        ? "nobody"
+                        : batches.nameOf(batch.holder().person())) + "\nDoubts left: "
+                + batch.counted().doubts() + "\n";
         try {
             letters.send(
                     null, String.join(",", stream.intake().tell()), "Late: " + batch.no() + " " + stream.title(), text);

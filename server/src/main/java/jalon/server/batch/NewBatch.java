@@ -1,24 +1,19 @@
 package jalon.server.batch;
 
-import java.time.Instant;
-
 /**
  * What is known of a batch when it is opened.
  *
  * @param source in words: {@code upload}, {@code folder copier}, {@code mail from ...}
  * @param channelId of a watched folder that goes on adding to it, or null
  * @param by who or what opened it
+ * @param mail it came in; its parts are null when it came otherwise
  */
-public record NewBatch(
-        String stream,
-        String source,
-        CameBy channel,
-        Long channelId,
-        String by,
-        String sender,
-        String subject,
-        Instant sentAt) {
+public record NewBatch(String stream, String source, CameBy channel, Long channelId, String by, Batch.Mail mail) {
+    public NewBatch {
+        mail = mail == null ? new Batch.Mail(null, null, null) : mail;
+    }
+
     public static NewBatch of(String stream, String source, CameBy channel, String by) {
-        return new NewBatch(stream, source, channel, null, by, null, null, null);
+        return new NewBatch(stream, source, channel, null, by, null);
     }
 }

@@ -90,7 +90,7 @@ public class PageInsertion {
                     .toList();
             rows.forgetSheet(batch.id(), sheet);
             decisions.write(batch, List.of(new Decision.SetAside(sides)), "Jalon");
-            rows.takenBy(batch.id(), batch.withPerson(), batch.heldSince());
+            rows.takenBy(batch.id(), batch.holder().person(), batch.holder().since());
         });
     }
 }

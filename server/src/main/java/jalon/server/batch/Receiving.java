@@ -101,7 +101,7 @@ public class Receiving {
         return transaction.execute(t -> {
             Batch batch = lock(no);
             refuseWithdrawn(batch);
-            if (batch.arrived()) {
+            if (batch.course().arrived()) {
                 throw NotPossible.now("Batch " + no + " is complete; open a new one for more files.");
             }
             return record(batch, name, kept, origin, sheet).received();
@@ -223,7 +223,7 @@ public class Receiving {
     public void complete(String no, String who) {
         Batch batch = lock(no);
         refuseWithdrawn(batch);
-        if (!batch.arrived()) {
+        if (!batch.course().arrived()) {
             rows.arrived(batch.id());
             log.add(who, batch.id(), Act.ARRIVED.with(rows.lastPageNo(batch.id())));
             work.advance(batch.id());

@@ -1,5 +1,6 @@
 package jalon.server.batch;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
@@ -22,23 +23,21 @@ public class Rescans {
         this.batches = batches;
     }
 
-    /**
-     * @param sheet and @param side of a page scanned here, or null
-     * @param words the first ones on it, from the top
-     */
+    /** A page to be scanned again; its groups lie side by side in the JSON. */
     public record Rescan(
             String batch,
             String stream,
             String source,
-            int page,
-            int rotation,
-            Integer sheet,
-            Side side,
-            String file,
-            int filePage,
-            String words,
+            @JsonUnwrapped Page shown,
+            @JsonUnwrapped Place place,
             String because,
             String by) {}
+
+    /** @param words the first ones on it, from the top */
+    public record Page(int page, int rotation, String words) {}
+
+    /** @param sheet and @param side of a page scanned here, or null */
+    public record Place(Integer sheet, Side side, String file, int filePage) {}
 
     public List<Rescan> all() {
         List<Rescan> all = new ArrayList<>();
@@ -51,14 +50,13 @@ public class Rescans {
                 all.add(new Rescan(
                         batch.no(),
                         batches.stream(batch).title(),
-                        batch.source(),
-                        page.no(),
-                        seen.image().rotation(),
-                        sheet == null ? null : sheet.no(),
-                        sheet == null ? null : sheet.side(),
-                        seen.file(),
-                        seen.filePage(),
-                        topWords(seen),
+                        batch.origin().source(),
+                        new Page(page.no(), seen.image().rotation(), topWords(seen)),
+                        new Place(
+                                sheet == null ? null : sheet.no(),
+                                sheet == null ? null : sheet.side(),
+                                seen.file(),
+                                seen.filePage()),
                         page.image().askedBecause(),
                         page.image().askedBy()));
             }

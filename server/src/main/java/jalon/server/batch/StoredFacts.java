@@ -62,7 +62,7 @@ record StoredFacts(
                         i.widthMm(),
                         i.heightMm(),
                         i.dpi(),
-                        i.dpiStated(),
+                        i.density().stated(),
                         i.skewDegrees(),
                         i.rotation(),
                         i.inkShare(),
@@ -95,12 +95,9 @@ record StoredFacts(
                 filePage,
                 sha256,
                 new ImageFacts(
-                        image.widthMm,
-                        image.heightMm,
-                        image.dpi,
-                        image.dpiStated,
-                        image.skewDegrees,
-                        image.rotation,
+                        new ImageFacts.Size(image.widthMm, image.heightMm),
+                        new ImageFacts.Density(image.dpi, image.dpiStated),
+                        new ImageFacts.Pose(image.skewDegrees, image.rotation),
                         image.inkShare,
                         orNone(image.measured).stream()
                                 .map(f -> new Measured(f.what, f.figure, f.where))

@@ -235,9 +235,7 @@ record StoredView(
                 v.value,
                 v.state,
                 v.certainty,
-                v.page,
-                v.boxMm,
-                v.finder,
+                new FieldValue.Source(v.page, v.boxMm, v.finder),
                 v.reasons.stream().map(StoredReason::reason).toList(),
                 v.candidates,
                 v.by);

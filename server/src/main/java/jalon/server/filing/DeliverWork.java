@@ -80,8 +80,13 @@ public class DeliverWork {
         Destination destination = delivery.taken() == null ? streams : streams.whenTaken(delivery.taken());
         Map<Integer, PageFacts> facts = batches.facts(batch);
         BatchView view = batches.view(batch, true);
-        FiledDocument document =
-                Filing.document(stream, batch.no(), view, delivery.documentNo(), facts, batch.filedAt());
+        FiledDocument document = Filing.document(
+                stream,
+                batch.no(),
+                view,
+                delivery.documentNo(),
+                facts,
+                batch.course().filedAt());
         FilingPlace place = places.of(destination);
         Map<String, Path> received = new HashMap<>();
         document.pages().forEach(p -> received.put(p.sha256(), store.path(p.sha256())));

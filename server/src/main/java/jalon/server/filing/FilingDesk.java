@@ -1,6 +1,7 @@
 package jalon.server.filing;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.name.SafeName;
 import jalon.core.output.OutputFormat;
 import jalon.core.run.BatchView;
@@ -62,11 +63,8 @@ public class FilingDesk {
     }
 
     /**
-     * @param path where it will lie or lies, below the destination
      * @param id null while it is only about to be
-     * @param reason why it failed or is refused, or null
-     * @param tries that failed so far, @param nextAt when it is tried again, or null
-     * @param leftOutBy by name, or null
+     * @param path where it will lie or lies, below the destination
      */
     public record DeskDelivery(
             Long id,
@@ -75,10 +73,17 @@ public class FilingDesk {
             List<Destination.Format> formats,
             String path,
             DeliveryState state,
-            String reason,
-            int tries,
-            Instant nextAt,
-            String leftOutBy) {}
+            @JsonUnwrapped Tries history) {}
+
+    /**
+     * @param reason why it failed or is refused, or null
+     * @param tries that failed so far, @param nextAt when it is tried again, or null
+     * @param leftOutBy by name, or null
+     * @param remedies what a person may have become of it
+     */
+    public record Tries(String reason, int tries, Instant nextAt, String leftOutBy, List<Remedy> remedies) {
+        static final Tries NONE = new Tries(null, 0, null, null, List.of());
+    }
 
     /** @param setAsideBy who set pages aside, by name */
     public record Plan(List<DeskDelivery> deliveries, Ledger ledger, List<String> setAsideBy, boolean begun) {}
@@ -86,48 +91,44 @@ public class FilingDesk {
     public Plan plan(String no) {
         Batch batch = batches.get(no);
         StreamDefinition stream = batches.stream(batch);
-        BatchView view = batches.view(batch, batch.filedAt() == null);
+        BatchView view = batches.view(batch, !batch.filed());
         List<DeskDelivery> deliveries = new ArrayList<>();
-        if (batch.filedAt() == null) {
+        if (!batch.filed()) {
             for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.now())) {
-                var formats = formats(stream, p.destination().destination());
                 deliveries.add(new DeskDelivery(
                         null,
                         p.document(),
                         p.destination().destination(),
-                        formats,
+                        p.destination().formats(),
                         p.path(),
                         DeliveryState.PLANNED,
-                        null,
-                        0,
-                        null,
-                        null));
+                        Tries.NONE));
             }
         } else {
-            for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
-                String planned = r.folder().isEmpty() ? r.name() : r.folder() + "/" + r.name();
-                String first = r.files() == null || r.files().isEmpty()
-                        ? planned
-                        : r.files().get(0);
-                deliveries.add(new DeskDelivery(
-                        r.id(),
-                        r.documentNo(),
-                        r.destination(),
-                        formats(stream, r.destination()),
-                        OutputFormat.withoutEnding(first),
-                        r.state(),
+            rows.ofBatch(batch.id()).forEach(r -> deliveries.add(shown(r, stream)));
+        }
+        Ledger ledger = ledger(batch, view);
+        return new Plan(deliveries, ledger, setAsideBy(view), batch.filed());
+    }
+
+    private DeskDelivery shown(DeliveryRows.DeliveryRow r, StreamDefinition stream) {
+        String planned = r.folder().isEmpty() ? r.name() : r.folder() + "/" + r.name();
+        String path = r.files() == null || r.files().isEmpty()
+                ? planned
+                : OutputFormat.withoutEnding(r.files().get(0));
+        return new DeskDelivery(
+                r.id(),
+                r.documentNo(),
+                r.destination(),
+                stream.destination(r.destination()).map(Destination::formats).orElse(List.of()),
+                path,
+                r.state(),
+                new Tries(
                         r.reason(),
                         r.tries(),
                         r.nextAt(),
-                        r.leftOutBy() == null ? null : batches.nameOf(r.leftOutBy())));
-            }
-        }
-        Ledger ledger = ledger(batch, view);
-        return new Plan(deliveries, ledger, setAsideBy(view), batch.filedAt() != null);
-    }
-
-    private static List<Destination.Format> formats(StreamDefinition stream, String destination) {
-        return stream.destination(destination).map(Destination::formats).orElse(List.of());
+                        r.leftOutBy() == null ? null : batches.nameOf(r.leftOutBy()),
+                        Remedy.of(r.state())));
     }
 
     /** The page ledger of a batch as it stands now. */
@@ -203,7 +204,15 @@ public class FilingDesk {
         @JsonProperty("number")
         NUMBER,
         @JsonProperty("leaveOut")
-        LEAVE_OUT
+        LEAVE_OUT;
+
+        static List<Remedy> of(DeliveryState state) {
+            return switch (state) {
+                case REFUSED -> List.of(values());
+                case RETRYING -> List.of(NOW, LEAVE_OUT);
+                case PLANNED, RUNNING, DONE, LEFT_OUT -> List.of();
+            };
+        }
     }
 
     /** @param name the other name, without its ending; for {@link Remedy#RENAME} alone */

@@ -1,5 +1,6 @@
 package jalon.server.intake;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.server.JsonName;
 import jalon.server.NotPossible;
 import jalon.server.Times;
@@ -54,24 +55,27 @@ public class Channels {
         this.log = log;
     }
 
-    /**
-     * @param settings without its password
-     * @param problem what is wrong and what to do, or null
-     * @param nextAt when it is looked at next
-     */
+    /** @param settings without its password */
     public record Channel(
             long id,
             String name,
             String stream,
             ChannelSettings settings,
-            boolean paused,
-            Instant lookedAt,
-            Instant nextAt,
-            int failures,
-            String problem,
-            Instant problemAt,
-            int taken,
-            int rejected) {}
+            @JsonUnwrapped Looks looks,
+            @JsonUnwrapped Health health,
+            @JsonUnwrapped Totals totals) {}
+
+    /** @param nextAt when it is looked at next */
+    public record Looks(boolean paused, Instant lookedAt, Instant nextAt) {}
+
+    /**
+     * @param failures looks that failed, one after another
+     * @param problem what is wrong and what to do, or null
+     */
+    public record Health(int failures, String problem, Instant problemAt) {}
+
+    /** Files or mails. */
+    public record Totals(int taken, int rejected) {}
 
     /** @param stream null for scanners, where the operator chooses, and for folders with one sub-folder a stream */
     public record Wanted(String name, String stream, ChannelSettings settings) {}
@@ -90,14 +94,9 @@ public class Channels {
                 r.name(),
                 r.stream(),
                 settings,
-                r.paused(),
-                r.lookedAt(),
-                r.nextAt(),
-                r.failures(),
-                r.problem(),
-                r.problemAt(),
-                r.taken(),
-                r.rejected());
+                new Looks(r.paused(), r.lookedAt(), r.nextAt()),
+                new Health(r.failures(), r.problem(), r.problemAt()),
+                new Totals(r.taken(), r.rejected()));
     }
 
     /** With its password, if it has one, as it is needed to sign in. */

@@ -16,6 +16,7 @@ import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.util.SharedByteArrayInputStream;
 import jalon.server.NotPossible;
 import jalon.server.Times;
+import jalon.server.batch.Batch;
 import jalon.server.batch.CameBy;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
@@ -241,9 +242,7 @@ class MailChannel {
                 CameBy.MAIL,
                 null,
                 "channel " + channel.name(),
-                sender,
-                mail.getSubject(),
-                sent == null ? null : Instant.ofEpochMilli(sent.getTime()));
+                new Batch.Mail(sender, mail.getSubject(), sent == null ? null : Instant.ofEpochMilli(sent.getTime())));
         Receiving.Batched made = receiving.wholeBatch(wanted, files, origin, id -> {});
         List<String> reasons = new ArrayList<>();
         if (made.no() == null) {

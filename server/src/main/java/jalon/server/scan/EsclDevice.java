@@ -44,8 +44,10 @@ final class EsclDevice {
     }
 
     /** What the device can do. Empty lists where it did not say. */
-    record Can(
-            String model, boolean feeder, boolean duplex, boolean flatbed, List<Integer> dpi, List<String> colours) {}
+    record Can(String model, boolean feeder, boolean duplex, boolean flatbed, List<Integer> dpi, List<String> colours) {
+        /** Of a device that does not answer. */
+        static final Can NOTHING = new Can("", false, false, false, List.of(), List.of());
+    }
 
     Can can() throws ScanFault {
         Element root = xml(get("/ScannerCapabilities"), "ScannerCapabilities");

@@ -1,5 +1,6 @@
 package jalon.server.scan;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.stream.Stage;
 import jalon.server.NotPossible;
 import jalon.server.batch.Batch;
@@ -59,16 +60,7 @@ public class ScanDesk implements DisposableBean {
      * @param last the settings this person used last on this device, or null
      */
     public record Device(
-            long id,
-            String name,
-            String model,
-            boolean feeder,
-            boolean duplex,
-            boolean flatbed,
-            List<Integer> dpi,
-            List<String> colours,
-            String problem,
-            ScanSettings last) {}
+            long id, String name, @JsonUnwrapped EsclDevice.Can can, String problem, ScanSettings last) {}
 
     public List<Device> devices(String who) {
         return channels.all().stream()
@@ -82,19 +74,9 @@ public class ScanDesk implements DisposableBean {
         ScanSettings last = kept == null ? null : JSON.readValue(kept, ScanSettings.class);
         try {
             EsclDevice.Can can = new EsclDevice(((ChannelSettings.Scanner) c.settings()).address()).can();
-            return new Device(
-                    c.id(),
-                    c.name(),
-                    can.model(),
-                    can.feeder(),
-                    can.duplex(),
-                    can.flatbed(),
-                    can.dpi(),
-                    can.colours(),
-                    null,
-                    last);
+            return new Device(c.id(), c.name(), can, null, last);
         } catch (ScanFault e) {
-            return new Device(c.id(), c.name(), "", false, false, false, List.of(), List.of(), e.getMessage(), last);
+            return new Device(c.id(), c.name(), EsclDevice.Can.NOTHING, e.getMessage(), last);
         }
     }
 
@@ -136,8 +118,8 @@ public class ScanDesk implements DisposableBean {
                 throw NotPossible.now(
                         "Batch " + no + " was withdrawn and takes nothing any more. Scan into a new one.");
             }
-            stream = batch.stream();
-            place = batch.arrived() ? place(batch, wanted) : null;
+            stream = batch.stream().name();
+            place = batch.course().arrived() ? place(batch, wanted) : null;
         }
         ScanSettings settings = chosen.under(
                 streams.definition(stream, streams.newest(stream)).intake().scan());

@@ -33,7 +33,14 @@ class PageRenditionsTest {
                 new OneFileStore(scan),
                 workers,
                 new JalonSettings(data.toString(), null, null, null, null, 1, 1, 1, null, null));
-        var image = new ImageFacts(100, 50, 254, true, 0, 0, 1, null, null, null);
+        var image = new ImageFacts(
+                new ImageFacts.Size(100, 50),
+                new ImageFacts.Density(254, true),
+                new ImageFacts.Pose(0, 0),
+                1,
+                null,
+                null,
+                null);
         var page = new PageFacts(1, "scan.png", 1, "ab".repeat(32), image, List.of(), List.of());
         List<Repair> tried = List.of(new Repair.Levels(0.1, 0.3));
         Instant lastWeek = Instant.now().minus(Duration.ofDays(8));

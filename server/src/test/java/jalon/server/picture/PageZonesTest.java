@@ -36,7 +36,14 @@ class PageZonesTest {
 
     @Test
     void aZoneThatCouldNotBeReadIsNotTakenForEmpty() throws Exception {
-        var image = new ImageFacts(100, 30, 200, true, 0, 0, 1, List.of(), List.of(), List.of());
+        var image = new ImageFacts(
+                new ImageFacts.Size(100, 30),
+                new ImageFacts.Density(200, true),
+                new ImageFacts.Pose(0, 0),
+                1,
+                List.of(),
+                List.of(),
+                List.of());
         var page = new PageFacts(1, "scan.png", 1, "ab".repeat(32), image, List.of(), List.of());
         var away = new PageZones(new OneFileStore(data.resolve("scan.png")), WORKERS).in("eng");
         assertThat(away.read(page, ALL)).isEmpty();

@@ -1,0 +1,109 @@
+package jalon.server.api;
+
+import jalon.core.read.PageFacts;
+import jalon.core.run.BatchView;
+import jalon.core.stream.Stage;
+import jalon.core.stream.StreamDefinition;
+import jalon.server.Times;
+import jalon.server.batch.Batch;
+import jalon.server.batch.Batches;
+import jalon.server.batch.NotReadList;
+import jalon.server.batch.Receiving;
+import jalon.server.filing.FilingDesk;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+
+/** Puts together what the desks show of a batch. */
+@Component
+class BatchDetails {
+    private final Batches batches;
+    private final FilingDesk filing;
+    private final NotReadList notRead;
+    private final Times times;
+
+    BatchDetails(Batches batches, FilingDesk filing, NotReadList notRead, Times times) {
+        this.batches = batches;
+        this.filing = filing;
+        this.notRead = notRead;
+        this.times = times;
+    }
+
+    /** @param fields whether the values of the fields are wanted too, @param who asks */
+    BatchDetail of(Batch batch, boolean fields, String who) {
+        BatchView view = batches.view(batch, fields);
+        if (fields && !batch.filed() && !batch.withdrawn() && batch.stage() != Stage.INTAKE) {
+            batches.counted(batch, view);
+        }
+        String holder = batch.holder().person();
+        return new BatchDetail(
+                batch.no(),
+                stream(batch),
+                new BatchDetail.Origin(
+                        batch.origin().source(),
+                        batch.origin().madeBy(),
+                        batch.origin().mail().sender(),
+                        batch.origin().mail().subject()),
+                new BatchDetail.Course(
+                        batch.stage(),
+                        batch.filed(),
+                        batch.course().withdrawnBecause(),
+                        batch.urgency().dueAt(),
+                        batch.urgency().priority(),
+                        !batch.filed() && batches.canStep(batch, true),
+                        !batch.filed() && batches.canStep(batch, false)),
+                new BatchDetail.Holder(
+                        holder == null ? null : batches.nameOf(holder),
+                        batch.isFree(who, times.now()),
+                        batch.holder().onHold()),
+                content(batch, view),
+                new BatchDetail.Doubts(view.cutDoubts(), view.fieldDoubts()));
+    }
+
+    private BatchDetail.StreamInfo stream(Batch batch) {
+        StreamDefinition stream = batches.stream(batch);
+        return new BatchDetail.StreamInfo(
+                batch.stream().name(),
+                stream.title(),
+                stream.pages().repairFor().filing(),
+                stream.types().stream().map(BatchDetails::type).toList());
+    }
+
+    private BatchDetail.Content content(Batch batch, BatchView view) {
+        Map<Integer, PageFacts> facts = batches.facts(batch);
+        Map<Integer, Receiving.Sheet> sheets = batches.sheets(batch);
+        return new BatchDetail.Content(
+                view.pages().stream()
+                        .map(p -> page(p, facts.get(p.no()), sheets.get(p.no())))
+                        .toList(),
+                view.documents(),
+                filing.ledger(batch, view),
+                notRead.of(batch),
+                view.gaps(),
+                view.counts());
+    }
+
+    private static BatchDetail.TypeInfo type(StreamDefinition.DocumentType type) {
+        return new BatchDetail.TypeInfo(
+                type.type(),
+                type.title(),
+                type.fields().stream()
+                        .map(f -> new BatchDetail.FieldInfo(f.field(), f.title(), f.kind(), f.required()))
+                        .toList());
+    }
+
+    private static BatchDetail.DeskPage page(BatchView.PageView view, PageFacts facts, Receiving.Sheet sheet) {
+        var i = facts.image();
+        return new BatchDetail.DeskPage(
+                view.no(),
+                new BatchDetail.Standing(view.role(), view.document(), view.by()),
+                new BatchDetail.Place(
+                        facts.file(),
+                        facts.filePage(),
+                        sheet == null ? null : sheet.no(),
+                        sheet == null ? null : sheet.side()),
+                new BatchDetail.Paper(i.widthMm(), i.heightMm(), i.skewDegrees(), i.rotation(), i.dpi()),
+                facts.marks(),
+                view.image(),
+                view.needsEye());
+    }
+}

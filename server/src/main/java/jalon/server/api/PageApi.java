@@ -1,0 +1,101 @@
+package jalon.server.api;
+
+import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.read.PageFacts;
+import jalon.server.NotPossible;
+import jalon.server.batch.Batches;
+import jalon.server.picture.PageRenditions;
+import jalon.server.picture.PageZones;
+import jalon.server.picture.Recipes;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The pages of a batch: their pictures and words. */
+@RestController
+@RequestMapping("/api/batches")
+class PageApi {
+    private final Batches batches;
+    private final PageRenditions renditions;
+    private final PageZones zones;
+
+    PageApi(Batches batches, PageRenditions renditions, PageZones zones) {
+        this.batches = batches;
+        this.renditions = renditions;
+        this.zones = zones;
+    }
+
+    /** Pages as they arrive, read or not. */
+    @GetMapping("/{no}/arriving")
+    List<Batches.Arriving> arrivingPages(@PathVariable String no) {
+        return batches.arriving(batches.get(no));
+    }
+
+    /** The picture of a page that may not be read yet, as it was received. */
+    @GetMapping("/{no}/arriving/{page}/picture")
+    ResponseEntity<Resource> arrivingPicture(@PathVariable String no, @PathVariable int page) {
+        return picture(batches.received(batches.get(no), page)
+                .map(r -> renditions.picture(r.no(), r.sha256(), r.filePage(), 0, 200))
+                .orElseThrow(() -> NotPossible.missing("Batch " + no + " has no page " + page + ".")));
+    }
+
+    /** @param recipe repairs to look through, as in a stream's definition */
+    @GetMapping("/{no}/pages/{page}/picture")
+    ResponseEntity<Resource> pagePicture(
+            @PathVariable String no,
+            @PathVariable int page,
+            @RequestParam(defaultValue = "900") int width,
+            @RequestParam(defaultValue = "[]") String recipe) {
+        return picture(renditions.picture(facts(no, page), width, Recipes.read(recipe)));
+    }
+
+    static ResponseEntity<Resource> picture(Path file) {
+        // The address carries the turn, so what is behind it never changes.
+        return ResponseEntity.ok()
+                .contentType(MediaType.IMAGE_JPEG)
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
+                .body(new FileSystemResource(file));
+    }
+
+    @GetMapping("/{no}/pages/{page}/words")
+    List<Word> pageWords(@PathVariable String no, @PathVariable int page) {
+        return facts(no, page).words();
+    }
+
+    record ReadBox(Box box) {}
+
+    record ReadText(String text, Box box) {}
+
+    /** Reads a box that somebody dragged. */
+    @PostMapping("/{no}/pages/{page}/read")
+    ReadText readBox(@PathVariable String no, @PathVariable int page, @RequestBody ReadBox wanted) {
+        PageZones.Reading reading = zones.in(batches.stream(batches.get(no)).language());
+        List<Word> words = reading.read(facts(no, page), wanted.box());
+        if (reading.missed() > 0) {
+            throw NotPossible.now("This part of page " + page + " could not be read just now. Try it again later.");
+        }
+        String text = String.join(" ", words.stream().map(Word::text).toList());
+        return new ReadText(text, wanted.box());
+    }
+
+    private PageFacts facts(String no, int page) {
+        PageFacts facts = batches.facts(batches.get(no)).get(page);
+        if (facts == null) {
+            throw NotPossible.missing("Batch " + no + " has no page " + page + " that could be read.");
+        }
+        return facts;
+    }
+}
