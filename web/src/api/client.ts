@@ -52,10 +52,14 @@ api.use({
   },
 })
 
-/** Shows what the server says went wrong. */
+/** What the server says went wrong: in our words where it has a code, else in its own. */
+export function worded(problem: unknown): string {
+  const { code, with: parts, detail } = (problem ?? {}) as { code?: string; with?: Record<string, string>; detail?: string }
+  return code ? i18n.global.t(`problem.${code}`, parts ?? {}) : (detail ?? i18n.global.t('app.noServer'))
+}
+
 export function tell(problem: unknown) {
-  const detail = (problem as { detail?: string })?.detail
-  ElMessage({ message: detail ?? i18n.global.t('app.noServer'), type: 'error', duration: 7000, showClose: true })
+  ElMessage({ message: worded(problem), type: 'error', duration: 7000, showClose: true })
 }
 
 export const pictureOf = (no: string, page: { no: number; rotation: number }, width: number, recipe: Repair[] = []) =>

@@ -11,10 +11,16 @@ export function useWords() {
   /** The same in few words, for a tag on a stake. */
   const inShort = (why: Schema['Reason'] | undefined) => (why?.code.startsWith('patch') ? t('reasonShort.patch', why.with) : reason(why))
 
+  /** Why something was not read. */
+  const unread = (why: Schema['Unread']) => {
+    const said = t(`unread.${why.code}`, why.with)
+    return why.attempts ? t('unreadAfter', { attempts: why.attempts, said }) : said
+  }
+
   /** What somebody did. */
-  const logged = ({ act, step, with: parts }: Schema['Logged']) => {
+  const logged = ({ act, step, with: parts, because }: Schema['Logged']) => {
     const pages = parts.pages?.split(', ').length ?? 1
-    const done = t(`log.${act}`, parts, pages)
+    const done = t(`log.${act}`, parts, pages) + (because ? `: ${unread(because)}` : '')
     return step === 'DONE' ? done : t(step === 'UNDONE' ? 'logStep.undone' : 'logStep.doneAgain', { done })
   }
 
@@ -26,5 +32,5 @@ export function useWords() {
     return [t('ledger.received', l.received), '=', [t('ledger.filed', l.filed), ...parts, t('ledger.open', l.open)].join(' + ')].join(' ')
   }
 
-  return { reason, inShort, logged, ledger }
+  return { reason, inShort, unread, logged, ledger }
 }

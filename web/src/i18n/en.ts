@@ -1,10 +1,14 @@
 import words from '../../../core/src/main/resources/jalon/words/en.json'
+import problem from '../../../server/src/main/resources/jalon/words/problems.en.json'
 import type { Schema } from '../api/types'
 import log from './log'
 
 /** All words of the interface. Those for the core's codes are the core's: reports use them too. */
 export default {
   reason: words.reason satisfies Record<Schema['Reason']['code'], string>,
+  problem: problem satisfies Record<Schema['Problem']['code'], string>,
+  unread: words.unread satisfies Record<Schema['Unread']['code'], string>,
+  unreadAfter: '{attempts} attempts failed; {said}',
   reasonShort: { patch: 'patch {code}' },
   log,
   logStep: { undone: 'undid: {done}', doneAgain: 'did again: {done}' },
@@ -27,7 +31,7 @@ export default {
   },
   scan: {
     none: 'No scanner is set up. A supervisor adds one under Channels.', device: 'Scanner', source: 'Paper in', feeder: 'feeder', flatbed: 'flatbed', dpi: 'Resolution', colour: 'Colours', bitonal: 'black and white', grey: 'grey', size: 'Page size', sides: 'Sides', front: 'front only', both: 'front and back', show: 'Show', everyPage: 'every page', everyNth: 'every {n}th page',
-    start: 'Scan', goOn: 'Go on scanning', stop: 'Stop', finish: 'That is all', count: '{no}: sheets {sheets}, pages {pages}', expected: 'Pages expected', lead: 'Put paper in and press S. Pages show here as they arrive.', waiting: 'Waiting for the first page', fault: 'Scanning stopped', again: 'Look again', sheetFront: 'sheet {n} front', sheetBack: 'sheet {n} back', unreadable: 'not readable',
+    start: 'Scan', goOn: 'Go on scanning', stop: 'Stop', finish: 'That is all', count: '{no}: sheets {sheets}, pages {pages}', expected: 'Pages expected', lead: 'Put paper in and press S. Pages show here as they arrive.', waiting: 'Waiting for the first page', fault: 'Scanning stopped', here: 'No sheet of this stack is here yet. | Sheet 1 is here. | Sheets 1 to {n} of this stack are here.', putBack: 'Put sheet {next} and those after it back and go on.', again: 'Look again', sheetFront: 'sheet {n} front', sheetBack: 'sheet {n} back', unreadable: 'not readable',
   },
   channels: {
     line: 'Waiting line', waiting: '{n} page waits to be read, about {minutes} min | {n} pages wait to be read, about {minutes} min', noneWaiting: 'No page waits to be read.', title: 'Channels', add: 'Add a channel', none: 'No channel yet.', folder: 'folder', mailbox: 'mailbox', scanner: 'scanner', well: 'well', paused: 'paused', problem: 'needs you', byFolder: 'stream by sub-folder', next: 'next in {time}', since: 'Since {time}:', rejected: '{n} not usable, set aside | {n} not usable, set aside', run: 'Look now', pause: 'Pause', resume: 'Go on', change: 'Change',

@@ -3,11 +3,15 @@ import { nextTick, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, csrf, tell, type Schema } from '../api/client'
 import { USUAL_SETTINGS, useScan } from '../composables/useScan'
+import { useScanWords } from '../composables/useScanWords'
+import { useWords } from '../composables/useWords'
 
 /** Pages to a place in a batch: after a page, instead of it, or into its gap; from a file or scanned now. */
 const props = defineProps<{ no: string; page: number; place: 'after' | 'replaces' | 'gap' }>()
 const emit = defineEmits<{ close: []; changed: [] }>()
 const { t } = useI18n()
+const said = useScanWords()
+const { unread } = useWords()
 const devices = ref<Schema['Device'][]>([])
 const sending = ref(false)
 const file = ref<HTMLInputElement>()
@@ -32,8 +36,8 @@ async function send() {
   const form = new FormData()
   form.append('file', sent)
   const answer = await fetch(`/api/batches/${props.no}/insert?${query}`, { method: 'POST', headers: { 'X-XSRF-TOKEN': await csrf() }, body: form }).catch(() => null)
-  const told = (await answer?.json().catch(() => ({}))) as { rejected?: string; detail?: string } | undefined
-  if (!answer?.ok || told?.rejected) tell({ detail: told?.detail ?? told?.rejected })
+  const told = (await answer?.json().catch(() => ({}))) as { rejected?: Schema['Unread'] } | undefined
+  if (!answer?.ok || told?.rejected) tell(told?.rejected ? { detail: unread(told.rejected) } : told)
   emit('changed')
   emit('close')
 }
@@ -56,7 +60,7 @@ function scan(device: Schema['Device']) {
       <button v-if="running" class="act" @click="act('stop')">{{ t('scan.stop') }}</button>
       <button v-else-if="state.standing === 'fault' || state.standing === 'stopped'" class="act main" @click="act('continue')">{{ t('scan.goOn') }}</button>
       <button v-if="!running" class="act" @click="emit('close')">{{ t('bring.done') }}</button>
-      <span aria-live="polite"><b v-if="state.standing === 'fault'" class="fault">▲ {{ t('scan.fault') }}</b> {{ t('bring.count', { n: state.pages }, state.pages) }} {{ state.message }}</span>
+      <span aria-live="polite"><b v-if="state.standing === 'fault'" class="fault">▲ {{ t('scan.fault') }}</b> {{ t('bring.count', { n: state.pages }, state.pages) }} {{ said(state) }}</span>
     </template>
     <span class="stretch" />
     <button v-if="!state" class="act" @click="emit('close')">{{ t('app.close') }}<kbd>Esc</kbd></button>

@@ -2,7 +2,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, tell, type Schema } from '../api/client'
+import { api, tell, type Schema, worded } from '../api/client'
 import ChannelForm from './ChannelForm.vue'
 import { clock, stretch } from './times'
 
@@ -55,7 +55,7 @@ async function saved() {
       <div class="mono path">{{ where(c) }}</div>
       <div v-if="kind(c) !== 'scanner'" class="soft small">{{ c.stream ? title(c.stream) : t('channels.byFolder') }} · {{ c.lookedAt ? t('intake.looked', { time: clock(c.lookedAt) }) : t('intake.never') }}<template v-if="c.nextAt && !c.paused && new Date(c.nextAt).getTime() - now > 60_000"> · {{ t('channels.next', { time: stretch(Math.max(0, new Date(c.nextAt).getTime() - now)) }) }}</template></div>
       <div v-if="kind(c) !== 'scanner'" class="small">{{ t('intake.taken', { n: c.taken }, c.taken) }}<template v-if="c.rejected">, {{ t('channels.rejected', { n: c.rejected }, c.rejected) }}</template></div>
-      <p v-if="c.problem" class="trouble" role="alert"><span class="soft small">{{ c.problemAt ? t('channels.since', { time: clock(c.problemAt) }) : '' }}</span> {{ c.problem }}</p>
+      <p v-if="c.problem" class="trouble" role="alert"><span class="soft small">{{ c.problemAt ? t('channels.since', { time: clock(c.problemAt) }) : '' }}</span> {{ worded(c.problem) }}</p>
       <div v-if="supervisor" class="row">
         <template v-if="kind(c) !== 'scanner'">
           <button class="act" :disabled="c.paused" @click="act(c, 'run')">{{ t('channels.run') }}</button>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Schema } from '../api/client'
+import { worded, type Schema } from '../api/client'
 import { clock } from './times'
 
 /** What is wrong with a delivery, and what a person can say is to become of it. */
@@ -29,7 +29,7 @@ function done() {
 <template>
   <div class="fate">
     <div class="reason">
-      {{ delivery.reason }}<template v-if="delivery.nextAt">. {{ t('filing.nextTry', { time: clock(delivery.nextAt) }) }}</template>
+      {{ worded(delivery.reason) }}<template v-if="delivery.nextAt"> {{ t('filing.nextTry', { time: clock(delivery.nextAt) }) }}</template>
     </div>
     <form v-if="renaming" class="row" @submit.prevent="done">
       <input ref="input" v-model="name" class="mono" :aria-label="t('filing.otherName')" @keydown.esc.stop="renaming = false" />

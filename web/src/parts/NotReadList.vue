@@ -2,11 +2,13 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
+import { useWords } from '../composables/useWords'
 
 /** Pages and files of a batch that could not be read, each with its reason and a way to have it tried again. */
 const props = defineProps<{ no: string; items: Schema['NotRead'][]; locked: boolean }>()
 const emit = defineEmits<{ changed: [] }>()
 const { t } = useI18n()
+const { unread } = useWords()
 const busy = ref(false)
 
 async function again(item: Schema['NotRead']) {
@@ -25,7 +27,7 @@ async function again(item: Schema['NotRead']) {
     <li v-for="(r, i) in items" :key="i" class="row">
       <span>
         <b>{{ r.page ? t('notRead.page', { n: r.page }) : t('notRead.file') }}:</b>
-        {{ r.filePage ? t('pageDesk.from', { file: r.file, p: r.filePage }) : r.file }}: {{ r.reason }}
+        {{ r.filePage ? t('pageDesk.from', { file: r.file, p: r.filePage }) : r.file }}: {{ unread(r.reason) }}
       </span>
       <span class="stretch" />
       <button class="act" :disabled="locked || busy" @click="again(r)">{{ t('notRead.again') }}</button>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, tell, type Schema } from '../api/client'
+import { api, tell, type Schema, worded } from '../api/client'
 import { useEvents } from '../composables/useEvents'
 import { USUAL_SETTINGS, useScan } from '../composables/useScan'
+import { useScanWords } from '../composables/useScanWords'
 
 /** Scanning a stack: settings the device can do, pages as they arrive, and what to do when something goes wrong. */
 const props = defineProps<{ stream: string; streamRules: Schema['ScanRules'] | null }>()
 const emit = defineEmits<{ finished: [no: string] }>()
 const { t } = useI18n()
+const said = useScanWords()
 type Settings = Schema['ScanSettings']
 
 const devices = ref<Schema['Device'][]>([])
@@ -85,7 +87,7 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
       <label>{{ t('scan.sides') }}<b v-if="fixed.duplex !== undefined && fixed.duplex !== null" class="fixed">{{ fixed.duplex ? t('scan.both') : t('scan.front') }}</b><select v-else v-model="settings.duplex" :disabled="!!state || !chosen?.duplex || settings.source === 'flatbed'"><option :value="false">{{ t('scan.front') }}</option><option :value="true">{{ t('scan.both') }}</option></select></label>
       <label>{{ t('scan.show') }}<select v-model="settings.showEvery"><option :value="1">{{ t('scan.everyPage') }}</option><option v-for="n in [5, 10, 25]" :key="n" :value="n">{{ t('scan.everyNth', { n }) }}</option></select></label>
     </div>
-    <p v-if="chosen?.problem" class="problem" role="alert">{{ chosen.problem }} <button class="act" @click="load">{{ t('scan.again') }}</button></p>
+    <p v-if="chosen?.problem" class="problem" role="alert">{{ worded(chosen.problem) }} <button class="act" @click="load">{{ t('scan.again') }}</button></p>
     <div ref="pile" class="pile" aria-live="polite">
       <figure v-for="p in shown" :key="p.no" :class="{ unread: !p.read }">
         <img :src="`/api/batches/${state?.no}/arriving/${p.no}/picture`" loading="lazy" alt="" />
@@ -93,7 +95,7 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
       </figure>
       <p v-if="!pages.length" class="soft wait">{{ state ? t('scan.waiting') : t('scan.lead') }}</p>
     </div>
-    <p v-if="state?.message" :class="state.standing === 'fault' ? 'fault' : 'soft'" role="status"><b v-if="state.standing === 'fault'">▲ {{ t('scan.fault') }}</b> {{ state.message }}</p>
+    <p v-if="state?.trouble" :class="state.standing === 'fault' ? 'fault' : 'soft'" role="status"><b v-if="state.standing === 'fault'">▲ {{ t('scan.fault') }}</b> {{ said(state) }}</p>
     <div class="row">
       <button v-if="!scanning" class="act" :class="{ main: !state || state.standing !== 'empty' }" :disabled="!stream || device === null" @click="start">{{ state ? t('scan.goOn') : t('scan.start') }}<kbd>S</kbd></button>
       <button v-else class="act" @click="stop">{{ t('scan.stop') }}<kbd>X</kbd></button>

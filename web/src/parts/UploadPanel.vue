@@ -2,8 +2,9 @@
 import { promiseTimeout } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, csrf, tell } from '../api/client'
+import { api, csrf, tell, worded, type Schema } from '../api/client'
 import { filesDropped } from './drop'
+import { useWords } from '../composables/useWords'
 
 /** Files and whole folders brought in by hand: a bar for each and one for all; a lost connection is picked up again. */
 interface Sending {
@@ -18,6 +19,7 @@ const TRIES = 5
 const props = defineProps<{ stream: string }>()
 const emit = defineEmits<{ finished: [no: string] }>()
 const { t } = useI18n()
+const { unread } = useWords()
 const list = ref<Sending[]>([])
 const no = ref('')
 const over = ref(false)
@@ -94,9 +96,9 @@ async function sendOne(s: Sending) {
       done()
     }
     x.onload = () => {
-      const answer = JSON.parse(x.responseText || '{}') as { pages?: number; rejected?: string; detail?: string }
-      if (x.status >= 300) end('failed', answer.detail ?? x.statusText)
-      else if (answer.rejected) end('rejected', answer.rejected)
+      const answer = JSON.parse(x.responseText || '{}') as { pages?: number; rejected?: Schema['Unread']; detail?: string }
+      if (x.status >= 300) end('failed', worded(answer))
+      else if (answer.rejected) end('rejected', unread(answer.rejected))
       else end('sent', t('intake.sent', { pages: answer.pages ?? 0 }, answer.pages ?? 0), answer.pages)
     }
     x.onerror = () => end('failed', t('app.noServer'))

@@ -1,8 +1,11 @@
 import { expect, test } from 'vitest'
+import type { Schema } from '../api/types'
 import { tree } from './tree'
 
-const delivery = (destination: string, path: string, document: number) => ({
-  ...{ id: 1, destination, path, document, formats: ['pdf' as const], state: 'planned' as const, reason: '' },
+const none = null as unknown as Schema['DeskDelivery']['reason']
+
+const delivery = (destination: string, path: string, document: number): Schema['DeskDelivery'] => ({
+  ...{ id: 1, destination, path, document, formats: ['pdf' as const], state: 'planned' as const, reason: none },
   ...{ tries: 0, nextAt: '', leftOutBy: '', remedies: [] },
 })
 

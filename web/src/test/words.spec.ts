@@ -1,6 +1,7 @@
 import { mount } from '@vue/test-utils'
 import { expect, test } from 'vitest'
 import { defineComponent } from 'vue'
+import type { Schema } from '../api/types'
 import { useWords } from '../composables/useWords'
 import { i18n } from '../i18n'
 
@@ -15,10 +16,12 @@ test('a code becomes a sentence with its values, and fewer words on a tag', () =
   expect(words.reason(undefined)).toBe('')
 })
 
+const plain = { because: null as unknown as Schema['Logged']['because'] }
+
 test('the log counts pages and says what was undone', () => {
-  expect(words.logged({ act: 'setAside', step: 'DONE', with: { pages: '3' } })).toBe('set aside page 3')
-  expect(words.logged({ act: 'movedToEnd', step: 'UNDONE', with: { pages: '3, 4' } })).toBe('undid: moved pages 3, 4 to the end')
-  expect(words.logged({ act: 'asWritten', step: 'DONE', with: { act: 'took', detail: 'over' } })).toBe('took over')
+  expect(words.logged({ ...plain, act: 'setAside', step: 'DONE', with: { pages: '3' } })).toBe('set aside page 3')
+  expect(words.logged({ ...plain, act: 'movedToEnd', step: 'UNDONE', with: { pages: '3, 4' } })).toBe('undid: moved pages 3, 4 to the end')
+  expect(words.logged({ ...plain, act: 'asWritten', step: 'DONE', with: { act: 'took', detail: 'over' } })).toBe('took over')
 })
 
 test('the ledger leaves out what is nothing', () => {

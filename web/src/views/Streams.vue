@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, tell, type Schema } from '../api/client'
+import { api, tell, type Schema, worded } from '../api/client'
 import { useKeys } from '../composables/useKeys'
 import LimitsPanel from '../parts/LimitsPanel.vue'
 import { moment } from '../parts/times'
@@ -32,7 +32,7 @@ async function importOne(file: File | undefined) {
   if (data) {
     done.value = t('streams.imported', { title: data.title, n: data.version })
     await load()
-  } else problem.value = (error as { detail?: string })?.detail ?? t('app.noServer')
+  } else problem.value = worded(error)
   if (input.value) input.value.value = ''
 }
 const limitsOf = ref('')

@@ -131,7 +131,7 @@ final class Headless {
                 }
             } catch (ExecutionException e) {
                 state = DeliveryState.REFUSED;
-                rejected.add(new Report.Rejected(planned.path(), null, why(e.getCause(), destination)));
+                rejected.add(new Report.Rejected(planned.path(), null, why(e.getCause(), destination), null));
             }
             states.computeIfAbsent(planned.document(), d -> new ArrayList<>()).add(state);
         }

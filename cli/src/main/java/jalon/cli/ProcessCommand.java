@@ -93,7 +93,9 @@ final class ProcessCommand implements Callable<Integer> {
                     .writeValueAsBytes(report);
             Files.write(out.resolve("report.json"), json);
             warnings.forEach(w -> System.err.println("jalon: " + w));
-            report.rejected().forEach(r -> System.err.println("jalon: " + r.file() + ": " + r.reason()));
+            report.rejected()
+                    .forEach(r -> System.err.println("jalon: " + r.file()
+                            + (r.filePage() == null ? "" : ", page " + r.filePage()) + ": " + r.reason()));
             return report.rejected().isEmpty() ? 0 : NOT_ALL_READ;
         } catch (IOException e) {
             System.err.println(

@@ -6,6 +6,7 @@ import jalon.core.apart.ReadOnePage;
 import jalon.core.apart.WorkFailed;
 import jalon.core.image.Repair;
 import jalon.core.page.Sha256;
+import jalon.core.page.Unread;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
@@ -52,7 +53,7 @@ final class ReadFiles {
 
     private record Task(Path file, ReadPage.Origin origin) {}
 
-    private record Outcome(ReadPage.Origin origin, PageFacts facts, String problem) {}
+    private record Outcome(ReadPage.Origin origin, PageFacts facts, Unread problem) {}
 
     /**
      * @param rejected gets what could not be read
@@ -86,7 +87,7 @@ final class ReadFiles {
                 // Numbers have no gaps: a page that could not be read is not in the batch.
                 pages.add(o.facts().numbered(pages.size() + 1));
             } else {
-                rejected.add(new Report.Rejected(o.origin().file(), o.origin().filePage(), o.problem()));
+                rejected.add(Report.Rejected.of(o.origin().file(), o.origin().filePage(), o.problem()));
             }
         });
         return pages;
@@ -99,7 +100,7 @@ final class ReadFiles {
         for (Path file : files) {
             String name = file.getFileName().toString();
             if (!Files.isRegularFile(file)) {
-                rejected.add(new Report.Rejected(name, null, "there is no file " + file));
+                rejected.add(Report.Rejected.of(name, null, Unread.Code.NO_FILE.with(file)));
                 continue;
             }
             try {
@@ -110,9 +111,9 @@ final class ReadFiles {
                     tasks.add(new Task(file, new ReadPage.Origin(++no, name, i + 1, hash)));
                 }
             } catch (UnreadableFile e) {
-                rejected.add(new Report.Rejected(name, null, e.getMessage()));
+                rejected.add(Report.Rejected.of(name, null, e.why()));
             } catch (IOException e) {
-                rejected.add(new Report.Rejected(name, null, "the file could not be opened: " + e.getMessage()));
+                rejected.add(Report.Rejected.of(name, null, Unread.Code.NOT_OPENED.with(e.getMessage())));
             }
         }
         return tasks;
@@ -124,7 +125,7 @@ final class ReadFiles {
             try {
                 outcome = new Outcome(task.origin(), workers.insist(work(task)), null);
             } catch (UnreadableFile e) {
-                outcome = new Outcome(task.origin(), null, e.getMessage());
+                outcome = new Outcome(task.origin(), null, e.why());
             } catch (WorkFailed e) {
                 if (e.why() == WorkFailed.Why.NOT_INSTALLED || e.why() == WorkFailed.Why.NOT_STARTED) {
                     throw new IllegalStateException(e.getMessage(), e);
@@ -148,7 +149,7 @@ final class ReadFiles {
                 // Told below, with what came first.
             }
         }
-        return new Outcome(task.origin(), null, page + " could not be read: " + failed.getMessage());
+        return new Outcome(task.origin(), null, failed.reason().after(PageWorkers.MOST_ATTEMPTS));
     }
 
     private ReadOnePage work(Task task) {

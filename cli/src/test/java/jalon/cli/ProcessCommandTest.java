@@ -36,7 +36,8 @@ class ProcessCommandTest {
         JsonNode rejected = report.get("rejected");
         assertThat(rejected.get(0).get("file").asString()).isEqualTo("rotten.tif");
         assertThat(rejected.get(1).get("file").asString()).isEqualTo("endless.pdf");
-        assertThat(rejected.get(1).get("reason").asString()).contains("page 1", "did not end within");
+        assertThat(rejected.get(1).get("reason").asString()).contains("3 attempts failed", "did not end within");
+        assertThat(rejected.get(1).get("why").get("code").asString()).isEqualTo("timeUp");
         isTrue(report, stack, "telephone", "applied");
         JsonNode ledger = report.get("ledger");
         assertThat(ledger.get("unreadable").asInt()).as("the endless page").isEqualTo(1);

@@ -1,44 +1,30 @@
 package jalon.server;
 
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 
-/** Something asked for that cannot be done; the message says what and what to do, in the operator's words. */
+/** Something asked for that cannot be done: which {@link Problem} is in the way, and with what. */
 public final class NotPossible extends RuntimeException {
     private static final long serialVersionUID = 1L;
-    private final HttpStatus status;
+    private final Problem problem;
+    private final transient Map<String, String> with;
 
-    private NotPossible(HttpStatus status, String message) {
-        super(message);
-        this.status = status;
+    NotPossible(Problem problem, Map<String, String> with) {
+        super(new Trouble(problem, with).words());
+        this.problem = problem;
+        this.with = Map.copyOf(with);
     }
 
-    public static NotPossible missing(String what) {
-        return new NotPossible(HttpStatus.NOT_FOUND, what);
-    }
-
-    public static NotPossible forbidden(String why) {
-        return new NotPossible(HttpStatus.FORBIDDEN, why);
-    }
-
-    public static NotPossible now(String why) {
-        return new NotPossible(HttpStatus.CONFLICT, why);
-    }
-
-    /** Something of the machine is in the way, whoever asks and for what. */
-    public static NotPossible machine(String why) {
-        return new NotPossible(HttpStatus.INSUFFICIENT_STORAGE, why);
-    }
-
-    public static NotPossible input(String why) {
-        return new NotPossible(HttpStatus.UNPROCESSABLE_CONTENT, why);
+    public Trouble trouble() {
+        return new Trouble(problem, with);
     }
 
     /** Whether it is the machine that is in the way, and not what was asked for. */
     public boolean isMachine() {
-        return status == HttpStatus.INSUFFICIENT_STORAGE;
+        return problem.isMachine();
     }
 
     public HttpStatus status() {
-        return status;
+        return problem.status();
     }
 }

@@ -5,7 +5,9 @@ alter table log_entry
   add column step varchar(20) not null default 'DONE',
   add column code varchar(40),
   -- JSON: values by the names of the code's parts
-  add column parts text;
+  add column parts text,
+  -- JSON: why something was not read, where the entry is about that
+  add column because text;
 
 -- What kind of decision it is, so that it can be looked for.
 alter table decision
@@ -24,3 +26,11 @@ update token set streams = concat('["', replace(streams, ',', '","'), '"]');
 
 -- What was sent under a key: other files under the same key are refused.
 alter table sending add column content char(64);
+
+-- What is wrong with a channel is a code with its values, as JSON.
+alter table channel modify problem text;
+
+-- Why something was not read, and how it stands with a delivery, are codes with their values too.
+alter table received_file modify rejected text;
+alter table page modify rejected text;
+alter table delivery modify reason text;

@@ -130,7 +130,8 @@ class ProgramsTest extends ServerCase {
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("rotten.pdf", "None of the files");
         HttpResponse<String> some = send("dues-letters", "gate/4", List.of(rotten, letters.get(0)));
-        assertThat(json(some).get("files").get(0).get("rejected").asString()).contains("not a TIFF");
+        assertThat(json(some).get("files").get(0).get("rejected").get("code").asString())
+                .isEqualTo("unknownKind");
         assertThat(supervisor.get("/api/tokens").toString()).doesNotContain(secret);
         supervisor.post("/api/tokens/" + token + "/revoke", Map.of());
         assertThat(send("dues-letters", "gate/5", letters).statusCode()).isEqualTo(401);

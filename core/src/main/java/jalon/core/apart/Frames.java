@@ -1,6 +1,7 @@
 package jalon.core.apart;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import jalon.core.page.Unread;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.EOFException;
@@ -28,10 +29,10 @@ final class Frames {
      * @param pixels of a page it has just decoded; 0 when it says something else
      * @param answer what came of the work, or null
      * @param unreadable why the file cannot be read, or null
-     * @param why what made the work fail, or null; then {@code message} says it in words
+     * @param why what made the work fail, or null; then {@code reason} says more
      */
     @JsonInclude(JsonInclude.Include.NON_DEFAULT)
-    record Said(long pixels, JsonNode answer, String unreadable, WorkFailed.Why why, String message) {
+    record Said(long pixels, JsonNode answer, Unread unreadable, WorkFailed.Why why, Unread reason) {
         /** The first thing that is said. */
         static final Said READY = new Said(0, null, null, null, null);
 
@@ -43,12 +44,12 @@ final class Frames {
             return new Said(0, JSON.valueToTree(answer), null, null, null);
         }
 
-        static Said unreadable(String reason) {
+        static Said unreadable(Unread reason) {
             return new Said(0, null, reason, null, null);
         }
 
-        static Said failed(WorkFailed.Why why, String message) {
-            return new Said(0, null, null, why, message);
+        static Said failed(WorkFailed.Why why, Unread reason) {
+            return new Said(0, null, null, why, reason);
         }
     }
 

@@ -1,5 +1,6 @@
 package jalon.core.apart;
 
+import jalon.core.page.Unread;
 import jalon.core.page.UnreadableFile;
 import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
@@ -85,32 +86,31 @@ public final class PageWorker {
             return true;
         } catch (UnreadableFile e) {
             tools.letGo();
-            sayUnreadable(work, e.getMessage());
+            sayUnreadable(work, e.why());
             return true;
         } catch (OutOfMemoryError e) {
-            say(Frames.Said.failed(WorkFailed.Why.MEMORY, WorkerProcess.TOO_MUCH_MEMORY));
+            say(Frames.Said.failed(WorkFailed.Why.MEMORY, Unread.Code.TOO_MUCH_MEMORY.with()));
             return false;
         } catch (StackOverflowError e) {
-            say(Frames.Said.failed(WorkFailed.Why.DEPTH, "it is nested too deeply to be opened"));
+            say(Frames.Said.failed(WorkFailed.Why.DEPTH, Unread.Code.TOO_DEEP.with()));
             return false;
         } catch (IOException e) {
             tools.letGo();
             say(disk(e));
             return true;
         } catch (Tools.NotInstalled e) {
-            say(Frames.Said.failed(WorkFailed.Why.NOT_INSTALLED, e.getMessage()));
+            say(Frames.Said.failed(WorkFailed.Why.NOT_INSTALLED, Unread.Code.NOT_INSTALLED.with(e.getMessage())));
             return true;
         } catch (RuntimeException | Error e) {
             say(Frames.Said.failed(
                     WorkFailed.Why.UNEXPECTED,
-                    "the reading program met something that it does not know ("
-                            + e.getClass().getSimpleName() + ")"));
+                    Unread.Code.UNEXPECTED.with(e.getClass().getSimpleName())));
             return false;
         }
     }
 
     /** A file is damaged only when the disk gives all of it: one that does not makes every reader say so. */
-    private void sayUnreadable(PageWork<?> work, String reason) throws IOException {
+    private void sayUnreadable(PageWork<?> work, Unread reason) throws IOException {
         for (Path file : work.files()) {
             try (InputStream in = Files.newInputStream(file)) {
                 in.transferTo(OutputStream.nullOutputStream());
@@ -124,7 +124,7 @@ public final class PageWorker {
 
     private static Frames.Said disk(IOException e) {
         String what = e instanceof NoSuchFileException ? "there is no " + e.getMessage() : e.getMessage();
-        return Frames.Said.failed(WorkFailed.Why.DISK, "the disk did not do its part (" + what + ")");
+        return Frames.Said.failed(WorkFailed.Why.DISK, Unread.Code.DISK.with(what));
     }
 
     private void say(Frames.Said said) throws IOException {

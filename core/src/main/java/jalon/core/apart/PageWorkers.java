@@ -1,5 +1,6 @@
 package jalon.core.apart;
 
+import jalon.core.page.Unread;
 import jalon.core.page.UnreadableFile;
 import java.io.IOException;
 import java.util.Set;
@@ -136,8 +137,7 @@ public final class PageWorkers implements AutoCloseable {
                 try {
                     process = new WorkerProcess(launch);
                 } catch (IOException e) {
-                    throw new WorkFailed(
-                            WorkFailed.Why.NOT_STARTED, "the reading program did not start (" + e.getMessage() + ")");
+                    throw new WorkFailed(WorkFailed.Why.NOT_STARTED, Unread.Code.NOT_STARTED.with(e.getMessage()));
                 }
             }
             return process;
@@ -160,7 +160,7 @@ public final class PageWorkers implements AutoCloseable {
         }
 
         private WorkFailed stopped() {
-            return new WorkFailed(WorkFailed.Why.STOPPED, "it was stopped");
+            return new WorkFailed(WorkFailed.Why.STOPPED, Unread.Code.STOPPED.with());
         }
     }
 }

@@ -1,8 +1,9 @@
 package jalon.core.apart;
 
+import jalon.core.page.Unread;
 import java.io.IOException;
 
-/** A piece of work was ended, or came to nothing, before it was done. The message says why in an operator's words. */
+/** A piece of work was ended, or came to nothing, before it was done. */
 public final class WorkFailed extends IOException {
     private static final long serialVersionUID = 1L;
 
@@ -29,20 +30,27 @@ public final class WorkFailed extends IOException {
     }
 
     private final Why why;
+    private final transient Unread reason;
     private final boolean decoded;
 
-    WorkFailed(Why why, String message) {
-        this(why, message, false);
+    WorkFailed(Why why, Unread reason) {
+        this(why, reason, false);
     }
 
-    private WorkFailed(Why why, String message, boolean decoded) {
-        super(message);
+    private WorkFailed(Why why, Unread reason, boolean decoded) {
+        super(reason.words());
         this.why = why;
+        this.reason = reason;
         this.decoded = decoded;
     }
 
+    /** What happened, with its values. */
+    public Unread reason() {
+        return reason;
+    }
+
     WorkFailed afterDecoding() {
-        return new WorkFailed(why, getMessage(), true);
+        return new WorkFailed(why, reason, true);
     }
 
     /** Whether the page could be decoded, and only the reading engine did not come to an end with it. */

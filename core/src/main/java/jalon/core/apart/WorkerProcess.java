@@ -1,5 +1,6 @@
 package jalon.core.apart;
 
+import jalon.core.page.Unread;
 import jalon.core.page.UnreadableFile;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
@@ -13,7 +14,6 @@ import tools.jackson.core.JacksonException;
 
 /** One other process, as this one holds it: gives it work, watches what it takes, and kills it when that is too much. */
 final class WorkerProcess {
-    static final String TOO_MUCH_MEMORY = "it needs more memory than a page may take";
 
     /** Heap, and what the reading engine takes beside it for the largest picture it is given. */
     private static final long MOST_BYTES = 4_500_000_000L;
@@ -64,12 +64,12 @@ final class WorkerProcess {
                     throw new UnreadableFile(said.unreadable());
                 }
                 if (said.why() != null) {
-                    throw new WorkFailed(said.why(), said.message());
+                    throw new WorkFailed(said.why(), said.reason());
                 }
                 return Frames.JSON.treeToValue(said.answer(), work.answer());
             }
         } catch (JacksonException e) {
-            throw new WorkFailed(WorkFailed.Why.UNEXPECTED, "the reading program's answer is none that is known");
+            throw new WorkFailed(WorkFailed.Why.UNEXPECTED, Unread.Code.NO_ANSWER.with());
         } catch (WorkFailed e) {
             throw decoded ? e.afterDecoding() : e;
         } catch (IOException e) {
@@ -96,10 +96,10 @@ final class WorkerProcess {
             String how = process.waitFor(LEAVES_WITHIN.toMillis(), TimeUnit.MILLISECONDS)
                     ? "exit code " + process.exitValue()
                     : "its answer was none";
-            return new WorkFailed(WorkFailed.Why.DIED, "the reading program died on it (" + how + ")");
+            return new WorkFailed(WorkFailed.Why.DIED, Unread.Code.DIED.with(how));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            return new WorkFailed(WorkFailed.Why.STOPPED, "stopped");
+            return new WorkFailed(WorkFailed.Why.STOPPED, Unread.Code.STOPPED.with());
         }
     }
 
@@ -116,9 +116,9 @@ final class WorkerProcess {
                         > 0) {
             end(new WorkFailed(
                     WorkFailed.Why.TIME,
-                    "working on it did not end within " + now.bounds().cpu().toSeconds() + " seconds"));
+                    Unread.Code.TIME_UP.with(now.bounds().cpu().toSeconds())));
         } else if (bytes() > MOST_BYTES) {
-            end(new WorkFailed(WorkFailed.Why.MEMORY, TOO_MUCH_MEMORY));
+            end(new WorkFailed(WorkFailed.Why.MEMORY, Unread.Code.TOO_MUCH_MEMORY.with()));
         }
     }
 

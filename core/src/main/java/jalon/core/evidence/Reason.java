@@ -1,12 +1,13 @@
 package jalon.core.evidence;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
-import java.util.LinkedHashMap;
+import jalon.core.words.Parts;
+import jalon.core.words.Words;
 import java.util.List;
 import java.util.Map;
 
 /**
- * Why, as a code with its values: screens and reports word it in their language ({@link Wording}), and causes can be
+ * Why, as a code with its values: screens and reports word it in their language, and causes can be
  * counted.
  *
  * @param with the values of the code's parts, by their names
@@ -14,6 +15,11 @@ import java.util.Map;
 public record Reason(Code code, Map<String, String> with) {
     public Reason {
         with = with == null ? Map.of() : Map.copyOf(with);
+    }
+
+    /** In English, such as {@code not of the form PM-9999-A}. */
+    public String words() {
+        return Words.of("reason", code, with);
     }
 
     /** What is said of cuts and types, and what speaks against a field's value; each with the names of its parts. */
@@ -114,14 +120,7 @@ public record Reason(Code code, Map<String, String> with) {
          * @throws IllegalArgumentException when there are more or fewer
          */
         public Reason with(Object... values) {
-            if (values.length != parts.size()) {
-                throw new IllegalArgumentException(this + " has the parts " + parts + ", not " + values.length);
-            }
-            Map<String, String> with = new LinkedHashMap<>();
-            for (int i = 0; i < values.length; i++) {
-                with.put(parts.get(i), String.valueOf(values[i]));
-            }
-            return new Reason(this, with);
+            return new Reason(this, Parts.of(this, parts, values));
         }
     }
 }

@@ -29,22 +29,21 @@ final class LonePage extends ImageInputStreamImpl {
         }
     }
 
-    LonePage(FileChannel file, TiffDirectory page) throws IOException {
+    /**
+     * @param at where the page's directory is
+     * @param nextAt where it says which comes next
+     * @param big whether the file is a BigTIFF
+     */
+    LonePage(FileChannel file, long at, long nextAt, boolean big) throws IOException {
         this.file = file;
         ByteBuffer mark = ByteBuffer.allocate(1);
         file.read(mark, 0);
         ByteOrder order = mark.get(0) == 'I' ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN;
-        head = page.big()
-                ? new Patch(
-                        8,
-                        ByteBuffer.allocate(8).order(order).putLong(page.at()).array())
+        head = big
+                ? new Patch(8, ByteBuffer.allocate(8).order(order).putLong(at).array())
                 : new Patch(
-                        4,
-                        ByteBuffer.allocate(4)
-                                .order(order)
-                                .putInt((int) page.at())
-                                .array());
-        next = new Patch(page.nextAt(), new byte[page.big() ? 8 : 4]);
+                        4, ByteBuffer.allocate(4).order(order).putInt((int) at).array());
+        next = new Patch(nextAt, new byte[big ? 8 : 4]);
     }
 
     @Override

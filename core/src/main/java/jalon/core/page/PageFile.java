@@ -36,16 +36,14 @@ public interface PageFile extends Closeable {
         try (var in = Files.newInputStream(file)) {
             head = in.readNBytes(1024);
         } catch (IOException e) {
-            throw new UnreadableFile("the file could not be opened (" + e.getMessage() + ")", e);
+            throw new UnreadableFile(Unread.Code.NOT_OPENED.with(e.getMessage()), e);
         }
         return switch (FileKind.of(head)) {
             case TIFF -> TiffPages.open(file);
             case JPEG, PNG -> PicturePages.open(file);
             case PDF -> PdfPages.open(file);
-            case EMPTY -> throw new UnreadableFile("the file is empty; send or scan it again");
-            case UNKNOWN ->
-                throw new UnreadableFile(
-                        "this is not a TIFF, JPEG, PNG or PDF file, whatever its name says; convert it and send it again");
+            case EMPTY -> throw new UnreadableFile(Unread.Code.EMPTY_FILE.with());
+            case UNKNOWN -> throw new UnreadableFile(Unread.Code.UNKNOWN_KIND.with());
         };
     }
 }

@@ -12,11 +12,10 @@ final class PageSize {
 
     static void check(long width, long height) throws UnreadableFile {
         if (width < 1 || height < 1) {
-            throw new UnreadableFile("the page has no size (" + width + " x " + height + " pixels)");
+            throw new UnreadableFile(Unread.Code.NO_SIZE.with(width, height));
         }
         if (width * height > MOST_PIXELS || Math.max(width, height) > 60_000) {
-            throw new UnreadableFile("the page is too large: " + width + " x " + height + " pixels, at most "
-                    + MOST_PIXELS / 1_000_000 + " million are read; scan it at a lower resolution");
+            throw new UnreadableFile(Unread.Code.TOO_LARGE.with(width, height, MOST_PIXELS / 1_000_000));
         }
     }
 }

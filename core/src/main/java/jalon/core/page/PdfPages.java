@@ -51,9 +51,9 @@ final class PdfPages implements PageFile {
                 throw e;
             }
         } catch (InvalidPasswordException e) {
-            throw new UnreadableFile("the PDF file is locked with a password; ask the sender for one without", e);
+            throw new UnreadableFile(Unread.Code.PDF_LOCKED.with(), e);
         } catch (IOException | RuntimeException e) {
-            throw new UnreadableFile("the PDF file is damaged or cut short; send it again", e);
+            throw new UnreadableFile(Unread.Code.PDF_DAMAGED.with(), e);
         }
     }
 
@@ -62,12 +62,11 @@ final class PdfPages implements PageFile {
         int pages = 0;
         for (Iterator<PDPage> all = document.getPages().iterator(); all.hasNext(); all.next()) {
             if (++pages > PageSize.MOST_PAGES) {
-                throw new UnreadableFile(
-                        "the PDF file has more than " + PageSize.MOST_PAGES + " pages; split it and send it again");
+                throw new UnreadableFile(Unread.Code.TOO_MANY_PAGES.with(PageSize.MOST_PAGES));
             }
         }
         if (pages == 0) {
-            throw new UnreadableFile("the PDF file holds no page");
+            throw new UnreadableFile(Unread.Code.NO_PAGE.with());
         }
         return pages;
     }
@@ -84,7 +83,7 @@ final class PdfPages implements PageFile {
             Optional<PdfScanImage.Found> picture = PdfScanImage.find(page);
             return picture.isPresent() ? asScan(page, picture.get()) : drawn(page, index);
         } catch (IOException | RuntimeException e) {
-            throw new UnreadableFile("page " + (index + 1) + " of the PDF file is damaged; send it again", e);
+            throw new UnreadableFile(Unread.Code.PDF_PAGE_DAMAGED.with(index + 1), e);
         }
     }
 
@@ -122,7 +121,7 @@ final class PdfPages implements PageFile {
             int turn = Math.floorMod(picture.get().turn() + page.getRotation(), 360);
             return plainJpeg(picture.get().image()).flatMap(jpeg -> JpegHeader.asIs(jpeg, turn));
         } catch (IOException | RuntimeException e) {
-            throw new UnreadableFile("page " + (index + 1) + " of the PDF file is damaged; send it again", e);
+            throw new UnreadableFile(Unread.Code.PDF_PAGE_DAMAGED.with(index + 1), e);
         }
     }
 

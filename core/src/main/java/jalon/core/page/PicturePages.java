@@ -17,11 +17,11 @@ import org.w3c.dom.NodeList;
 /** A JPEG or PNG file: one page. */
 final class PicturePages implements PageFile {
     private final Path file;
-    private final ExifOrientation orientation;
+    private final TiffTags exif;
 
-    private PicturePages(Path file, ExifOrientation orientation) {
+    private PicturePages(Path file, TiffTags exif) {
         this.file = file;
-        this.orientation = orientation;
+        this.exif = exif;
     }
 
     static PageFile open(Path file) throws UnreadableFile {
@@ -32,7 +32,7 @@ final class PicturePages implements PageFile {
             } finally {
                 reader.dispose();
             }
-            return new PicturePages(file, ExifOrientation.ofJpeg(file));
+            return new PicturePages(file, TiffTags.ofJpeg(file));
         } catch (IOException | RuntimeException e) {
             throw damaged(e);
         }
@@ -52,14 +52,14 @@ final class PicturePages implements PageFile {
                 reader.addIIOReadWarningListener(warnings);
                 BufferedImage image = reader.read(0);
                 if (warnings.cutShort) {
-                    throw new UnreadableFile("the file ends in the middle of the picture; send or scan it again");
+                    throw new UnreadableFile(Unread.Code.PICTURE_ENDS.with());
                 }
                 boolean jpeg = reader.getFormatName().equalsIgnoreCase("jpeg");
                 Resolution resolution =
                         statedResolution(reader.getImageMetadata(0), image.getWidth(), image.getHeight(), jpeg);
                 BufferedImage square = Pixels.square(image, resolution);
                 double dpi = Math.max(resolution.x(), resolution.y());
-                return new Scan(orientation.apply(square), dpi, resolution.stated(), List.of());
+                return new Scan(exif.orientation().apply(square), dpi, resolution.stated(), List.of());
             } finally {
                 reader.dispose();
             }
@@ -73,7 +73,9 @@ final class PicturePages implements PageFile {
         try {
             byte[] bytes = Files.readAllBytes(file);
             boolean jpeg = FileKind.of(bytes) == FileKind.JPEG;
-            return jpeg && orientation.turnOnly() ? JpegHeader.asIs(bytes, orientation.turn()) : Optional.empty();
+            return jpeg && exif.orientation().turnOnly()
+                    ? JpegHeader.asIs(bytes, exif.orientation().turn())
+                    : Optional.empty();
         } catch (IOException e) {
             throw damaged(e);
         }
@@ -89,7 +91,7 @@ final class PicturePages implements PageFile {
         return reader;
     }
 
-    private static Resolution statedResolution(IIOMetadata metadata, int width, int height, boolean jpeg) {
+    private Resolution statedResolution(IIOMetadata metadata, int width, int height, boolean jpeg) {
         double x = 0;
         double y = 0;
         // The standard metadata of Java's JPEG plug-ins mistakes the unit; the native JFIF node has it plainly.
@@ -105,6 +107,10 @@ final class PicturePages implements PageFile {
                 };
                 x = number(node.getAttribute("Xdensity")) * perUnit;
                 y = number(node.getAttribute("Ydensity")) * perUnit;
+            }
+            if (x == 0 || y == 0) {
+                x = exif.perInch(TiffTags.X_RESOLUTION);
+                y = exif.perInch(TiffTags.Y_RESOLUTION);
             }
         } else {
             var root = (IIOMetadataNode) metadata.getAsTree("javax_imageio_1.0");
@@ -128,7 +134,7 @@ final class PicturePages implements PageFile {
     }
 
     private static UnreadableFile damaged(Exception e) {
-        return new UnreadableFile("the picture is damaged or cut short; send or scan it again", e);
+        return new UnreadableFile(Unread.Code.PICTURE_DAMAGED.with(), e);
     }
 
     @Override

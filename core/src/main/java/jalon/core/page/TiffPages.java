@@ -35,8 +35,8 @@ final class TiffPages implements PageFile {
             FileChannel file = FileChannel.open(path);
             try {
                 List<TiffDirectory> directories = TiffDirectory.readAll(file);
-                if (directories.stream().noneMatch(d -> d.value(TiffDirectory.WIDTH, 0) > 0)) {
-                    throw new UnreadableFile("the file holds no page; send or scan it again");
+                if (directories.stream().noneMatch(d -> d.tags().value(TiffTags.WIDTH, 0) > 0)) {
+                    throw new UnreadableFile(Unread.Code.NO_PAGE.with());
                 }
                 return new TiffPages(file, directories);
             } catch (IOException | UnreadableFile | RuntimeException e) {
@@ -44,7 +44,7 @@ final class TiffPages implements PageFile {
                 throw e;
             }
         } catch (IOException | RuntimeException e) {
-            throw new UnreadableFile("the TIFF file is damaged or cut short; send or scan it again", e);
+            throw new UnreadableFile(Unread.Code.TIFF_DAMAGED.with(), e);
         }
     }
 
@@ -59,36 +59,38 @@ final class TiffPages implements PageFile {
         if (page.loss() != null) {
             throw new UnreadableFile(page.loss());
         }
+        if (!page.tags().has(TiffTags.WIDTH)) {
+            throw new UnreadableFile(Unread.Code.TIFF_PAGE_DAMAGED.with(index + 1));
+        }
         try {
-            PageSize.check(page.value(TiffDirectory.WIDTH, 0), page.value(TiffDirectory.HEIGHT, 0));
+            PageSize.check(page.tags().value(TiffTags.WIDTH, 0), page.tags().value(TiffTags.HEIGHT, 0));
             if (!page.wholeIn(file.size())) {
-                throw new UnreadableFile(
-                        "page " + (index + 1) + " of the TIFF file is cut short; send or scan it again");
+                throw new UnreadableFile(Unread.Code.TIFF_PAGE_CUT_SHORT.with(index + 1));
             }
             BufferedImage image = decode(page);
             Resolution resolution = Resolution.of(
-                    page.perInch(TiffDirectory.X_RESOLUTION),
-                    page.perInch(TiffDirectory.Y_RESOLUTION),
+                    page.tags().perInch(TiffTags.X_RESOLUTION),
+                    page.tags().perInch(TiffTags.Y_RESOLUTION),
                     image.getWidth(),
                     image.getHeight());
-            var orientation = new ExifOrientation((int) page.value(TiffDirectory.ORIENTATION, 1));
+            var orientation = page.tags().orientation();
             BufferedImage shown = orientation.apply(Pixels.square(image, resolution));
             return new Scan(shown, Math.max(resolution.x(), resolution.y()), resolution.stated(), List.of());
         } catch (IOException | RuntimeException e) {
-            throw new UnreadableFile("page " + (index + 1) + " of the TIFF file is damaged; send or scan it again", e);
+            throw new UnreadableFile(Unread.Code.TIFF_PAGE_DAMAGED.with(index + 1), e);
         }
     }
 
     private BufferedImage decode(TiffDirectory page) throws IOException {
         boolean plain = !page.big()
-                && JAVAS_OWN.contains(page.value(TiffDirectory.COMPRESSION, 1))
-                && page.value(TiffDirectory.PHOTOMETRIC, 0) <= 2
-                && (page.value(TiffDirectory.BITS_PER_SAMPLE, 1) == 1
-                        || page.value(TiffDirectory.BITS_PER_SAMPLE, 1) == 8)
-                && (page.value(TiffDirectory.SAMPLES_PER_PIXEL, 1) == 1
-                        || page.value(TiffDirectory.SAMPLES_PER_PIXEL, 1) == 3);
+                && JAVAS_OWN.contains(page.tags().value(TiffTags.COMPRESSION, 1))
+                && page.tags().value(TiffTags.PHOTOMETRIC, 0) <= 2
+                && (page.tags().value(TiffTags.BITS_PER_SAMPLE, 1) == 1
+                        || page.tags().value(TiffTags.BITS_PER_SAMPLE, 1) == 8)
+                && (page.tags().value(TiffTags.SAMPLES_PER_PIXEL, 1) == 1
+                        || page.tags().value(TiffTags.SAMPLES_PER_PIXEL, 1) == 3);
         ImageReader reader = reader(plain);
-        try (var alone = new LonePage(file, page)) {
+        try (var alone = new LonePage(file, page.at(), page.nextAt(), page.big())) {
             reader.setInput(alone, false, true);
             return reader.read(0);
         } finally {
@@ -111,32 +113,32 @@ final class TiffPages implements PageFile {
     @Override
     public Optional<Encoded> asIs(int index) throws UnreadableFile {
         TiffDirectory page = directories.get(index);
-        var orientation = new ExifOrientation((int) page.value(TiffDirectory.ORIENTATION, 1));
-        boolean oneStripG4 = page.value(TiffDirectory.COMPRESSION, 1) == G4
-                && page.values(TiffDirectory.STRIP_OFFSETS).length == 1
-                && page.value(TiffDirectory.FILL_ORDER, 1) == 1
-                && page.value(TiffDirectory.PHOTOMETRIC, 0) == 0
-                && page.value(TiffDirectory.T6_OPTIONS, 0) == 0
+        var orientation = page.tags().orientation();
+        boolean oneStripG4 = page.tags().value(TiffTags.COMPRESSION, 1) == G4
+                && page.tags().values(TiffTags.STRIP_OFFSETS).length == 1
+                && page.tags().value(TiffTags.FILL_ORDER, 1) == 1
+                && page.tags().value(TiffTags.PHOTOMETRIC, 0) == 0
+                && page.tags().value(TiffTags.T6_OPTIONS, 0) == 0
                 && orientation.turnOnly();
         if (!oneStripG4) {
             return Optional.empty();
         }
-        ByteBuffer strip = ByteBuffer.allocate((int) page.value(TiffDirectory.STRIP_BYTE_COUNTS, 0));
-        long offset = page.value(TiffDirectory.STRIP_OFFSETS, 0);
+        ByteBuffer strip = ByteBuffer.allocate((int) page.tags().value(TiffTags.STRIP_BYTE_COUNTS, 0));
+        long offset = page.tags().value(TiffTags.STRIP_OFFSETS, 0);
         try {
             while (strip.hasRemaining()) {
                 if (file.read(strip, offset + strip.position()) < 0) {
-                    throw new UnreadableFile("page " + (index + 1) + " of the TIFF file is cut short; send it again");
+                    throw new UnreadableFile(Unread.Code.TIFF_PAGE_CUT_SHORT.with(index + 1));
                 }
             }
         } catch (IOException e) {
-            throw new UnreadableFile("page " + (index + 1) + " of the TIFF file could not be read", e);
+            throw new UnreadableFile(Unread.Code.TIFF_PAGE_DAMAGED.with(index + 1), e);
         }
         return Optional.of(new Encoded(
                 Encoded.Kind.G4,
                 strip.array(),
-                (int) page.value(TiffDirectory.WIDTH, 0),
-                (int) page.value(TiffDirectory.HEIGHT, 0),
+                (int) page.tags().value(TiffTags.WIDTH, 0),
+                (int) page.tags().value(TiffTags.HEIGHT, 0),
                 orientation.turn(),
                 true));
     }

@@ -4,11 +4,12 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
-import jalon.core.evidence.Wording;
 import jalon.core.index.FieldValue;
 import jalon.core.mark.Mark;
 import jalon.core.page.Box;
+import jalon.core.page.Unread;
 import jalon.core.read.PageFacts;
+import jalon.core.words.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,8 +45,7 @@ public record Report(
             Mark.Kind kind, String symbology, String value, Box boxMm, String how, Mark.Direction direction) {
         static MarkFound of(Mark m) {
             Mark.Direction d = m.direction();
-            String how =
-                    d == null ? null : Wording.of("patchDirection", d.by(), Map.of("mm", Long.toString(d.edgeMm())));
+            String how = d == null ? null : Words.of("patchDirection", d.by(), Map.of("mm", Long.toString(d.edgeMm())));
             return new MarkFound(m.kind(), m.symbology(), m.value(), m.box(), how, d);
         }
     }
@@ -67,7 +67,7 @@ public record Report(
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record Seen(Evidence.Rule rule, int page, Box box, String text, Reason why, double score) {
         static Seen of(Evidence e) {
-            return new Seen(e.rule(), e.page(), e.box(), Wording.of(e.why()), e.why(), e.score());
+            return new Seen(e.rule(), e.page(), e.box(), e.why().words(), e.why(), e.score());
         }
     }
 
@@ -87,7 +87,7 @@ public record Report(
                     v.state(),
                     v.certainty(),
                     v.source(),
-                    new Reasons(v.reasons().stream().map(Wording::of).toList(), v.reasons()),
+                    new Reasons(v.reasons().stream().map(Reason::words).toList(), v.reasons()),
                     v.candidates(),
                     v.by());
         }
@@ -103,9 +103,14 @@ public record Report(
      * A file, or a page of one, that could not be read, or a document that could not be filed.
      *
      * @param filePage page in the file, from 1; null when all of it is meant
+     * @param why the same as {@code reason}, as a code; null for a document
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record Rejected(String file, Integer filePage, String reason) {}
+    public record Rejected(String file, Integer filePage, String reason, Unread why) {
+        public static Rejected of(String file, Integer filePage, Unread why) {
+            return new Rejected(file, filePage, why.words(), why);
+        }
+    }
 
     /** @param deliveries by document number */
     public static Report of(

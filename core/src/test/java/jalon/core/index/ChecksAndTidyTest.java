@@ -3,7 +3,6 @@ package jalon.core.index;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jalon.core.evidence.Reason;
-import jalon.core.evidence.Wording;
 import jalon.core.stream.Check;
 import jalon.core.stream.Shape;
 import jalon.core.stream.TidyStep;
@@ -59,7 +58,7 @@ class ChecksAndTidyTest {
         } else {
             assertThat(verdict.problems())
                     .singleElement()
-                    .extracting(Wording::of)
+                    .extracting(Reason::words)
                     .asString()
                     .contains(problem);
         }

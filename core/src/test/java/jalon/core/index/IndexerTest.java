@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import jalon.core.PageBuilder;
 import jalon.core.evidence.Reason;
-import jalon.core.evidence.Wording;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
@@ -147,7 +146,7 @@ class IndexerTest {
         assertThat(fields.get("f").state()).isEqualTo(FieldValue.State.WRONG);
         assertThat(fields.get("f").reasons())
                 .singleElement()
-                .satisfies(r -> assertThat(Wording.of(r)).contains(why));
+                .satisfies(r -> assertThat(r.words()).contains(why));
     }
 
     @ParameterizedTest

@@ -7,6 +7,7 @@ import jalon.core.PageBuilder;
 import jalon.core.Pictures;
 import jalon.core.page.Encoded;
 import jalon.core.page.Scan;
+import jalon.core.page.Unread;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.Destination;
@@ -80,7 +81,7 @@ class FolderPlaceTest {
         PageImages gone = new PageImages() {
             @Override
             public Optional<Encoded> asIs(PageFacts page) throws UnreadableFile {
-                throw new UnreadableFile("the page is gone");
+                throw new UnreadableFile(Unread.Code.PICTURE_DAMAGED.with());
             }
 
             @Override

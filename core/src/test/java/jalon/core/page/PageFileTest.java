@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import com.twelvemonkeys.imageio.metadata.tiff.Rational;
+import com.twelvemonkeys.imageio.metadata.tiff.TIFF;
+import com.twelvemonkeys.imageio.metadata.tiff.TIFFEntry;
+import com.twelvemonkeys.imageio.metadata.tiff.TIFFWriter;
 import jalon.core.Pictures;
 import jalon.demo.Hostile;
 import java.awt.image.BufferedImage;
@@ -23,6 +27,7 @@ import java.util.zip.DeflaterOutputStream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriter;
+import javax.imageio.stream.MemoryCacheImageOutputStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -105,6 +110,38 @@ class PageFileTest {
         BufferedImage shown = new ExifOrientation(tag).apply(stored);
         assertThat(shown.getRaster().getSample(x, y, 0)).isZero();
         assertThat(shown.getWidth()).isEqualTo(tag < 5 ? 10 : 20);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1,800", "6,1100", "42,800"})
+    void whatTheExifPartOfAPhotographSaysIsFollowed(int orientation, int width) throws Exception {
+        var exif = new ByteArrayOutputStream();
+        try (var out = new MemoryCacheImageOutputStream(exif)) {
+            new TIFFWriter()
+                    .write(
+                            List.of(
+                                    new TIFFEntry(274, TIFF.TYPE_SHORT, orientation),
+                                    new TIFFEntry(282, TIFF.TYPE_RATIONAL, new Rational(100)),
+                                    new TIFFEntry(283, TIFF.TYPE_RATIONAL, new Rational(100))),
+                            out);
+        }
+        var plain = new ByteArrayOutputStream();
+        ImageIO.write(Pictures.page(100, 0, Pictures::letter).getSubimage(0, 0, 800, 1100), "jpeg", plain);
+        var jpeg = new ByteArrayOutputStream();
+        try (var out = new DataOutputStream(jpeg)) {
+            out.write(plain.toByteArray(), 0, 2);
+            out.writeShort(0xFFE1);
+            out.writeShort(2 + 6 + exif.size());
+            out.write("Exif\0\0".getBytes("US-ASCII"));
+            exif.writeTo(out);
+            out.write(plain.toByteArray(), 2, plain.size() - 2);
+        }
+        try (PageFile photograph = PageFile.open(write("photograph.jpg", jpeg.toByteArray()))) {
+            Scan page = photograph.page(0);
+            assertThat(page.image().getWidth()).isEqualTo(width);
+            assertThat(page.dpiStated()).isTrue();
+            assertThat(page.dpi()).isEqualTo(100);
+        }
     }
 
     @Test

@@ -5,6 +5,7 @@ import io.swagger.v3.oas.models.Operation;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Content;
 import io.swagger.v3.oas.models.media.IntegerSchema;
+import io.swagger.v3.oas.models.media.MapSchema;
 import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
@@ -12,6 +13,8 @@ import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.responses.ApiResponse;
 import io.swagger.v3.oas.models.security.SecurityRequirement;
 import io.swagger.v3.oas.models.security.SecurityScheme;
+import jalon.core.words.Words;
+import jalon.server.Problem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
@@ -72,10 +75,25 @@ class ApiDocument {
                         new ObjectSchema()
                                 .description("What went wrong, as RFC 9457 has it")
                                 .addProperty("status", new IntegerSchema())
-                                .addProperty("detail", new StringSchema().description("What it is and what to do")));
+                                .addProperty("detail", new StringSchema().description("What it is and what to do"))
+                                .addProperty("code", codes())
+                                .addProperty(
+                                        "with",
+                                        new MapSchema()
+                                                .additionalProperties(new StringSchema())
+                                                .description("The values that belong to the code, by their names")));
         api.getPaths().values().stream()
                 .flatMap(p -> p.readOperations().stream())
                 .forEach(ApiDocument::tellErrors);
+    }
+
+    private static Schema<?> codes() {
+        var codes = new StringSchema();
+        codes.setDescription("Which problem it is; absent for what nobody expected");
+        for (Problem problem : Problem.values()) {
+            codes.addEnumItem(Words.name(problem));
+        }
+        return codes;
     }
 
     private static void tellErrors(Operation operation) {

@@ -1,6 +1,6 @@
 package jalon.server.api;
 
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.Board;
 import jalon.server.batch.DayFigures;
@@ -79,7 +79,7 @@ class BoardApi {
     @GetMapping("/day")
     Day day(@RequestParam Instant from, @RequestParam Instant to) {
         if (Duration.between(from, to).toDays() > 7) {
-            throw NotPossible.input("At most a week can be looked at.");
+            throw Problem.AT_MOST_A_WEEK.with();
         }
         Map<String, String> titles = new TreeMap<>();
         streams.current().forEach(s -> titles.put(s.name(), s.title()));

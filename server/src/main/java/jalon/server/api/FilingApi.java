@@ -1,7 +1,7 @@
 package jalon.server.api;
 
 import jalon.core.run.Report;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.filing.FilingDesk;
 import java.security.Principal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,7 +40,7 @@ class FilingApi {
     FilingDesk.Plan decideDelivery(
             @PathVariable String no, @PathVariable long id, @RequestBody DeliveryFate wanted, Principal who) {
         if (wanted.fate() == null) {
-            throw NotPossible.input("Say what is to become of it: now, rename, number or leaveOut.");
+            throw Problem.SAY_REMEDY.with();
         }
         filing.decide(no, id, wanted.fate(), wanted.name(), who.getName());
         return filing.plan(no);

@@ -3,7 +3,7 @@ package jalon.server.api;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.batch.Batches;
 import jalon.server.picture.PageRenditions;
 import jalon.server.picture.PageZones;
@@ -49,7 +49,7 @@ class PageApi {
     ResponseEntity<Resource> arrivingPicture(@PathVariable String no, @PathVariable int page) {
         return picture(batches.received(batches.get(no), page)
                 .map(r -> renditions.picture(r.no(), r.sha256(), r.filePage(), 0, 200))
-                .orElseThrow(() -> NotPossible.missing("Batch " + no + " has no page " + page + ".")));
+                .orElseThrow(() -> Problem.NO_SUCH_PAGE.with(no, page)));
     }
 
     /** @param recipe repairs to look through, as in a stream's definition */
@@ -85,7 +85,7 @@ class PageApi {
         PageZones.Reading reading = zones.in(batches.stream(batches.get(no)).language());
         List<Word> words = reading.read(facts(no, page), wanted.box());
         if (reading.missed() > 0) {
-            throw NotPossible.now("This part of page " + page + " could not be read just now. Try it again later.");
+            throw Problem.BOX_NOT_READ.with(page);
         }
         String text = String.join(" ", words.stream().map(Word::text).toList());
         return new ReadText(text, wanted.box());
@@ -94,7 +94,7 @@ class PageApi {
     private PageFacts facts(String no, int page) {
         PageFacts facts = batches.facts(batches.get(no)).get(page);
         if (facts == null) {
-            throw NotPossible.missing("Batch " + no + " has no page " + page + " that could be read.");
+            throw Problem.NO_READABLE_PAGE.with(no, page);
         }
         return facts;
     }

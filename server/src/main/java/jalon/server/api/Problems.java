@@ -1,7 +1,7 @@
 package jalon.server.api;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
-import jalon.server.JsonName;
+import jalon.core.words.Words;
 import jalon.server.NewerData;
 import jalon.server.NotPossible;
 import java.util.Arrays;
@@ -33,7 +33,11 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(NotPossible.class)
     ProblemDetail notPossible(NotPossible e) {
-        return ProblemDetail.forStatusAndDetail(e.status(), e.getMessage());
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(e.status(), e.getMessage());
+        // Screens word it in their language; programs can tell causes apart.
+        detail.setProperty("code", Words.name(e.trouble().code()));
+        detail.setProperty("with", e.trouble().with());
+        return detail;
     }
 
     @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
@@ -83,7 +87,7 @@ class Problems extends ResponseEntityExceptionHandler {
         if (cause instanceof InvalidFormatException e && e.getTargetType().isEnum()) {
             return noneOf(
                     e.getValue(),
-                    Arrays.stream(e.getTargetType().getEnumConstants()).map(c -> JsonName.of((Enum<?>) c)));
+                    Arrays.stream(e.getTargetType().getEnumConstants()).map(c -> Words.name((Enum<?>) c)));
         }
         if (cause instanceof InvalidTypeIdException e) {
             var kinds = e.getBaseType().getRawClass().getAnnotation(JsonSubTypes.class);

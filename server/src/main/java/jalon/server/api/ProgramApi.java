@@ -10,7 +10,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jalon.core.page.Sha256;
 import jalon.core.run.Report;
 import jalon.core.stream.Stage;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.batch.CameBy;
@@ -97,11 +97,10 @@ class ProgramApi {
             @AuthenticationPrincipal Tokens.Token token)
             throws IOException {
         if (!token.streams().contains(stream)) {
-            throw NotPossible.forbidden(
-                    "This token may send for " + String.join(", ", token.streams()) + ", not for " + stream + ".");
+            throw Problem.TOKEN_NOT_FOR_STREAM.with(String.join(", ", token.streams()), stream);
         }
         if (key.isBlank() || key.length() > 200) {
-            throw NotPossible.input("The Idempotency-Key has 1 to 200 characters.");
+            throw Problem.KEY_LENGTH.with();
         }
         String content = content(stream, sent);
         Optional<Sent> before = before(token, key, content);
@@ -117,12 +116,11 @@ class ProgramApi {
             Receiving.Batched made =
                     receiving.wholeBatch(wanted, incoming, null, id -> sendings.add(token.id(), key, content, id));
             if (made.no() == null) {
-                throw NotPossible.input("None of the files could be read. "
-                        + String.join(
-                                " ",
-                                made.files().stream()
-                                        .map(f -> f.name() + ": " + f.rejected() + ".")
-                                        .toList()));
+                throw Problem.NO_FILE_READABLE.with(String.join(
+                        " ",
+                        made.files().stream()
+                                .map(f -> f.name() + ": " + f.rejected().words() + ".")
+                                .toList()));
             }
             return ResponseEntity.status(HttpStatus.CREATED).body(new Sent(made.no(), false, made.files()));
         } catch (DuplicateKeyException e) {
@@ -134,8 +132,7 @@ class ProgramApi {
     private Optional<Sent> before(Tokens.Token token, String key, String content) {
         return sendings.find(token.id(), key).map(sending -> {
             if (sending.content() != null && !sending.content().equals(content)) {
-                throw NotPossible.input("The Idempotency-Key \"" + key + "\" was used for other files, which are batch "
-                        + Batch.no(sending.batchId()) + ". Send these under a key of their own.");
+                throw Problem.KEY_USED.with(key, Batch.no(sending.batchId()));
             }
             return new Sent(Batch.no(sending.batchId()), true, List.of());
         });
@@ -170,7 +167,7 @@ class ProgramApi {
             @Parameter(description = "How many at most, 1 to 200") @RequestParam(defaultValue = "50") int limit,
             @AuthenticationPrincipal Tokens.Token token) {
         if (limit < 1 || limit > MOST_LISTED) {
-            throw NotPossible.input("A page of the list has 1 to " + MOST_LISTED + " batches.");
+            throw Problem.LIST_LENGTH.with(MOST_LISTED);
         }
         long from = before == null ? Long.MAX_VALUE : batches.get(before).id();
         List<Status> page = sendings.page(token.id(), from, limit + 1).stream()
@@ -233,7 +230,7 @@ class ProgramApi {
     private Batch mine(String no, Tokens.Token token) {
         Batch batch = batches.get(no);
         if (sendings.mine(token.id(), batch.id()) == 0) {
-            throw NotPossible.missing("There is no batch " + no + " that this token sent.");
+            throw Problem.NOT_SENT_BY_TOKEN.with(no);
         }
         return batch;
     }

@@ -1,6 +1,6 @@
 package jalon.server.api;
 
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.people.SignInGuard;
 import java.security.Principal;
 import java.util.List;
@@ -30,7 +30,7 @@ class SignInApi {
     @PostMapping("/lift")
     List<SignInGuard.Wait> liftSignInWait(@RequestBody Lift lift, Principal by) {
         if (lift.kind() == null || lift.who() == null) {
-            throw NotPossible.input("Say whose wait is to be lifted.");
+            throw Problem.SAY_WHOSE_WAIT.with();
         }
         guard.lift(lift.kind(), lift.who(), by.getName());
         return guard.all();

@@ -3,7 +3,7 @@ package jalon.server.api;
 import jalon.core.index.Register;
 import jalon.core.output.HeaderSheet;
 import jalon.core.split.BatchHeader;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.stream.StreamLibrary;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -76,7 +76,7 @@ class StreamApi {
         String title = library.definition(name, library.newest(name)).title();
         if (pages != null && (pages < 1 || pages > 999_999)
                 || documents != null && (documents < 1 || documents > 999_999)) {
-            throw NotPossible.input("A count on a header sheet is between 1 and 999999.");
+            throw Problem.HEADER_COUNTS.with();
         }
         var pdf = new ByteArrayOutputStream();
         var header = new BatchHeader(name, pages, documents);

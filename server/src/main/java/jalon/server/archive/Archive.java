@@ -8,7 +8,7 @@ import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.server.JalonSettings;
 import jalon.server.NewId;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.people.ActivityLog;
@@ -174,7 +174,7 @@ public class Archive {
     public Path file(long id) {
         Path file = root.resolve(row(id).path()).normalize();
         if (!file.startsWith(root)) {
-            throw NotPossible.missing("This document's file is not in the archive.");
+            throw Problem.NOT_IN_ARCHIVE.with();
         }
         return file;
     }
@@ -183,12 +183,12 @@ public class Archive {
     public Batch batchOf(long id, int page) {
         ArchiveRows.DocumentRow d = row(id);
         if (!pages(d).contains(page)) {
-            throw NotPossible.missing("This document has no page " + page + ".");
+            throw Problem.DOCUMENT_HAS_NO_PAGE.with(page);
         }
         return batches.get(d.batchId());
     }
 
     private ArchiveRows.DocumentRow row(long id) {
-        return rows.find(id).orElseThrow(() -> NotPossible.missing("There is no such document in the archive."));
+        return rows.find(id).orElseThrow(() -> Problem.NO_SUCH_DOCUMENT.with());
     }
 }

@@ -2,7 +2,7 @@ package jalon.server.batch;
 
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.Stage;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
@@ -91,7 +91,7 @@ public record Batch(
 
     static long id(String no) {
         if (!no.matches("B-\\d{4,15}")) {
-            throw NotPossible.missing("There is no batch " + no + ".");
+            throw Problem.NO_SUCH_BATCH.with(no);
         }
         return Long.parseLong(no.substring(2));
     }

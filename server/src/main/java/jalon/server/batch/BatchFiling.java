@@ -2,7 +2,7 @@ package jalon.server.batch;
 
 import jalon.core.run.BatchView;
 import jalon.core.stream.Stage;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import java.time.Instant;
 import org.springframework.stereotype.Component;
 
@@ -24,7 +24,7 @@ public class BatchFiling {
 
     /** For as long as the transaction lasts nobody else changes this batch. */
     public Batch lock(String no) {
-        return rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        return rows.lock(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
     }
 
     /** Nothing about the batch can be changed from now on, and it stays what it is seen as now. */

@@ -1,8 +1,8 @@
 package jalon.server.batch;
 
 import jalon.core.stream.IntakeRules;
-import jalon.server.JsonName;
-import jalon.server.NotPossible;
+import jalon.core.words.Words;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
@@ -41,8 +41,10 @@ public class BatchHolds {
 
     static void refuseIfWithAnother(Batch batch, String who, Batches batches, Instant now) {
         if (batch.isWithAnother(who, now)) {
-            throw NotPossible.now(batches.nameOf(batch.holder().person()) + " has batch " + batch.no()
-                    + ", last act at " + CLOCK.format(batch.holder().since()) + ". Ask for it, or take it over.");
+            throw Problem.HELD_BY_ANOTHER.with(
+                    batches.nameOf(batch.holder().person()),
+                    batch.no(),
+                    CLOCK.format(batch.holder().since()));
         }
     }
 
@@ -51,7 +53,7 @@ public class BatchHolds {
     public void take(String no, boolean over, String who) {
         Batch batch = lock(no);
         if (batch.filed() || batch.withdrawn()) {
-            throw NotPossible.now("Batch " + no + " is done; nobody needs to have it.");
+            throw Problem.NOBODY_NEEDS_IT.with(no);
         }
         if (!over) {
             refuseIfWithAnother(batch, who, batches, times.now());
@@ -69,9 +71,9 @@ public class BatchHolds {
         Batch batch = lock(no);
         refuseIfWithAnother(batch, who, batches, times.now());
         if (to != null) {
-            Person person = people.find(to).orElseThrow(() -> NotPossible.input("There is nobody called " + to + "."));
+            Person person = people.find(to).orElseThrow(() -> Problem.NO_SUCH_PERSON.with(to));
             if (person.role() == Role.READER) {
-                throw NotPossible.input(person.name() + " only reads the archive and cannot work on batches.");
+                throw Problem.READS_ONLY.with(person.name());
             }
         }
         rows.takenBy(batch.id(), to, to == null ? null : times.now());
@@ -84,7 +86,7 @@ public class BatchHolds {
     public void hold(String no, String why, String who) {
         Batch batch = open(no);
         refuseIfWithAnother(batch, who, batches, times.now());
-        String reason = why == null ? null : said(why, "Say why the batch is put on hold.");
+        String reason = why == null ? null : said(why, Problem.WHY_ON_HOLD);
         rows.hold(batch.id(), reason);
         log.add(who, batch.id(), why == null ? Act.RELEASED.with() : Act.HELD.with(reason));
         events.changed(no);
@@ -94,10 +96,7 @@ public class BatchHolds {
     public void prioritise(String no, IntakeRules.Priority priority, String who) {
         Batch batch = open(no);
         rows.prioritise(batch.id(), priority);
-        log.add(
-                who,
-                batch.id(),
-                Act.PRIORITISED.with(JsonName.of(batch.urgency().priority()), JsonName.of(priority)));
+        log.add(who, batch.id(), Act.PRIORITISED.with(Words.name(batch.urgency().priority()), Words.name(priority)));
         events.changed(no);
     }
 
@@ -114,7 +113,7 @@ public class BatchHolds {
     public void expect(String no, Integer pages, Integer documents, String who) {
         Batch batch = open(no);
         if (pages != null && pages < 0 || documents != null && documents < 0) {
-            throw NotPossible.input("A count cannot be less than nothing.");
+            throw Problem.COUNT_BELOW_NOTHING.with();
         }
         rows.expect(batch.id(), pages, documents);
         log.add(who, batch.id(), Act.EXPECTED.with(pages == null ? "" : pages, documents == null ? "" : documents));
@@ -125,15 +124,15 @@ public class BatchHolds {
     @Transactional
     public void withdraw(String no, String why, String who) {
         Batch batch = open(no);
-        String reason = said(why, "Say why the batch is withdrawn.");
+        String reason = said(why, Problem.WHY_WITHDRAWN);
         rows.withdraw(batch.id(), who, reason, times.now());
         log.add(who, batch.id(), Act.WITHDREW.with(reason));
         events.changed(no);
     }
 
-    private static String said(String reason, String ask) {
+    private static String said(String reason, Problem ask) {
         if (reason == null || reason.isBlank()) {
-            throw NotPossible.input(ask);
+            throw ask.with();
         }
         return reason.strip();
     }
@@ -141,12 +140,12 @@ public class BatchHolds {
     private Batch open(String no) {
         Batch batch = lock(no);
         if (batch.filed() || batch.withdrawn()) {
-            throw NotPossible.now("Batch " + no + " is done; nothing about it can be changed any more.");
+            throw Problem.BATCH_IS_DONE.with(no);
         }
         return batch;
     }
 
     private Batch lock(String no) {
-        return rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        return rows.lock(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
     }
 }

@@ -1,5 +1,6 @@
 package jalon.server.batch;
 
+import jalon.core.page.Unread;
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.Stage;
 import jalon.server.NewId;
@@ -65,7 +66,7 @@ interface BatchRows {
     }
 
     record FileRow(
-            long id, long batchId, String name, String sha256, long bytes, int pages, String rejected, String origin) {}
+            long id, long batchId, String name, String sha256, long bytes, int pages, Unread rejected, String origin) {}
 
     /** @param factsVersion how often the page was read */
     record PageRow(
@@ -75,7 +76,7 @@ interface BatchRows {
             long fileId,
             int filePage,
             int factsVersion,
-            String rejected,
+            Unread rejected,
             Integer sheet,
             Side side) {
         boolean done() {
@@ -242,7 +243,7 @@ interface BatchRows {
             String sha256,
             long bytes,
             int pages,
-            String rejected,
+            Unread rejected,
             Instant now,
             String origin);
 
@@ -315,8 +316,8 @@ interface BatchRows {
     @Update("update received_file set pages = #{pages}, rejected = null where id = #{id}")
     void opened(long id, int pages);
 
-    @Update("update page set rejected = left(#{reason}, 1000) where id = #{id}")
-    void rejected(long id, String reason);
+    @Update("update page set rejected = #{reason} where id = #{id}")
+    void rejected(long id, Unread reason);
 
     @Select("select count(*) from page where batch_id = #{batchId} and facts is null and rejected is null")
     int waiting(long batchId);

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.image.Repair;
 import jalon.core.index.FieldValue;
+import jalon.core.page.Unread;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchContext;
 import jalon.core.run.BatchRun;
@@ -16,8 +17,8 @@ import jalon.core.run.IndexMemory;
 import jalon.core.stream.Finder;
 import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
-import jalon.server.JsonName;
-import jalon.server.NotPossible;
+import jalon.core.words.Words;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
@@ -89,7 +90,7 @@ public class Batches {
     }
 
     public Batch get(String no) {
-        return rows.find(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        return rows.find(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
     }
 
     public Batch get(long id) {
@@ -237,7 +238,7 @@ public class Batches {
     }
 
     /** @param sheet null for a page of a file, @param read whether it was read */
-    public record Arriving(int no, Integer sheet, Side side, boolean read, String rejected) {}
+    public record Arriving(int no, Integer sheet, Side side, boolean read, Unread rejected) {}
 
     public List<Arriving> arriving(Batch batch) {
         return rows.pages(batch.id()).stream()
@@ -302,7 +303,7 @@ public class Batches {
         log.add(
                 ActivityLog.JALON,
                 id,
-                Act.ADVANCED.with(JsonName.of(to), view.documents().size()));
+                Act.ADVANCED.with(Words.name(to), view.documents().size()));
         events.changed(batch.no());
     }
 

@@ -2,9 +2,9 @@ package jalon.server.batch;
 
 import jalon.core.run.Decision;
 import jalon.core.stream.Stage;
-import jalon.server.JsonName;
+import jalon.core.words.Words;
 import jalon.server.NewId;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
@@ -66,16 +66,16 @@ public class Decisions {
 
     private void check(Batch batch, Decision decision) {
         if (decision.named().isEmpty() && !(decision instanceof Decision.AcceptCounts)) {
-            throw NotPossible.input("Say which pages are meant.");
+            throw Problem.SAY_WHICH_PAGES.with();
         }
         for (Integer page : decision.named()) {
             if (page == null || rows.page(batch.id(), page).isEmpty()) {
-                throw NotPossible.input("Batch " + batch.no() + " has no page " + page + ".");
+                throw Problem.NAMED_PAGE_MISSING.with(batch.no(), page);
             }
         }
         if (decision instanceof Decision.NameType t
                 && batches.stream(batch).type(t.type()).isEmpty()) {
-            throw NotPossible.input("This stream has no document type \"" + t.type() + "\".");
+            throw Problem.NO_SUCH_TYPE.with(t.type());
         }
         if (decision instanceof Decision.RepairPage r && r.recipe() != null) {
             Recipes.check(r.recipe());
@@ -83,10 +83,10 @@ public class Decisions {
         if (decision instanceof Decision.AskAgain a
                 && a.because() != null
                 && a.because().isBlank()) {
-            throw NotPossible.input("Say why the page is to be scanned again.");
+            throw Problem.SAY_WHY_AGAIN.with();
         }
         if (decision instanceof Decision.Turn t && t.rotation() % 90 != 0) {
-            throw NotPossible.input("A page can be turned by quarters only.");
+            throw Problem.QUARTERS_ONLY.with();
         }
     }
 
@@ -104,7 +104,7 @@ public class Decisions {
             }
         }
         if (chosen == null) {
-            throw NotPossible.now(back ? "There is nothing to undo." : "There is nothing to do again.");
+            throw (back ? Problem.NOTHING_TO_UNDO : Problem.NOTHING_TO_DO_AGAIN).with();
         }
         for (BatchRows.DecisionRow row : all) {
             if (row.act() == chosen.act() && row.state().equals(chosen.state())) {
@@ -133,7 +133,7 @@ public class Decisions {
 
     /** Locks a batch that this person may change now. */
     Batch changeable(String no, String who) {
-        Batch batch = rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        Batch batch = rows.lock(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
         refuseUnchangeable(batch, who);
         return batch;
     }
@@ -142,19 +142,17 @@ public class Decisions {
     void refuseUnchangeable(Batch batch, String who) {
         String no = batch.no();
         if (batch.withdrawn()) {
-            throw NotPossible.now("Batch " + no + " was withdrawn by "
-                    + batches.nameOf(batch.course().withdrawnBy()) + ".");
+            throw Problem.WITHDRAWN_BY.with(no, batches.nameOf(batch.course().withdrawnBy()));
         }
         if (batch.filed()) {
-            throw NotPossible.now("Batch " + no + " is filed; it cannot be changed any more.");
+            throw Problem.BATCH_IS_FILED.with(no);
         }
         if (batch.holder().onHold() != null) {
-            throw NotPossible.now(
-                    "Batch " + no + " is on hold: " + batch.holder().onHold() + ". Release it first.");
+            throw Problem.BATCH_ON_HOLD.with(no, batch.holder().onHold());
         }
         BatchHolds.refuseIfWithAnother(batch, who, batches, times.now());
         if (batch.stage() == Stage.INTAKE) {
-            throw NotPossible.now("Batch " + no + " is still being read; wait a moment.");
+            throw Problem.BEING_READ.with(no);
         }
     }
 
@@ -163,11 +161,11 @@ public class Decisions {
     public void moveTo(String no, Stage to, String who) {
         Batch batch = changeable(no, who);
         if (to == Stage.INTAKE || to == Stage.DONE) {
-            throw NotPossible.input("A batch cannot be sent to " + to + " by hand.");
+            throw Problem.NOT_BY_HAND.with(to);
         }
         rows.moveTo(batch.id(), to, times.now());
         rows.takenBy(batch.id(), who, times.now());
-        log.add(who, batch.id(), Act.MOVED.with(JsonName.of(batch.stage()), JsonName.of(to)));
+        log.add(who, batch.id(), Act.MOVED.with(Words.name(batch.stage()), Words.name(to)));
         batches.counted(batch, batches.view(batch, true));
         events.changed(batch.no());
     }

@@ -2,7 +2,7 @@ package jalon.server.batch;
 
 import jakarta.mail.MessagingException;
 import jalon.core.stream.IntakeRules;
-import jalon.server.JsonName;
+import jalon.core.words.Words;
 import jalon.server.Times;
 import jalon.server.live.Events;
 import jalon.server.live.RecurringWork;
@@ -93,7 +93,7 @@ class LateBatches implements RecurringWork {
         log.add(
                 ActivityLog.JALON,
                 id,
-                Act.RAISED.with(JsonName.of(batch.urgency().priority()), JsonName.of(raised)));
+                Act.RAISED.with(Words.name(batch.urgency().priority()), Words.name(raised)));
         events.changed(batch.no());
     }
 
@@ -103,7 +103,7 @@ class LateBatches implements RecurringWork {
             return;
         }
         String text = "Batch " + batch.no() + " (" + stream.title() + ") is late.\n\nStage: "
-                + JsonName.of(batch.stage())
+                + Words.name(batch.stage())
                 + " since "
                 + batch.course().since() + "\nDue: " + batch.urgency().dueAt() + "\nWith: "
                 + (batch.holder().person() == null

@@ -1,5 +1,6 @@
 package jalon.server.batch;
 
+import jalon.core.page.Unread;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -21,7 +22,7 @@ public class NotReadList {
      * @param fileId of the file
      * @param page number in the batch, or null when nothing of the file could be read
      */
-    public record NotRead(long fileId, String file, Integer page, Integer filePage, String reason) {}
+    public record NotRead(long fileId, String file, Integer page, Integer filePage, Unread reason) {}
 
     /** Files and pages that could not be read, with the reason. */
     public List<NotRead> of(Batch batch) {

@@ -1,6 +1,6 @@
 package jalon.server.batch;
 
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
@@ -41,11 +41,10 @@ public class NotReadPages {
             Batch batch = decisions.changeable(no, who);
             BatchRows.PageRow row = rows.page(batch.id(), page)
                     .filter(p -> p.rejected() != null)
-                    .orElseThrow(
-                            () -> NotPossible.now("Batch " + no + " has no page " + page + " that could not be read."));
+                    .orElseThrow(() -> Problem.PAGE_IS_READABLE.with(no, page));
             rows.wantAgain(row.id());
             work.readPatiently(row.fileId(), row.filePage());
-            log.add(who, batch.id(), Act.PAGE_TRIED_AGAIN.with(page, row.rejected()));
+            log.add(who, batch.id(), Act.PAGE_TRIED_AGAIN.with(page).because(row.rejected()));
             events.changed(no);
         });
     }
@@ -55,10 +54,10 @@ public class NotReadPages {
         BatchRows.FileRow file = rows.files(Batch.id(no)).stream()
                 .filter(f -> f.id() == fileId && f.rejected() != null)
                 .findFirst()
-                .orElseThrow(() -> NotPossible.now("Batch " + no + " has no such file that could not be read."));
+                .orElseThrow(() -> Problem.FILE_IS_READABLE.with(no));
         Receiving.Opened opened = receiving.opened(file.sha256());
         if (opened.rejected() != null) {
-            throw NotPossible.now("\"" + file.name() + "\" cannot be read: " + opened.rejected());
+            throw Problem.FILE_NOT_READ.with(file.name(), opened.rejected().words());
         }
         transaction.executeWithoutResult(t -> {
             Batch batch = decisions.changeable(no, who);

@@ -1,7 +1,7 @@
 package jalon.server.batch;
 
 import jalon.core.run.Decision;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
@@ -47,7 +47,7 @@ public class PageInsertion {
         }
         int at = order.indexOf(page) + 1;
         if (at == 0) {
-            throw NotPossible.input("Batch " + no + " has no page " + page + ".");
+            throw Problem.NAMED_PAGE_MISSING.with(no, page);
         }
         return new Place(at < order.size() ? order.get(at) : 0, null, fillsGap ? page : null);
     }

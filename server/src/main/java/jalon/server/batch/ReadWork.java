@@ -3,6 +3,7 @@ package jalon.server.batch;
 import jalon.core.apart.PageWorkers;
 import jalon.core.apart.ReadOnePage;
 import jalon.core.apart.WorkFailed;
+import jalon.core.page.Unread;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
@@ -85,7 +86,7 @@ public class ReadWork {
                     continue;
                 }
                 if (rows.attempts(page.id()).attempts() >= MOST_BEGUN) {
-                    giveUp(batch, page, "the machine stopped each time it was tried", run.again());
+                    giveUp(batch, page, Unread.Code.MACHINE_STOPPED.with().after(MOST_BEGUN), run.again());
                     continue;
                 }
                 rows.attempt(page.id());
@@ -98,7 +99,7 @@ public class ReadWork {
                     rows.read(page.id(), StoredFacts.write(facts));
                     renditions.makeUsual(facts, path, decided.recipe(facts), worker);
                 } catch (UnreadableFile e) {
-                    rows.rejected(page.id(), e.getMessage());
+                    rows.rejected(page.id(), e.why());
                 } catch (WorkFailed e) {
                     if (!e.counts()) {
                         rows.noAttempt(page.id());
@@ -106,8 +107,8 @@ public class ReadWork {
                     }
                     rows.attemptFailed(page.id());
                     boolean last = rows.attempts(page.id()).failures() >= PageWorkers.MOST_ATTEMPTS;
-                    if (last && !(e.lostInReading() && keptWithoutWords(worker, work, batch, page, e.getMessage()))) {
-                        giveUp(batch, page, e.getMessage(), run.again());
+                    if (last && !(e.lostInReading() && keptWithoutWords(worker, work, batch, page, e.reason()))) {
+                        giveUp(batch, page, e.reason().after(PageWorkers.MOST_ATTEMPTS), run.again());
                     } else if (!last) {
                         tryAgain = "page " + page.no() + " of batch " + batch.no() + ": " + e.getMessage();
                     }
@@ -123,10 +124,13 @@ public class ReadWork {
 
     /** A page that can be decoded is kept, though the engine is lost in it: a drawing, or a fault of the engine. */
     private boolean keptWithoutWords(
-            PageWorkers.Lent worker, ReadOnePage work, Batch batch, BatchRows.PageRow page, String why) {
+            PageWorkers.Lent worker, ReadOnePage work, Batch batch, BatchRows.PageRow page, Unread why) {
         try {
             rows.read(page.id(), StoredFacts.write(worker.ask(work.withoutWords())));
-            log.add(ActivityLog.JALON, batch.id(), Act.KEPT_WITHOUT_WORDS.with(page.no(), why));
+            log.add(
+                    ActivityLog.JALON,
+                    batch.id(),
+                    Act.KEPT_WITHOUT_WORDS.with(page.no()).because(why));
             return true;
         } catch (UnreadableFile | WorkFailed e) {
             return false;
@@ -134,14 +138,13 @@ public class ReadWork {
     }
 
     /** A page that was read before stays as it was then. */
-    private void giveUp(Batch batch, BatchRows.PageRow page, String why, boolean again) {
-        String reason = PageWorkers.MOST_ATTEMPTS + " attempts failed; " + why;
+    private void giveUp(Batch batch, BatchRows.PageRow page, Unread reason, boolean again) {
         if (again && page.factsVersion() > 0) {
             rows.wantAgain(page.id());
         } else {
             rows.rejected(page.id(), reason);
         }
-        log.add(ActivityLog.JALON, batch.id(), Act.NOT_READ.with(page.no(), reason));
+        log.add(ActivityLog.JALON, batch.id(), Act.NOT_READ.with(page.no()).because(reason));
         events.changed(batch.no());
     }
 

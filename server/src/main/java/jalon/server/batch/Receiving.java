@@ -3,10 +3,11 @@ package jalon.server.batch;
 import jalon.core.apart.CountPages;
 import jalon.core.apart.PageWorkers;
 import jalon.core.apart.WorkFailed;
+import jalon.core.page.Unread;
 import jalon.core.page.UnreadableFile;
 import jalon.core.stream.IntakeRules;
 import jalon.server.NewId;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
@@ -84,7 +85,7 @@ public class Receiving {
      * @param sha256 of what was stored
      * @param rejected why nothing of the file can be read, or null
      */
-    public record Received(String name, String sha256, int pages, String rejected) {}
+    public record Received(String name, String sha256, int pages, Unread rejected) {}
 
     /**
      * Stores a file and puts its pages to work.
@@ -102,7 +103,7 @@ public class Receiving {
             Batch batch = lock(no);
             refuseWithdrawn(batch);
             if (batch.course().arrived()) {
-                throw NotPossible.now("Batch " + no + " is complete; open a new one for more files.");
+                throw Problem.BATCH_COMPLETE.with(no);
             }
             return record(batch, name, kept, origin, sheet).received();
         });
@@ -110,16 +111,15 @@ public class Receiving {
 
     private static void refuseWithdrawn(Batch batch) {
         if (batch.withdrawn()) {
-            throw NotPossible.now(
-                    "Batch " + batch.no() + " was withdrawn and takes nothing any more; open a new one for this.");
+            throw Problem.WITHDRAWN_TAKES_NOTHING.with(batch.no());
         }
     }
 
     Batch lock(String no) {
-        return rows.lock(Batch.id(no)).orElseThrow(() -> NotPossible.missing("There is no batch " + no + "."));
+        return rows.lock(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
     }
 
-    record Kept(FileStore.Stored stored, int pages, String rejected) {}
+    record Kept(FileStore.Stored stored, int pages, Unread rejected) {}
 
     /** Stores a file and looks at how many pages it has. */
     Kept keep(String name, InputStream in) {
@@ -127,33 +127,31 @@ public class Receiving {
         try {
             stored = store.keep(in);
         } catch (FileStore.SourceFailed e) {
-            throw NotPossible.now("\"" + printable(name) + "\" could not be read to its end (" + e.getMessage()
-                    + "). Nothing of it was kept; send it again.");
+            throw Problem.SOURCE_BROKE.with(printable(name), e.getMessage());
         } catch (IOException e) {
-            throw NotPossible.machine("\"" + printable(name) + "\" could not be taken whole (" + e.getMessage()
-                    + "). Nothing of it was kept; see that the server's disk has room, and send it again.");
+            throw Problem.NOT_STORED.with(printable(name), e.getMessage());
         }
         Opened opened = opened(stored.sha256());
         return new Kept(stored, opened.pages(), opened.rejected());
     }
 
     /** @param rejected why nothing of the file can be read, or null */
-    record Opened(int pages, String rejected) {}
+    record Opened(int pages, Unread rejected) {}
 
     Opened opened(String sha256) {
         try {
             return new Opened(
                     openingWork.insist(new CountPages(store.path(sha256))).pages(), null);
         } catch (UnreadableFile e) {
-            return new Opened(0, e.getMessage());
+            return new Opened(0, e.why());
         } catch (WorkFailed e) {
             if (!e.counts()) {
-                throw NotPossible.machine("Files cannot be opened now: " + e.getMessage() + ". Send it again later.");
+                throw Problem.CANNOT_OPEN_NOW.with(e.getMessage());
             }
-            return new Opened(0, PageWorkers.MOST_ATTEMPTS + " attempts to open it failed; " + e.getMessage());
+            return new Opened(0, e.reason().after(PageWorkers.MOST_ATTEMPTS));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw NotPossible.machine("Jalon is being stopped. Send it again later.");
+            throw Problem.STOPPING.with();
         }
     }
 
@@ -264,8 +262,7 @@ public class Receiving {
             try (InputStream in = file.bytes().getInputStream()) {
                 kept.add(keep(file.name(), in));
             } catch (IOException e) {
-                throw NotPossible.now("\"" + printable(file.name()) + "\" could not be fetched whole (" + e.getMessage()
-                        + "). Nothing of it was taken; send it again.");
+                throw Problem.NOT_FETCHED.with(printable(file.name()), e.getMessage());
             }
         }
         if (kept.stream().allMatch(k -> k.rejected() != null)) {

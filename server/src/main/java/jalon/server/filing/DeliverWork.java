@@ -15,7 +15,9 @@ import jalon.core.run.Filing;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.JalonSettings;
+import jalon.server.NotPossible;
 import jalon.server.Pauses;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
@@ -96,16 +98,14 @@ public class DeliverWork {
         try {
             placed = place.put(spot, files -> slowWork.ask(new WriteDocument(document, received, files)));
         } catch (NameTaken e) {
-            refuse(delivery, "There is another " + e.path() + " already");
+            refuse(delivery, Problem.DELIVERY_NAME_TAKEN.with(e.path()));
             return;
         } catch (UnreadableFile e) {
-            refuse(delivery, "A page of it cannot be read any more: " + e.getMessage());
+            refuse(delivery, Problem.DELIVERY_PAGE_LOST.with(e.getMessage()));
             return;
         } catch (WorkFailed e) {
             if (e.counts() && e.why() != WorkFailed.Why.DISK && delivery.tries() + 1 >= PageWorkers.MOST_ATTEMPTS) {
-                refuse(
-                        delivery,
-                        "in " + PageWorkers.MOST_ATTEMPTS + " attempts it could not be written: " + e.getMessage());
+                refuse(delivery, Problem.DELIVERY_NOT_WRITTEN.with(PageWorkers.MOST_ATTEMPTS, e.getMessage()));
                 return;
             }
             throw tryAgain(delivery, place, e);
@@ -128,14 +128,18 @@ public class DeliverWork {
         });
     }
 
-    private void refuse(DeliveryRows.DeliveryRow delivery, String reason) {
-        rows.refused(delivery.id(), reason);
+    private void refuse(DeliveryRows.DeliveryRow delivery, NotPossible reason) {
+        rows.refused(delivery.id(), reason.trouble().json());
         events.changed(Batch.no(delivery.batchId()));
     }
 
     private RuntimeException tryAgain(DeliveryRows.DeliveryRow delivery, FilingPlace place, IOException e) {
         Instant next = times.now().plus(Pauses.after(delivery.tries() + 1));
-        rows.retrying(delivery.id(), "Could not be written below " + place.where() + " (" + e.getMessage() + ")", next);
+        String reason = Problem.DELIVERY_FAILED
+                .with(place.where(), e.getMessage())
+                .trouble()
+                .json();
+        rows.retrying(delivery.id(), reason, next);
         events.changed(Batch.no(delivery.batchId()));
         return new IllegalStateException("delivery " + delivery.id() + " is tried again at " + next, e);
     }

@@ -55,11 +55,11 @@ interface DeliveryRows {
     @Update("update delivery set state = 'running' where id = #{id}")
     void running(long id);
 
-    @Update("update delivery set state = 'retrying', reason = left(#{reason}, 1000), tries = tries + 1,"
+    @Update("update delivery set state = 'retrying', reason = #{reason}, tries = tries + 1,"
             + " next_at = #{next} where id = #{id}")
     void retrying(long id, String reason, Instant next);
 
-    @Update("update delivery set state = 'refused', reason = left(#{reason}, 1000), tries = tries + 1, next_at = null"
+    @Update("update delivery set state = 'refused', reason = #{reason}, tries = tries + 1, next_at = null"
             + " where id = #{id}")
     void refused(long id, String reason);
 

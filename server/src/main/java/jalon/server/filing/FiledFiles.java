@@ -6,7 +6,7 @@ import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.JalonSettings;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
@@ -45,8 +45,7 @@ public class FiledFiles {
                 }
             }
         }
-        throw NotPossible.missing(
-                "Document " + document + " of batch " + batch.no() + " was not filed as " + format + ", or not yet.");
+        throw Problem.NOT_FILED_AS.with(document, batch.no(), format);
     }
 
     private Filed open(Destination destination, String file) {
@@ -55,7 +54,7 @@ public class FiledFiles {
             return new Filed(
                     name, new InputStreamResource(places.of(destination).open(file)));
         } catch (IOException e) {
-            throw NotPossible.missing("The file " + file + " is no longer where it was filed.");
+            throw Problem.FILED_FILE_GONE.with(file);
         }
     }
 }

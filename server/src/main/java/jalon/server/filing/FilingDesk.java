@@ -12,8 +12,9 @@ import jalon.core.run.Ledger;
 import jalon.core.run.Report;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.Times;
+import jalon.server.Trouble;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.Batches;
@@ -81,7 +82,7 @@ public class FilingDesk {
      * @param leftOutBy by name, or null
      * @param remedies what a person may have become of it
      */
-    public record Tries(String reason, int tries, Instant nextAt, String leftOutBy, List<Remedy> remedies) {
+    public record Tries(Trouble reason, int tries, Instant nextAt, String leftOutBy, List<Remedy> remedies) {
         static final Tries NONE = new Tries(null, 0, null, null, List.of());
     }
 
@@ -124,7 +125,7 @@ public class FilingDesk {
                 path,
                 r.state(),
                 new Tries(
-                        r.reason(),
+                        Trouble.of(r.reason()),
                         r.tries(),
                         r.nextAt(),
                         r.leftOutBy() == null ? null : batches.nameOf(r.leftOutBy()),
@@ -159,24 +160,22 @@ public class FilingDesk {
     public void file(String no, String who) {
         Batch batch = marks.changeable(no, who);
         if (marks.waiting(batch.id()) > 0) {
-            throw NotPossible.now("Pages of batch " + no + " are still being read; wait a moment.");
+            throw Problem.PAGES_BEING_READ.with(no);
         }
         BatchView view = batches.view(batch, true);
         List<BatchView.PageView> asked = view.askedAgain();
         if (!asked.isEmpty()) {
-            throw NotPossible.now("Page " + asked.get(0).no() + " of batch " + no
-                    + " is to be scanned again; scan it in its place, or say that it need not be.");
+            throw Problem.PAGE_ASKED_AGAIN.with(asked.get(0).no(), no);
         }
         if (view.gaps().stream().anyMatch(BatchView.Gap::open)) {
-            throw NotPossible.now("Batch " + no + " has an open gap; fill it or waive it with a reason.");
+            throw Problem.OPEN_GAP.with(no);
         }
         if (view.cutDoubts() > 0 || view.fieldDoubts() > 0) {
-            throw NotPossible.now("Batch " + no + " still has " + view.cutDoubts() + " doubts in its pages and "
-                    + view.fieldDoubts() + " in its fields; settle them first.");
+            throw Problem.DOUBTS_LEFT.with(no, view.cutDoubts(), view.fieldDoubts());
         }
         StreamDefinition stream = batches.stream(batch);
         if (stream.destinations().isEmpty()) {
-            throw NotPossible.now("Stream " + stream.title() + " has no destination; give it one.");
+            throw Problem.NO_DESTINATION.with(stream.title());
         }
         Instant now = times.now();
         marks.begin(batch.id(), view, who, now);
@@ -221,13 +220,13 @@ public class FilingDesk {
         Batch batch = marks.lock(no);
         DeliveryRows.DeliveryRow delivery = rows.find(deliveryId)
                 .filter(d -> d.batchId() == batch.id())
-                .orElseThrow(() -> NotPossible.missing("Batch " + no + " has no such delivery."));
+                .orElseThrow(() -> Problem.NO_SUCH_DELIVERY.with(no));
         if (delivery.state().ended()) {
-            throw NotPossible.now("This delivery is " + (delivery.state() == DeliveryState.DONE ? "done" : "left out")
-                    + "; nothing more can be changed about it.");
+            throw (delivery.state() == DeliveryState.DONE ? Problem.DELIVERY_IS_DONE : Problem.DELIVERY_LEFT_OUT)
+                    .with();
         }
         if (remedy == Remedy.RENAME && (name == null || name.isBlank())) {
-            throw NotPossible.input("Type the other name.");
+            throw Problem.TYPE_A_NAME.with();
         }
         Logged logged = carryOut(remedy, delivery, name, who);
         log.add(who, batch.id(), logged);
@@ -275,7 +274,7 @@ public class FilingDesk {
             }
         }
         List<Report.Rejected> rejected = notRead.of(batch).stream()
-                .map(r -> new Report.Rejected(r.file(), r.filePage(), r.reason()))
+                .map(r -> Report.Rejected.of(r.file(), r.filePage(), r.reason()))
                 .toList();
         return Report.of(view, batches.facts(batch), ledger(batch, view), deliveries, rejected, List.of());
     }

@@ -1,7 +1,9 @@
 package jalon.server.intake;
 
 import jalon.server.JalonSettings;
+import jalon.server.NotPossible;
 import jalon.server.Pauses;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.Receiving;
 import java.io.IOException;
@@ -104,8 +106,7 @@ public class ChannelClock implements SmartLifecycle {
         ChannelSettings what = Channels.settings(row);
         int waiting = receiving.pagesInLine();
         if (waiting >= settings.mostInLine()) {
-            String why = waiting
-                    + " pages wait to be read; nothing more is taken until fewer do. Nothing is lost meanwhile.";
+            String why = Problem.LINE_FULL.with(waiting).trouble().json();
             rows.looked(id, now, now.plus(Pauses.after(1)), 0, why, 0, 0);
             return;
         }
@@ -114,18 +115,20 @@ public class ChannelClock implements SmartLifecycle {
                     ? folders.visit(row, f)
                     : mails.visit(row, (ChannelSettings.Mailbox) channels.opened(row));
             Instant next = visit.again() == null ? usual(what) : times.now().plus(visit.again());
-            rows.looked(id, times.now(), next, 0, visit.problem(), visit.taken(), visit.rejected());
+            String problem = visit.problem() == null ? null : visit.problem().json();
+            rows.looked(id, times.now(), next, 0, problem, visit.taken(), visit.rejected());
         } catch (ChannelProblem e) {
-            failed(row, e.getMessage(), e);
+            failed(row, e.what(), e);
         } catch (RuntimeException e) {
-            failed(row, "Looking at it failed (" + e.getMessage() + "). It is tried again; see the server's log.", e);
+            failed(row, Problem.CHANNEL_BROKE.with(e.getMessage()), e);
         }
     }
 
-    private void failed(ChannelRows.Row row, String why, Exception e) {
+    private void failed(ChannelRows.Row row, NotPossible what, Exception e) {
+        String why = what.trouble().json();
         if (!why.equals(row.problem())) {
             // Said once, not at every look.
-            LOG.warn("channel {}: {}", row.name(), why, e);
+            LOG.warn("channel {}: {}", row.name(), what.getMessage(), e);
         }
         Instant now = times.now();
         rows.looked(row.id(), now, now.plus(Pauses.after(row.failures() + 1)), row.failures() + 1, why, 0, 0);

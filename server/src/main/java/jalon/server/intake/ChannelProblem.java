@@ -1,14 +1,22 @@
 package jalon.server.intake;
 
-/** Why a channel could not be looked at, in the words of who has to mend it, with what to do. */
+import jalon.server.NotPossible;
+
+/** Why a channel could not be looked at. */
 final class ChannelProblem extends Exception {
     private static final long serialVersionUID = 1L;
+    private final transient NotPossible what;
 
-    ChannelProblem(String message, Throwable cause) {
-        super(message, cause);
+    ChannelProblem(NotPossible what) {
+        this(what, what);
     }
 
-    ChannelProblem(String message) {
-        super(message);
+    ChannelProblem(NotPossible what, Throwable cause) {
+        super(what.getMessage(), cause);
+        this.what = what;
+    }
+
+    NotPossible what() {
+        return what;
     }
 }

@@ -71,8 +71,8 @@ interface ChannelRows {
     void keepClaim(long id, Instant until);
 
     @Update("update channel set claimed_until = null, looked_at = #{now}, next_at = #{next}, failures = #{failures},"
-            + " problem = left(#{problem}, 1000),"
-            + " problem_at = case when #{problem} is null then null when problem = left(#{problem}, 1000) then problem_at"
+            + " problem = #{problem},"
+            + " problem_at = case when #{problem} is null then null when problem = #{problem} then problem_at"
             + " else #{now} end, taken = taken + #{taken}, rejected = rejected + #{rejected} where id = #{id}")
     void looked(long id, Instant now, Instant next, int failures, String problem, int taken, int rejected);
 }

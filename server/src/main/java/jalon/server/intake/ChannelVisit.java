@@ -1,5 +1,6 @@
 package jalon.server.intake;
 
+import jalon.server.Trouble;
 import java.time.Duration;
 
 /**
@@ -8,4 +9,4 @@ import java.time.Duration;
  * @param again how soon it wants to be looked at again, or null for its usual time
  * @param problem what kept some of it from being taken, or null
  */
-record ChannelVisit(int taken, int rejected, Duration again, String problem) {}
+record ChannelVisit(int taken, int rejected, Duration again, Trouble problem) {}

@@ -1,9 +1,10 @@
 package jalon.server.intake;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
-import jalon.server.JsonName;
-import jalon.server.NotPossible;
+import jalon.core.words.Words;
+import jalon.server.Problem;
 import jalon.server.Times;
+import jalon.server.Trouble;
 import jalon.server.batch.GatheredBatches;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
@@ -72,7 +73,7 @@ public class Channels {
      * @param failures looks that failed, one after another
      * @param problem what is wrong and what to do, or null
      */
-    public record Health(int failures, String problem, Instant problemAt) {}
+    public record Health(int failures, Trouble problem, Instant problemAt) {}
 
     /** Files or mails. */
     public record Totals(int taken, int rejected) {}
@@ -95,7 +96,7 @@ public class Channels {
                 r.stream(),
                 settings,
                 new Looks(r.paused(), r.lookedAt(), r.nextAt()),
-                new Health(r.failures(), r.problem(), r.problemAt()),
+                new Health(r.failures(), Trouble.of(r.problem()), r.problemAt()),
                 new Totals(r.taken(), r.rejected()));
     }
 
@@ -108,8 +109,7 @@ public class Channels {
         try {
             return m.withPassword(key.open(m.password()));
         } catch (IllegalStateException e) {
-            throw new ChannelProblem(
-                    "The kept password was sealed with another installation's key. Type the password again.");
+            throw new ChannelProblem(Problem.PASSWORD_OF_ANOTHER.with());
         }
     }
 
@@ -118,14 +118,14 @@ public class Channels {
     }
 
     ChannelRows.Row row(long id) {
-        return rows.find(id).orElseThrow(() -> NotPossible.missing("There is no such channel any more."));
+        return rows.find(id).orElseThrow(() -> Problem.NO_SUCH_CHANNEL.with());
     }
 
     /** @param id null for a new one */
     @Transactional
     public Channel save(Long id, Wanted wanted, String by) {
         if (wanted.name() == null || wanted.name().isBlank() || wanted.settings() == null) {
-            throw NotPossible.input("Give the channel a name and say what it is.");
+            throw Problem.CHANNEL_NEEDS_NAME.with();
         }
         String name = wanted.name().strip();
         ChannelSettings settings = wanted.settings();
@@ -138,7 +138,7 @@ public class Channels {
             }
         }
         rows.named(name).filter(r -> id == null || r.id() != id).ifPresent(r -> {
-            throw NotPossible.now("There is a channel called " + name + " already.");
+            throw Problem.CHANNEL_NAME_TAKEN.with(name);
         });
         if (settings instanceof ChannelSettings.Folder f) {
             allow(id, name, f);
@@ -153,7 +153,7 @@ public class Channels {
             }
             rows.save(id, name, wanted.stream(), json, by, times.now());
         }
-        log.add(by, Act.SAVED_CHANNEL.with(JsonName.of(settings.kind()), name));
+        log.add(by, Act.SAVED_CHANNEL.with(Words.name(settings.kind()), name));
         return shown(rows.named(name).orElseThrow());
     }
 
@@ -162,7 +162,7 @@ public class Channels {
         try {
             watched.allowed(id, name, folder);
         } catch (ChannelProblem e) {
-            throw NotPossible.input(e.getMessage());
+            throw e.what();
         } catch (IOException e) {
             // It is told at each look.
         }
@@ -174,28 +174,26 @@ public class Channels {
                 !(s instanceof ChannelSettings.Scanner) && !(s instanceof ChannelSettings.Folder f && f.byStream());
         if (needsStream) {
             if (wanted.stream() == null) {
-                throw NotPossible.input("Say which stream the channel's batches are for.");
+                throw Problem.CHANNEL_NEEDS_STREAM.with();
             }
             streams.newest(wanted.stream());
         }
         if (s instanceof ChannelSettings.Folder f
                 && (f.folder() == null || !f.folder().startsWith("/"))) {
-            throw NotPossible.input("A folder is given by its whole path on the server, such as /srv/copier.");
+            throw Problem.WHOLE_PATH.with();
         }
         if (s instanceof ChannelSettings.Mailbox m && (blank(m.host()) || blank(m.user()))) {
-            throw NotPossible.input("A mailbox needs a host and a user.");
+            throw Problem.MAILBOX_NEEDS.with();
         }
         if (s instanceof ChannelSettings.Scanner d
                 && (d.address() == null || !d.address().matches("https?://.+"))) {
-            throw NotPossible.input("A scanner is given by its address, such as http://scanner.office/eSCL.");
+            throw Problem.SCANNER_ADDRESS.with();
         }
         if (s.cron() != null && !CronExpression.isValidExpression(s.cron())) {
-            throw NotPossible.input(
-                    "\"" + s.cron() + "\" is not a schedule. Six parts: second minute hour day month weekday,"
-                            + " such as 0 */10 7-18 * * MON-FRI.");
+            throw Problem.NOT_A_SCHEDULE.with(s.cron());
         }
         if (s.everySeconds() != null && s.everySeconds() < 1) {
-            throw NotPossible.input("A channel can be looked at once a second at most.");
+            throw Problem.ONCE_A_SECOND.with();
         }
     }
 
@@ -209,7 +207,7 @@ public class Channels {
         gathered.complete(id, by);
         rows.remove(id);
         tries.forgetAll(id);
-        log.add(by, Act.REMOVED_CHANNEL.with(JsonName.of(row.kind()), row.name()));
+        log.add(by, Act.REMOVED_CHANNEL.with(Words.name(row.kind()), row.name()));
     }
 
     @Transactional
@@ -225,7 +223,7 @@ public class Channels {
     @Transactional
     public void runNow(long id) {
         if (row(id).paused()) {
-            throw NotPossible.now("The channel is paused; let it go on first.");
+            throw Problem.CHANNEL_PAUSED.with();
         }
         rows.soon(id, times.now());
     }
@@ -237,7 +235,7 @@ public class Channels {
                 save(rows.named(wanted.name()).map(ChannelRows.Row::id).orElse(null), wanted, by);
             }
         } catch (JacksonException e) {
-            throw NotPossible.input("The channels cannot be read: " + e.getOriginalMessage());
+            throw Problem.CHANNELS_UNREADABLE.with(e.getOriginalMessage());
         }
     }
 }

@@ -1,6 +1,7 @@
 package jalon.server.intake;
 
 import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.CameBy;
 import jalon.server.batch.GatheredBatches;
@@ -75,12 +76,10 @@ class FolderChannel {
         try {
             root = watched.allowed(channel.id(), channel.name(), settings);
             if (Files.isDirectory(root) && !(Files.isReadable(root) && Files.isExecutable(root))) {
-                throw new ChannelProblem(
-                        "The folder " + root + " cannot be looked into. Give the server the right to read it.");
+                throw new ChannelProblem(Problem.FOLDER_NOT_READABLE.with(root));
             }
             if (Files.isDirectory(root) && !Files.isWritable(root)) {
-                throw new ChannelProblem("Files in " + root
-                        + " can be read but not taken out. Give the server the right to write there.");
+                throw new ChannelProblem(Problem.FOLDER_NOT_WRITABLE.with(root));
             }
             var visit = new FolderVisit(channel, settings, root);
             if (settings.byStream()) {
@@ -92,19 +91,15 @@ class FolderChannel {
             }
             return visit.done(gathered, receiving, times.now());
         } catch (NoSuchFileException | NotDirectoryException e) {
-            throw new ChannelProblem(
-                    "There is no folder " + e.getFile() + " any more. Make it again, or connect its disk.", e);
+            throw new ChannelProblem(Problem.FOLDER_GONE.with(e.getFile()), e);
         } catch (AccessDeniedException e) {
-            throw new ChannelProblem(denied(e), e);
+            throw new ChannelProblem(Problem.FOLDER_DENIED.with(e.getFile()), e);
         } catch (FileSystemException e) {
-            throw new ChannelProblem(
-                    "Files could not be taken from " + root + " (" + e.getReason()
-                            + "). Make room on the disk or mend it; nothing was lost.",
-                    e);
+            throw new ChannelProblem(Problem.FOLDER_DISK.with(root, e.getReason()), e);
         } catch (IOException e) {
-            throw new ChannelProblem("The folder " + root + " could not be looked at (" + e.getMessage() + ").", e);
+            throw new ChannelProblem(Problem.FOLDER_NOT_LOOKED_AT.with(root, e.getMessage()), e);
         } catch (NotPossible e) {
-            throw new ChannelProblem(e.getMessage(), e);
+            throw new ChannelProblem(e);
         }
     }
 
@@ -113,7 +108,7 @@ class FolderChannel {
         try (DirectoryStream<Path> all = Files.newDirectoryStream(visit.root, Files::isDirectory)) {
             for (Path sub : all) {
                 if (Files.isSymbolicLink(sub)) {
-                    visit.tell(link(sub));
+                    visit.tell(Problem.LINK_NOT_FOLLOWED.with(sub));
                 } else if (!sub.getFileName().toString().equals(REJECTED)) {
                     subs.add(sub);
                 }
@@ -128,15 +123,14 @@ class FolderChannel {
         String stream = sub.getFileName().toString();
         try {
             if (!streams.has(stream)) {
-                visit.tell("The sub-folder " + sub + " is named like no stream, and what lies in it stays there."
-                        + " Name it like the stream that its files are for.");
+                visit.tell(Problem.SUB_FOLDER_UNNAMED.with(sub));
                 return;
             }
             look(visit, sub, stream);
         } catch (AccessDeniedException e) {
-            visit.tell(denied(e));
+            visit.tell(Problem.FOLDER_DENIED.with(e.getFile()));
         } catch (IOException e) {
-            visit.tell("The sub-folder " + sub + " could not be looked at (" + e.getMessage() + ").");
+            visit.tell(Problem.FOLDER_NOT_LOOKED_AT.with(sub, e.getMessage()));
         }
     }
 
@@ -146,7 +140,7 @@ class FolderChannel {
         try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, f -> !hidden(f))) {
             for (Path file : all) {
                 if (Files.isSymbolicLink(file)) {
-                    visit.tell(link(file));
+                    visit.tell(Problem.LINK_NOT_FOLLOWED.with(file));
                 } else if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
                     files.add(file);
                 }
@@ -162,14 +156,6 @@ class FolderChannel {
                 visit.unsettled.add(stream);
             }
         }
-    }
-
-    private static String link(Path link) {
-        return link + " is a link, and links are not followed. Put what it leads to there itself.";
-    }
-
-    private static String denied(AccessDeniedException e) {
-        return e.getFile() + " may not be read by the server. Give it the right to read and write.";
     }
 
     private static boolean hidden(Path file) {
@@ -207,7 +193,7 @@ class FolderChannel {
             tries.forget(visit.channel.id(), item);
             return;
         } catch (AccessDeniedException e) {
-            visit.tell(denied(e));
+            visit.tell(Problem.FOLDER_DENIED.with(e.getFile()));
             return;
         } catch (NotPossible e) {
             if (e.isMachine()) {
@@ -225,7 +211,7 @@ class FolderChannel {
             tries.forget(visit.channel.id(), item);
             visit.rejected++;
         } else {
-            visit.tell(file + ": " + why + " It is tried again.");
+            visit.tell(Problem.FILE_TRIED_AGAIN.with(file, why));
         }
     }
 
@@ -247,7 +233,7 @@ class FolderChannel {
             }
             if (received.rejected() != null) {
                 if (FileState.of(file).equals(state)) {
-                    reject(folder, file, received.rejected());
+                    reject(folder, file, received.rejected().words());
                     visit.rejected++;
                 }
                 // Else it was not complete when it was read, and is looked at again.
@@ -259,7 +245,7 @@ class FolderChannel {
         seen.remove(file);
         visit.took++;
         if (!taken.remove(file, state, sha256)) {
-            visit.tell(file + " was written to while it was taken. What it is now is taken as another file.");
+            visit.tell(Problem.FILE_WRITTEN_MEANWHILE.with(file));
         }
     }
 

@@ -1,5 +1,7 @@
 package jalon.server.intake;
 
+import jalon.server.NotPossible;
+import jalon.server.Trouble;
 import jalon.server.batch.GatheredBatches;
 import jalon.server.batch.Receiving;
 import java.nio.file.Path;
@@ -16,7 +18,7 @@ final class FolderVisit {
     final Set<String> unsettled = new HashSet<>();
     int took;
     int rejected;
-    private String problem;
+    private Trouble problem;
 
     FolderVisit(ChannelRows.Row channel, ChannelSettings.Folder settings, Path root) {
         this.channel = channel;
@@ -24,8 +26,9 @@ final class FolderVisit {
         this.root = root;
     }
 
-    void tell(String what) {
-        problem = problem == null ? what : problem;
+    /** The first that is told is shown. */
+    void tell(NotPossible what) {
+        problem = problem == null ? what.trouble() : problem;
     }
 
     boolean gathers() {

@@ -15,7 +15,9 @@ import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.util.SharedByteArrayInputStream;
 import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.Times;
+import jalon.server.Trouble;
 import jalon.server.batch.Batch;
 import jalon.server.batch.CameBy;
 import jalon.server.batch.NewBatch;
@@ -66,8 +68,7 @@ class MailChannel {
             store.connect(box.host(), box.port(), box.user(), box.password());
             Folder inbox = store.getFolder(box.inbox());
             if (!inbox.exists()) {
-                throw new ChannelProblem("The mailbox of " + box.user() + " at " + where + " has no folder \""
-                        + box.inbox() + "\". Name another, or make it.");
+                throw new ChannelProblem(Problem.MAIL_FOLDER_MISSING.with(box.user(), where, box.inbox()));
             }
             Folder done = folder(store, box.done());
             Folder aside = folder(store, box.aside());
@@ -78,19 +79,15 @@ class MailChannel {
                 inbox.close(true);
             }
         } catch (AuthenticationFailedException e) {
-            throw new ChannelProblem(where + " does not let " + box.user() + " in. Check user and password.", e);
+            throw new ChannelProblem(Problem.MAIL_REFUSED.with(where, box.user()), e);
         } catch (FolderNotFoundException e) {
-            throw new ChannelProblem("The mailbox has no folder \"" + e.getFolder() + "\" any more.", e);
+            throw new ChannelProblem(Problem.MAIL_FOLDER_GONE.with(e.getFolder()), e);
         } catch (MessagingException e) {
-            throw new ChannelProblem(
-                    "The mail server at " + where + " could not be used (" + plain(e)
-                            + "). Check host, port and network; it is tried again.",
-                    e);
+            throw new ChannelProblem(Problem.MAIL_SERVER.with(where, plain(e)), e);
         } catch (IOException e) {
-            throw new ChannelProblem(
-                    "A mail at " + where + " could not be fetched (" + e.getMessage() + "). It is tried again.", e);
+            throw new ChannelProblem(Problem.MAIL_NOT_FETCHED.with(where, e.getMessage()), e);
         } catch (NotPossible e) {
-            throw new ChannelProblem(e.getMessage(), e);
+            throw new ChannelProblem(e);
         }
     }
 
@@ -131,8 +128,7 @@ class MailChannel {
     private static Folder folder(Store store, String name) throws MessagingException, ChannelProblem {
         Folder folder = store.getFolder(name);
         if (!folder.exists() && !folder.create(Folder.HOLDS_MESSAGES)) {
-            throw new ChannelProblem(
-                    "The mailbox has no folder \"" + name + "\" and none could be made. Make it by hand.");
+            throw new ChannelProblem(Problem.MAIL_FOLDER_NOT_MADE.with(name));
         }
         return folder;
     }
@@ -143,7 +139,7 @@ class MailChannel {
         int taken = 0;
         int rejected = 0;
         int failed = 0;
-        String problem = null;
+        Trouble problem = null;
         Message[] mails = inbox.getMessages();
         // Those that failed stay in front: as many behind them are looked at all the same.
         for (int i = 0; i < mails.length && i - failed < MOST_AT_ONCE; i++) {
@@ -153,7 +149,7 @@ class MailChannel {
             try {
                 reasons = onItsOwn(inbox, channel, mail, item);
             } catch (TryAgain e) {
-                problem = problem == null ? e.getMessage() : problem;
+                problem = problem == null ? e.what : problem;
                 failed++;
                 continue;
             }
@@ -175,8 +171,11 @@ class MailChannel {
     private static final class TryAgain extends Exception {
         private static final long serialVersionUID = 1L;
 
-        TryAgain(String message) {
-            super(message);
+        private final transient Trouble what;
+
+        TryAgain(Trouble what) {
+            super(what.words());
+            this.what = what;
         }
     }
 
@@ -212,7 +211,8 @@ class MailChannel {
             return List.of("in " + ChannelTries.MOST + " tries " + why);
         }
         String subject = mail.getSubject() == null ? "without a subject" : "\"" + mail.getSubject() + "\"";
-        throw new TryAgain("The mail " + subject + " from " + sender(mail) + ": " + why + ". It is tried again.");
+        throw new TryAgain(
+                Problem.MAIL_TRIED_AGAIN.with(subject, sender(mail), why).trouble());
     }
 
     /** Fetches the mail whole and takes it apart here: servers are often wrong about how mails inside mails are made. */
@@ -246,7 +246,7 @@ class MailChannel {
         Receiving.Batched made = receiving.wholeBatch(wanted, files, origin, id -> {});
         List<String> reasons = new ArrayList<>();
         if (made.no() == null) {
-            made.files().forEach(f -> reasons.add(f.name() + ": " + f.rejected()));
+            made.files().forEach(f -> reasons.add(f.name() + ": " + f.rejected().words()));
         }
         return reasons;
     }

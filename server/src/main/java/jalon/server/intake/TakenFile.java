@@ -1,6 +1,8 @@
 package jalon.server.intake;
 
 import jalon.core.page.Sha256;
+import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.nio.file.DirectoryStream;
@@ -55,7 +57,7 @@ class TakenFile {
      *
      * @param tell gets what could not be ended
      */
-    void settleLeft(Path folder, Consumer<String> tell) throws IOException {
+    void settleLeft(Path folder, Consumer<NotPossible> tell) throws IOException {
         try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, PREFIX + "*")) {
             for (Path aside : all) {
                 Matcher m = OUT_OF_REACH.matcher(aside.getFileName().toString());
@@ -63,9 +65,7 @@ class TakenFile {
                     try {
                         settle(aside, m.group(1), m.group(2));
                     } catch (IOException e) {
-                        tell.accept(aside
-                                + " was being taken when the server stopped, and can be neither removed nor put"
-                                + " back (" + e.getMessage() + "). Mend the disk or the rights; nothing is lost.");
+                        tell.accept(Problem.LEFT_HALF_TAKEN.with(aside, e.getMessage()));
                     }
                 }
             }

@@ -1,6 +1,7 @@
 package jalon.server.intake;
 
 import jalon.server.JalonSettings;
+import jalon.server.Problem;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -34,17 +35,15 @@ class WatchedFolders {
         Path folder = wanted.path().toRealPath();
         List<Path> roots = real(settings.folderRoots().stream().map(Path::of).toList());
         if (roots.isEmpty()) {
-            throw new ChannelProblem("This installation names no folders that may be watched. Have whoever runs the"
-                    + " server set jalon.folder-roots.");
+            throw new ChannelProblem(Problem.NO_FOLDER_ROOTS.with());
         }
         if (roots.stream().noneMatch(folder::startsWith)) {
-            throw new ChannelProblem(folder + " may not be watched. Choose a folder in "
-                    + roots.stream().map(Path::toString).collect(Collectors.joining(" or ")) + ".");
+            throw new ChannelProblem(Problem.FOLDER_OUTSIDE.with(
+                    folder, roots.stream().map(Path::toString).collect(Collectors.joining(" or "))));
         }
         for (Path own : real(List.of(settings.dataFolder(), settings.filingFolder()))) {
             if (folder.startsWith(own) || own.startsWith(folder)) {
-                throw new ChannelProblem(folder + " holds Jalon's own files, which would be taken out of it."
-                        + " Choose another folder.");
+                throw new ChannelProblem(Problem.FOLDER_OWN.with(folder));
             }
         }
         for (ChannelRows.Row other : rows.all()) {
@@ -52,8 +51,7 @@ class WatchedFolders {
             if (!itself
                     && Channels.settings(other) instanceof ChannelSettings.Folder f
                     && !meets(folder, f).isEmpty()) {
-                throw new ChannelProblem("The channel " + other.name() + " watches " + f.folder()
-                        + " already. Two channels cannot share a folder, nor one within the other; choose another.");
+                throw new ChannelProblem(Problem.FOLDER_SHARED.with(other.name(), f.folder()));
             }
         }
         return folder;

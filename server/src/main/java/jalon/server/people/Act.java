@@ -17,11 +17,11 @@ public enum Act {
     @JsonProperty("stuck")
     STUCK("why"),
     @JsonProperty("keptWithoutWords")
-    KEPT_WITHOUT_WORDS("page", "why"),
+    KEPT_WITHOUT_WORDS("page"),
     @JsonProperty("notRead")
-    NOT_READ("page", "why"),
+    NOT_READ("page"),
     @JsonProperty("pageTriedAgain")
-    PAGE_TRIED_AGAIN("page", "why"),
+    PAGE_TRIED_AGAIN("page"),
     @JsonProperty("fileTriedAgain")
     FILE_TRIED_AGAIN("file"),
 

@@ -37,7 +37,14 @@ public class ActivityLog {
     }
 
     private void write(String who, Long batchId, Logged what) {
-        rows.add(times.now(), who, batchId, what.step(), what.act(), JSON.writeValueAsString(what.with()));
+        rows.add(
+                times.now(),
+                who,
+                batchId,
+                what.step(),
+                what.act(),
+                JSON.writeValueAsString(what.with()),
+                what.because());
     }
 
     /** The last 500 of a batch, newest first. */
@@ -51,6 +58,6 @@ public class ActivityLog {
                 row.who(),
                 row.code() == null
                         ? Act.AS_WRITTEN.with(row.act(), row.detail())
-                        : new Logged(row.step(), row.code(), JSON.readValue(row.parts(), PARTS)));
+                        : new Logged(row.step(), row.code(), JSON.readValue(row.parts(), PARTS), row.because()));
     }
 }

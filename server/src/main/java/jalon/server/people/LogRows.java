@@ -1,5 +1,6 @@
 package jalon.server.people;
 
+import jalon.core.page.Unread;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
@@ -9,13 +10,21 @@ import org.apache.ibatis.annotations.Select;
 @Mapper
 interface LogRows {
     /** @param code null for an entry from before there were codes; then {@code act} and {@code detail} are its words */
-    record Row(Instant at, String who, Logged.Step step, Act code, String parts, String act, String detail) {}
+    record Row(
+            Instant at,
+            String who,
+            Logged.Step step,
+            Act code,
+            String parts,
+            Unread because,
+            String act,
+            String detail) {}
 
-    @Insert("insert into log_entry (at, who, batch_id, step, code, parts)"
-            + " values (#{at}, #{who}, #{batchId}, #{step}, #{code}, #{parts})")
-    void add(Instant at, String who, Long batchId, Logged.Step step, Act code, String parts);
+    @Insert("insert into log_entry (at, who, batch_id, step, code, parts, because)"
+            + " values (#{at}, #{who}, #{batchId}, #{step}, #{code}, #{parts}, #{because})")
+    void add(Instant at, String who, Long batchId, Logged.Step step, Act code, String parts, Unread because);
 
-    @Select("select at, who, step, code, parts, act, detail from log_entry where batch_id = #{batchId}"
+    @Select("select at, who, step, code, parts, because, act, detail from log_entry where batch_id = #{batchId}"
             + " order by id desc limit 500")
     List<Row> ofBatch(long batchId);
 }

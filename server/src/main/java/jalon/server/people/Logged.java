@@ -1,6 +1,7 @@
 package jalon.server.people;
 
-import java.util.LinkedHashMap;
+import jalon.core.page.Unread;
+import jalon.core.words.Parts;
 import java.util.List;
 import java.util.Map;
 
@@ -9,8 +10,9 @@ import java.util.Map;
  *
  * @param step whether it was undone or done again; {@link Step#DONE} for all that is neither
  * @param with the values of the act's parts, by their names
+ * @param because why something was not read, where the act is about that; else null
  */
-public record Logged(Step step, Act act, Map<String, String> with) {
+public record Logged(Step step, Act act, Map<String, String> with, Unread because) {
     public enum Step {
         DONE,
         UNDONE,
@@ -18,17 +20,14 @@ public record Logged(Step step, Act act, Map<String, String> with) {
     }
 
     static Logged of(Act act, List<String> parts, Object... values) {
-        if (values.length != parts.size()) {
-            throw new IllegalArgumentException(act + " has the parts " + parts + ", not " + values.length);
-        }
-        Map<String, String> with = new LinkedHashMap<>();
-        for (int i = 0; i < values.length; i++) {
-            with.put(parts.get(i), String.valueOf(values[i]));
-        }
-        return new Logged(Step.DONE, act, with);
+        return new Logged(Step.DONE, act, Parts.of(act, parts, values), null);
     }
 
     public Logged as(Step other) {
-        return new Logged(other, act, with);
+        return new Logged(other, act, with, because);
+    }
+
+    public Logged because(Unread why) {
+        return new Logged(step, act, with, why);
     }
 }

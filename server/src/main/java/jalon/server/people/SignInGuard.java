@@ -1,7 +1,7 @@
 package jalon.server.people;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
-import jalon.server.JsonName;
+import jalon.core.words.Words;
 import jalon.server.Times;
 import java.time.Duration;
 import java.time.Instant;
@@ -82,7 +82,7 @@ public class SignInGuard {
         Duration pause = pause(failures, free, longest);
         rows.count(kind, who, failures, now, now.plus(pause));
         if (!pause.isZero()) {
-            log.add(ActivityLog.JALON, Act.SIGN_IN_WAITS.with(JsonName.of(kind), who, failures, pause.toSeconds()));
+            log.add(ActivityLog.JALON, Act.SIGN_IN_WAITS.with(Words.name(kind), who, failures, pause.toSeconds()));
         }
     }
 
@@ -111,7 +111,7 @@ public class SignInGuard {
     @Transactional
     public void lift(Kind kind, String who, String by) {
         rows.lift(kind, who);
-        log.add(by, Act.LIFTED_WAIT.with(JsonName.of(kind), who));
+        log.add(by, Act.LIFTED_WAIT.with(Words.name(kind), who));
     }
 
     private static String known(String name) {

@@ -1,7 +1,7 @@
 package jalon.server.people;
 
 import jalon.core.page.Sha256;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.Times;
 import java.security.SecureRandom;
 import java.time.Instant;
@@ -47,7 +47,7 @@ public class Tokens {
     @Transactional
     public Made make(String name, List<String> streams, String by) {
         if (name == null || name.isBlank() || streams == null || streams.isEmpty()) {
-            throw NotPossible.input("Give the token a name, and at least one stream it may send for.");
+            throw Problem.TOKEN_NEEDS.with();
         }
         byte[] bytes = new byte[BYTES];
         random.nextBytes(bytes);
@@ -62,7 +62,7 @@ public class Tokens {
     public void revoke(long id, String by) {
         Instant now = times.now();
         if (rows.revoke(id, now) == 0) {
-            throw NotPossible.missing("There is no such token, or it is revoked already.");
+            throw Problem.NO_SUCH_TOKEN.with();
         }
         log.add(by, Act.REVOKED_TOKEN.with(id));
     }

@@ -9,7 +9,7 @@ import jalon.core.image.Repair;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.server.JalonSettings;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -104,7 +104,7 @@ public class PageRenditions {
                 : make(store.path(sha256), filePage, wanted(rotation, chosen, through, file));
         if (reason != null) {
             failed.put(file, new Failed(before.times() + 1, reason));
-            throw NotPossible.now("Page " + no + " cannot be shown: " + reason);
+            throw Problem.PAGE_NOT_SHOWN.with(no, reason);
         }
         failed.invalidate(file);
         return file;

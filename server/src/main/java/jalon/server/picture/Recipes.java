@@ -1,7 +1,7 @@
 package jalon.server.picture;
 
 import jalon.core.image.Repair;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
@@ -23,13 +23,13 @@ public final class Recipes {
             check(recipe);
             return recipe;
         } catch (JacksonException e) {
-            throw NotPossible.input("This recipe cannot be read: " + e.getOriginalMessage());
+            throw Problem.RECIPE_UNREADABLE.with(e.getOriginalMessage());
         }
     }
 
     public static void check(List<Repair> recipe) {
         if (recipe.size() > MOST_STEPS) {
-            throw NotPossible.input("A recipe has at most " + MOST_STEPS + " steps.");
+            throw Problem.RECIPE_LENGTH.with(MOST_STEPS);
         }
     }
 }

@@ -1,5 +1,6 @@
 package jalon.server.scan;
 
+import jalon.server.Problem;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -118,8 +119,7 @@ final class EsclDevice {
         close(answer);
         String job = answer.headers().firstValue("Location").orElse(null);
         if (answer.statusCode() != 201 || job == null) {
-            throw new ScanFault("The scanner did not take the job (it answered " + answer.statusCode()
-                    + "). Check that it is free and can do these settings.");
+            throw new ScanFault(Problem.SCANNER_JOB_REFUSED.with(answer.statusCode()));
         }
         return onlyHere(job);
     }
@@ -140,8 +140,7 @@ final class EsclDevice {
         } catch (URISyntaxException e) {
             // Told below.
         }
-        throw new ScanFault("The scanner sent Jalon to another address for its pages (" + job
-                + "), which was not followed. Check that this is the right device.");
+        throw new ScanFault(Problem.SCANNER_SENT_AWAY.with(job));
     }
 
     private static int port(URI address) {
@@ -168,9 +167,9 @@ final class EsclDevice {
                 var out = Files.newOutputStream(into)) {
             in.transferTo(out);
         } catch (BoundedBody.Endless e) {
-            throw new ScanFault("The scanner sends a page that does not end.");
+            throw new ScanFault(Problem.SCANNER_ENDLESS_PAGE.with());
         } catch (IOException e) {
-            throw new ScanFault("the page arrived cut short");
+            throw new ScanFault(Problem.SCANNED_PAGE_CUT_SHORT.with());
         }
         return 200;
     }
@@ -189,8 +188,7 @@ final class EsclDevice {
                 .GET());
         if (answer.statusCode() != 200) {
             close(answer);
-            throw new ScanFault(
-                    "The scanner at " + address + " answered " + answer.statusCode() + ". Check its address.");
+            throw new ScanFault(Problem.SCANNER_ANSWERED.with(address, answer.statusCode()));
         }
         return answer.body();
     }
@@ -199,11 +197,10 @@ final class EsclDevice {
         try {
             return http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream());
         } catch (IOException e) {
-            throw new ScanFault(
-                    "The scanner at " + address + " does not answer. Check that it is switched on and on the network.");
+            throw new ScanFault(Problem.SCANNER_SILENT.with(address));
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new ScanFault("Stopped.");
+            throw new ScanFault(Problem.STOPPING.with());
         }
     }
 
@@ -234,7 +231,7 @@ final class EsclDevice {
         } catch (ParserConfigurationException e) {
             throw new IllegalStateException("every Java reads XML", e);
         }
-        throw new ScanFault("What answers at " + address + " is not a scanner that speaks eSCL. Check the address.");
+        throw new ScanFault(Problem.SCANNER_NOT_ESCL.with(address));
     }
 
     private static String text(Element root, String space, String name) {

@@ -1,7 +1,9 @@
 package jalon.server.scan;
 
-import jalon.server.JsonName;
+import jalon.core.words.Words;
 import jalon.server.NotPossible;
+import jalon.server.Problem;
+import jalon.server.Trouble;
 import jalon.server.batch.PageInsertion;
 import jalon.server.batch.Receiving;
 import jalon.server.batch.Side;
@@ -14,6 +16,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -36,7 +39,7 @@ public final class Scan {
     private final PageInsertion insertion;
     private final String who;
     private volatile Standing standing = Standing.scanning;
-    private volatile String message = "";
+    private volatile Trouble trouble;
     private volatile boolean stopping;
     private volatile int pages;
     private volatile int sheets;
@@ -72,7 +75,7 @@ public final class Scan {
 
     /**
      * @param pages images that are stored, @param sheets complete sheets
-     * @param message what happened and what to do, empty while all is well
+     * @param trouble what happened and what to do, or null while all is well
      * @param added whether the sheets go into a batch that was complete before
      */
     public record State(
@@ -81,12 +84,12 @@ public final class Scan {
             Standing standing,
             int pages,
             int sheets,
-            String message,
+            Trouble trouble,
             ScanSettings settings,
             boolean added) {}
 
     State state() {
-        return new State(no, scanner, standing, pages, sheets, message, settings, place != null);
+        return new State(no, scanner, standing, pages, sheets, trouble, settings, place != null);
     }
 
     boolean running() {
@@ -99,7 +102,7 @@ public final class Scan {
 
     Runnable again() {
         standing = Standing.scanning;
-        message = "";
+        trouble = null;
         stopping = false;
         return this::run;
     }
@@ -109,11 +112,13 @@ public final class Scan {
         try {
             job = device.start(settings);
             fetchAll(job);
-        } catch (ScanFault | NotPossible e) {
-            fault(e.getMessage());
+        } catch (ScanFault e) {
+            fault(e.what());
+        } catch (NotPossible e) {
+            fault(e);
         } catch (IOException | RuntimeException e) {
             LOG.error("scan for {}", no, e);
-            fault("Something went wrong that Jalon did not expect; it is written in the server's log.");
+            fault(Problem.SCAN_BROKE.with());
         } finally {
             if (job != null && standing != Standing.empty) {
                 device.cancel(job);
@@ -128,7 +133,7 @@ public final class Scan {
         while (true) {
             if (stopping && half == null) {
                 standing = Standing.stopped;
-                message = "Stopped after sheet " + sheets + ".";
+                trouble = Problem.SCAN_STOPPED.with(sheets).trouble();
                 return;
             }
             Path page = Files.createTempFile("jalon-scan-", ".page");
@@ -136,7 +141,7 @@ public final class Scan {
                 int answer = device.next(job, page);
                 if (answer == 200) {
                     if (++fetched > MOST_PAGES) {
-                        throw new ScanFault("The scanner does not stop sending pages.");
+                        throw new ScanFault(Problem.SCANNER_NO_END.with());
                     }
                     store(page, sides);
                     quietSince = Instant.now();
@@ -150,7 +155,7 @@ public final class Scan {
                 return;
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
-                throw new ScanFault("Stopped.");
+                throw new ScanFault(Problem.STOPPING.with());
             } finally {
                 Files.deleteIfExists(page);
             }
@@ -159,12 +164,12 @@ public final class Scan {
 
     private void store(Path page, int sides) throws IOException, ScanFault {
         if (cutShort(page)) {
-            throw new ScanFault("the page arrived cut short");
+            throw new ScanFault(Problem.SCANNED_PAGE_CUT_SHORT.with());
         }
         Side side = half == null ? Side.FRONT : Side.BACK;
         int sheet = half == null ? receiving.nextSheet(no) : half;
         var where = new Receiving.Sheet(sheet, side);
-        String name = String.format(Locale.ROOT, "sheet-%03d-%s", sheet, JsonName.of(side));
+        String name = String.format(Locale.ROOT, "sheet-%03d-%s", sheet, Words.name(side));
         Receiving.Received received;
         try (InputStream in = Files.newInputStream(page)) {
             received = place == null
@@ -172,7 +177,8 @@ public final class Scan {
                     : insertion.insert(no, name, in, placeNow(), where, who);
         }
         if (received.rejected() != null) {
-            throw new ScanFault("the page could not be read (" + received.rejected() + ")");
+            throw new ScanFault(
+                    Problem.SCANNED_PAGE_UNREADABLE.with(received.rejected().words()));
         }
         replaced = true;
         pages++;
@@ -200,46 +206,41 @@ public final class Scan {
     }
 
     private boolean jammed() throws ScanFault {
-        return !trouble(device.status().feeder()).isEmpty();
+        return trouble(device.status().feeder()).isPresent();
     }
 
-    private static String trouble(String feeder) {
-        return switch (feeder) {
-            case "ScannerAdfJam", "ScannerAdfMispick" -> "The paper has jammed";
-            case "ScannerAdfMultipickDetected" -> "The feeder took more than one sheet at once";
-            case "ScannerAdfHatchOpen" -> "The scanner's cover is open";
-            default -> "";
-        };
+    private static Optional<Problem> trouble(String feeder) {
+        return Optional.ofNullable(
+                switch (feeder) {
+                    case "ScannerAdfJam", "ScannerAdfMispick" -> Problem.SCANNER_JAM;
+                    case "ScannerAdfMultipickDetected" -> Problem.SCANNER_DOUBLE_FEED;
+                    case "ScannerAdfHatchOpen" -> Problem.SCANNER_COVER_OPEN;
+                    default -> null;
+                });
     }
 
     private void ended(int answer, int fetched) throws ScanFault {
-        String trouble = trouble(device.status().feeder());
-        if (!trouble.isEmpty()) {
-            throw new ScanFault(trouble);
+        Optional<Problem> fault = trouble(device.status().feeder());
+        if (fault.isPresent()) {
+            throw new ScanFault(fault.get().with());
         }
         if (answer != 404 && answer != 410) {
-            throw new ScanFault("The scanner stopped answering (" + answer + ")");
+            throw new ScanFault(Problem.SCANNER_STOPPED.with(answer));
         }
         if (half != null) {
-            throw new ScanFault("The scanner sent only the front of the last sheet");
+            throw new ScanFault(Problem.SCANNER_HALF_SHEET.with());
         }
         standing = Standing.empty;
-        message = fetched == 0 ? "The feeder is empty. Put paper in and go on." : "";
+        trouble = fetched == 0 ? Problem.FEEDER_EMPTY.with().trouble() : null;
     }
 
-    private void fault(String what) {
+    private void fault(NotPossible what) {
         if (half != null) {
             insertion.setHalfAside(no, half);
             pages--;
             half = null;
         }
-        int next = sheets + 1;
-        String here = sheets == 0
-                ? "No sheet of this stack is here yet."
-                : sheets == 1 ? "Sheet 1 is here." : "Sheets 1 to " + sheets + " of this stack are here.";
-        String sentence =
-                Character.toUpperCase(what.charAt(0)) + what.substring(1).replaceFirst("\\.$", "");
-        message = sentence + ". " + here + " Put sheet " + next + " and those after it back and go on.";
+        trouble = what.trouble();
         standing = Standing.fault;
     }
 }

@@ -2,7 +2,8 @@ package jalon.server.scan;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.stream.Stage;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
+import jalon.server.Trouble;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.batch.CameBy;
@@ -60,7 +61,7 @@ public class ScanDesk implements DisposableBean {
      * @param last the settings this person used last on this device, or null
      */
     public record Device(
-            long id, String name, @JsonUnwrapped EsclDevice.Can can, String problem, ScanSettings last) {}
+            long id, String name, @JsonUnwrapped EsclDevice.Can can, Trouble problem, ScanSettings last) {}
 
     public List<Device> devices(String who) {
         return channels.all().stream()
@@ -76,7 +77,7 @@ public class ScanDesk implements DisposableBean {
             EsclDevice.Can can = new EsclDevice(((ChannelSettings.Scanner) c.settings()).address()).can();
             return new Device(c.id(), c.name(), can, null, last);
         } catch (ScanFault e) {
-            return new Device(c.id(), c.name(), EsclDevice.Can.NOTHING, e.getMessage(), last);
+            return new Device(c.id(), c.name(), EsclDevice.Can.NOTHING, e.what().trouble(), last);
         }
     }
 
@@ -100,7 +101,7 @@ public class ScanDesk implements DisposableBean {
         Channels.Channel channel = channels.all().stream()
                 .filter(c -> c.id() == wanted.scanner() && c.settings() instanceof ChannelSettings.Scanner)
                 .findFirst()
-                .orElseThrow(() -> NotPossible.missing("There is no such scanner any more."));
+                .orElseThrow(() -> Problem.NO_SUCH_SCANNER.with());
         ScanSettings chosen =
                 wanted.settings() == null ? new ScanSettings(null, null, null, false, null, null) : wanted.settings();
         preferences.keep(who, "scan:" + channel.id(), JSON.writeValueAsString(chosen));
@@ -109,14 +110,13 @@ public class ScanDesk implements DisposableBean {
         String stream = wanted.stream();
         if (no == null) {
             if (stream == null) {
-                throw NotPossible.input("Say which stream the paper is for.");
+                throw Problem.SAY_WHICH_STREAM.with();
             }
         } else {
             refuseIfScanning(no);
             Batch batch = batches.get(no);
             if (batch.withdrawn()) {
-                throw NotPossible.now(
-                        "Batch " + no + " was withdrawn and takes nothing any more. Scan into a new one.");
+                throw Problem.WITHDRAWN_TAKES_NOTHING.with(no);
             }
             stream = batch.stream().name();
             place = batch.course().arrived() ? place(batch, wanted) : null;
@@ -135,7 +135,7 @@ public class ScanDesk implements DisposableBean {
 
     private PageInsertion.Place place(Batch batch, Wanted wanted) {
         if (batch.stage() == Stage.INTAKE) {
-            throw NotPossible.now("Batch " + batch.no() + " is still being read; wait a moment.");
+            throw Problem.BEING_READ.with(batch.no());
         }
         if (wanted.replaces() != null) {
             return insertion.insteadOf(batch.no(), wanted.replaces());
@@ -148,14 +148,14 @@ public class ScanDesk implements DisposableBean {
     private void refuseIfScanning(String no) {
         Scan before = scans.get(no);
         if (before != null && before.running()) {
-            throw NotPossible.now("Sheets for batch " + no + " are being scanned already.");
+            throw Problem.SCANNING_ALREADY.with(no);
         }
     }
 
     public Scan.State state(String no) {
         Scan scan = scans.get(no);
         if (scan == null) {
-            throw NotPossible.missing("Nothing is being scanned for batch " + no + ".");
+            throw Problem.NOTHING_SCANNED.with(no);
         }
         return scan.state();
     }

@@ -1,10 +1,18 @@
 package jalon.server.scan;
 
-/** Why scanning stopped, in the operator's words. */
+import jalon.server.NotPossible;
+
+/** Why scanning stopped. */
 final class ScanFault extends Exception {
     private static final long serialVersionUID = 1L;
+    private final transient NotPossible what;
 
-    ScanFault(String message) {
-        super(message);
+    ScanFault(NotPossible what) {
+        super(what.getMessage(), what);
+        this.what = what;
+    }
+
+    NotPossible what() {
+        return what;
     }
 }

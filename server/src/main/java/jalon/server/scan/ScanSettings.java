@@ -1,7 +1,7 @@
 package jalon.server.scan;
 
 import jalon.core.stream.IntakeRules;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import java.util.Map;
 
 /**
@@ -27,7 +27,7 @@ public record ScanSettings(
         size = size == null ? "A4" : size;
         showEvery = showEvery == null || showEvery < 1 ? 1 : showEvery;
         if (!SIZES.containsKey(size)) {
-            throw NotPossible.input("A page is A4, A5 or Letter, not " + size + ".");
+            throw Problem.NO_SUCH_SIZE.with(size);
         }
     }
 

@@ -1,5 +1,6 @@
 package jalon.server.store;
 
+import jalon.core.page.Unread;
 import java.time.Clock;
 import java.util.List;
 import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
@@ -14,6 +15,7 @@ class DatabaseTypes {
         return configuration -> {
             configuration.setDefaultEnumTypeHandler(JsonNamedEnums.class);
             configuration.getTypeHandlerRegistry().register(List.class, new JsonList());
+            configuration.getTypeHandlerRegistry().register(Unread.class, new UnreadColumn());
         };
     }
 

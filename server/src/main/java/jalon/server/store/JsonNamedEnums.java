@@ -1,6 +1,6 @@
 package jalon.server.store;
 
-import jalon.server.JsonName;
+import jalon.core.words.Words;
 import jalon.server.NewerData;
 import java.sql.CallableStatement;
 import java.sql.PreparedStatement;
@@ -10,7 +10,7 @@ import java.util.Arrays;
 import org.apache.ibatis.type.BaseTypeHandler;
 import org.apache.ibatis.type.JdbcType;
 
-/** Keeps constants in the database under the names they have outside, see {@link JsonName}. */
+/** Keeps constants in the database under the names they have outside, see {@link Words#name}. */
 public final class JsonNamedEnums<E extends Enum<E>> extends BaseTypeHandler<E> {
     private final Class<E> type;
 
@@ -20,7 +20,7 @@ public final class JsonNamedEnums<E extends Enum<E>> extends BaseTypeHandler<E> 
 
     @Override
     public void setNonNullParameter(PreparedStatement statement, int i, E value, JdbcType jdbc) throws SQLException {
-        statement.setString(i, JsonName.of(value));
+        statement.setString(i, Words.name(value));
     }
 
     @Override
@@ -44,7 +44,7 @@ public final class JsonNamedEnums<E extends Enum<E>> extends BaseTypeHandler<E> 
             return null;
         }
         return Arrays.stream(type.getEnumConstants())
-                .filter(c -> JsonName.of(c).equalsIgnoreCase(name) || c.name().equalsIgnoreCase(name))
+                .filter(c -> Words.name(c).equalsIgnoreCase(name) || c.name().equalsIgnoreCase(name))
                 .findFirst()
                 .orElseThrow(() -> new NewerData("the " + type.getSimpleName() + " \"" + name + "\""));
     }

@@ -8,7 +8,7 @@ import jalon.core.stream.IntakeRules;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import jalon.server.NewerData;
-import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
@@ -66,7 +66,7 @@ public class StreamLibrary {
     public int newest(String name) {
         Integer version = rows.newest(name);
         if (version == null) {
-            throw NotPossible.missing("There is no stream \"" + name + "\".");
+            throw Problem.NO_SUCH_STREAM.with(name);
         }
         return version;
     }
@@ -92,8 +92,7 @@ public class StreamLibrary {
 
     public String json(String name, int version) {
         return rows.find(name, version)
-                .orElseThrow(
-                        () -> NotPossible.missing("There is no version " + version + " of stream \"" + name + "\"."))
+                .orElseThrow(() -> Problem.NO_SUCH_VERSION.with(version, name))
                 .definition();
     }
 
@@ -107,7 +106,7 @@ public class StreamLibrary {
                 throw new Streams.InvalidStream(Filing.faults(definition));
             }
         } catch (Streams.InvalidStream e) {
-            throw NotPossible.input("The stream cannot be used:\n" + e.getMessage());
+            throw Problem.STREAM_UNUSABLE.with(e.getMessage());
         }
         Integer newest = rows.newest(definition.stream());
         int version = newest == null ? 1 : newest + 1;
@@ -127,11 +126,11 @@ public class StreamLibrary {
     @Transactional
     public List<String> saveRegister(String name, String csv, String by) {
         if (!name.matches("[a-z][a-z0-9-]{0,62}")) {
-            throw NotPossible.input("A register's name is small letters, digits and dashes, such as vessels.");
+            throw Problem.REGISTER_NAME.with();
         }
         Register register = Register.parse(name, new StringReader(csv));
         if (register.rows().isEmpty()) {
-            throw NotPossible.input("The register holds no usable line. " + String.join(" ", register.faults()));
+            throw Problem.REGISTER_EMPTY.with(String.join(" ", register.faults()));
         }
         Instant now = times.now();
         rows.saveRegister(new StreamRows.SavedRegister(name, csv, by, now));

@@ -5,8 +5,8 @@ import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceCurrentlyExecutin
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
-import jalon.server.NotPossible;
 import jalon.server.Pauses;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.WorkQueue;
 import java.io.Serializable;
@@ -80,7 +80,7 @@ final class SchedulerQueue implements WorkQueue {
             try {
                 client.reschedule(task.getTaskInstance(), times.now());
             } catch (TaskInstanceCurrentlyExecutingException e) {
-                throw NotPossible.now("This is being delivered just now. Look again in a moment.");
+                throw Problem.BEING_DELIVERED.with();
             }
         }
     }

@@ -1,0 +1,319 @@
+package jalon.server;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import jalon.core.words.Parts;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+
+/** What can be in the way of something that was asked for; each with the names of its parts. */
+public enum Problem {
+    @JsonProperty("atMostAWeek")
+    AT_MOST_A_WEEK(Kind.INPUT),
+    @JsonProperty("sayRemedy")
+    SAY_REMEDY(Kind.INPUT),
+    @JsonProperty("noSuchPage")
+    NO_SUCH_PAGE(Kind.MISSING, "batch", "page"),
+    @JsonProperty("namedPageMissing")
+    NAMED_PAGE_MISSING(Kind.INPUT, "batch", "page"),
+    @JsonProperty("boxNotRead")
+    BOX_NOT_READ(Kind.NOW, "page"),
+    @JsonProperty("noReadablePage")
+    NO_READABLE_PAGE(Kind.MISSING, "batch", "page"),
+    @JsonProperty("tokenNotForStream")
+    TOKEN_NOT_FOR_STREAM(Kind.FORBIDDEN, "streams", "stream"),
+    @JsonProperty("keyLength")
+    KEY_LENGTH(Kind.INPUT),
+    @JsonProperty("noFileReadable")
+    NO_FILE_READABLE(Kind.INPUT, "files"),
+    @JsonProperty("keyUsed")
+    KEY_USED(Kind.INPUT, "key", "batch"),
+    @JsonProperty("listLength")
+    LIST_LENGTH(Kind.INPUT, "most"),
+    @JsonProperty("notSentByToken")
+    NOT_SENT_BY_TOKEN(Kind.MISSING, "batch"),
+    @JsonProperty("sayWhoseWait")
+    SAY_WHOSE_WAIT(Kind.INPUT),
+    @JsonProperty("headerCounts")
+    HEADER_COUNTS(Kind.INPUT),
+    @JsonProperty("notInArchive")
+    NOT_IN_ARCHIVE(Kind.MISSING),
+    @JsonProperty("documentHasNoPage")
+    DOCUMENT_HAS_NO_PAGE(Kind.MISSING, "page"),
+    @JsonProperty("noSuchDocument")
+    NO_SUCH_DOCUMENT(Kind.MISSING),
+    @JsonProperty("noSuchBatch")
+    NO_SUCH_BATCH(Kind.MISSING, "batch"),
+    @JsonProperty("heldByAnother")
+    HELD_BY_ANOTHER(Kind.NOW, "who", "batch", "at"),
+    @JsonProperty("nobodyNeedsIt")
+    NOBODY_NEEDS_IT(Kind.NOW, "batch"),
+    @JsonProperty("noSuchPerson")
+    NO_SUCH_PERSON(Kind.INPUT, "who"),
+    @JsonProperty("readsOnly")
+    READS_ONLY(Kind.INPUT, "who"),
+    @JsonProperty("countBelowNothing")
+    COUNT_BELOW_NOTHING(Kind.INPUT),
+    @JsonProperty("batchIsDone")
+    BATCH_IS_DONE(Kind.NOW, "batch"),
+    @JsonProperty("sayWhichPages")
+    SAY_WHICH_PAGES(Kind.INPUT),
+    @JsonProperty("noSuchType")
+    NO_SUCH_TYPE(Kind.INPUT, "type"),
+    @JsonProperty("sayWhyAgain")
+    SAY_WHY_AGAIN(Kind.INPUT),
+    @JsonProperty("quartersOnly")
+    QUARTERS_ONLY(Kind.INPUT),
+    @JsonProperty("withdrawnBy")
+    WITHDRAWN_BY(Kind.NOW, "batch", "who"),
+    @JsonProperty("batchIsFiled")
+    BATCH_IS_FILED(Kind.NOW, "batch"),
+    @JsonProperty("batchOnHold")
+    BATCH_ON_HOLD(Kind.NOW, "batch", "why"),
+    @JsonProperty("beingRead")
+    BEING_READ(Kind.NOW, "batch"),
+    @JsonProperty("notByHand")
+    NOT_BY_HAND(Kind.INPUT, "stage"),
+    @JsonProperty("pageIsReadable")
+    PAGE_IS_READABLE(Kind.NOW, "batch", "page"),
+    @JsonProperty("fileIsReadable")
+    FILE_IS_READABLE(Kind.NOW, "batch"),
+    @JsonProperty("fileNotRead")
+    FILE_NOT_READ(Kind.NOW, "file", "why"),
+    @JsonProperty("batchComplete")
+    BATCH_COMPLETE(Kind.NOW, "batch"),
+    @JsonProperty("withdrawnTakesNothing")
+    WITHDRAWN_TAKES_NOTHING(Kind.NOW, "batch"),
+    @JsonProperty("sourceBroke")
+    SOURCE_BROKE(Kind.NOW, "file", "why"),
+    @JsonProperty("notStored")
+    NOT_STORED(Kind.MACHINE, "file", "why"),
+    @JsonProperty("cannotOpenNow")
+    CANNOT_OPEN_NOW(Kind.MACHINE, "why"),
+    @JsonProperty("stopping")
+    STOPPING(Kind.MACHINE),
+    @JsonProperty("notFetched")
+    NOT_FETCHED(Kind.NOW, "file", "why"),
+    @JsonProperty("notFiledAs")
+    NOT_FILED_AS(Kind.MISSING, "document", "batch", "format"),
+    @JsonProperty("filedFileGone")
+    FILED_FILE_GONE(Kind.MISSING, "file"),
+    @JsonProperty("pagesBeingRead")
+    PAGES_BEING_READ(Kind.NOW, "batch"),
+    @JsonProperty("pageAskedAgain")
+    PAGE_ASKED_AGAIN(Kind.NOW, "page", "batch"),
+    @JsonProperty("openGap")
+    OPEN_GAP(Kind.NOW, "batch"),
+    @JsonProperty("doubtsLeft")
+    DOUBTS_LEFT(Kind.NOW, "batch", "cut", "fields"),
+    @JsonProperty("noDestination")
+    NO_DESTINATION(Kind.NOW, "stream"),
+    @JsonProperty("noSuchDelivery")
+    NO_SUCH_DELIVERY(Kind.MISSING, "batch"),
+    @JsonProperty("typeAName")
+    TYPE_A_NAME(Kind.INPUT),
+    @JsonProperty("noSuchChannel")
+    NO_SUCH_CHANNEL(Kind.MISSING),
+    @JsonProperty("channelNeedsName")
+    CHANNEL_NEEDS_NAME(Kind.INPUT),
+    @JsonProperty("channelNameTaken")
+    CHANNEL_NAME_TAKEN(Kind.NOW, "name"),
+    @JsonProperty("channelNeedsStream")
+    CHANNEL_NEEDS_STREAM(Kind.INPUT),
+    @JsonProperty("wholePath")
+    WHOLE_PATH(Kind.INPUT),
+    @JsonProperty("mailboxNeeds")
+    MAILBOX_NEEDS(Kind.INPUT),
+    @JsonProperty("scannerAddress")
+    SCANNER_ADDRESS(Kind.INPUT),
+    @JsonProperty("notASchedule")
+    NOT_A_SCHEDULE(Kind.INPUT, "cron"),
+    @JsonProperty("onceASecond")
+    ONCE_A_SECOND(Kind.INPUT),
+    @JsonProperty("channelPaused")
+    CHANNEL_PAUSED(Kind.NOW),
+    @JsonProperty("channelsUnreadable")
+    CHANNELS_UNREADABLE(Kind.INPUT, "why"),
+    @JsonProperty("tokenNeeds")
+    TOKEN_NEEDS(Kind.INPUT),
+    @JsonProperty("noSuchToken")
+    NO_SUCH_TOKEN(Kind.MISSING),
+    @JsonProperty("pageNotShown")
+    PAGE_NOT_SHOWN(Kind.NOW, "page", "why"),
+    @JsonProperty("recipeUnreadable")
+    RECIPE_UNREADABLE(Kind.INPUT, "why"),
+    @JsonProperty("recipeLength")
+    RECIPE_LENGTH(Kind.INPUT, "most"),
+    @JsonProperty("noSuchScanner")
+    NO_SUCH_SCANNER(Kind.MISSING),
+    @JsonProperty("sayWhichStream")
+    SAY_WHICH_STREAM(Kind.INPUT),
+    @JsonProperty("scanningAlready")
+    SCANNING_ALREADY(Kind.NOW, "batch"),
+    @JsonProperty("nothingScanned")
+    NOTHING_SCANNED(Kind.MISSING, "batch"),
+    @JsonProperty("noSuchSize")
+    NO_SUCH_SIZE(Kind.INPUT, "size"),
+    @JsonProperty("noSuchStream")
+    NO_SUCH_STREAM(Kind.MISSING, "stream"),
+    @JsonProperty("noSuchVersion")
+    NO_SUCH_VERSION(Kind.MISSING, "version", "stream"),
+    @JsonProperty("streamUnusable")
+    STREAM_UNUSABLE(Kind.INPUT, "faults"),
+    @JsonProperty("registerName")
+    REGISTER_NAME(Kind.INPUT),
+    @JsonProperty("registerEmpty")
+    REGISTER_EMPTY(Kind.INPUT, "faults"),
+    @JsonProperty("beingDelivered")
+    BEING_DELIVERED(Kind.NOW),
+    @JsonProperty("whyOnHold")
+    WHY_ON_HOLD(Kind.INPUT),
+    @JsonProperty("whyWithdrawn")
+    WHY_WITHDRAWN(Kind.INPUT),
+    @JsonProperty("nothingToUndo")
+    NOTHING_TO_UNDO(Kind.NOW),
+    @JsonProperty("nothingToDoAgain")
+    NOTHING_TO_DO_AGAIN(Kind.NOW),
+    @JsonProperty("deliveryIsDone")
+    DELIVERY_IS_DONE(Kind.NOW),
+    @JsonProperty("deliveryLeftOut")
+    DELIVERY_LEFT_OUT(Kind.NOW),
+    @JsonProperty("folderNotReadable")
+    FOLDER_NOT_READABLE(Kind.NOW, "folder"),
+    @JsonProperty("folderNotWritable")
+    FOLDER_NOT_WRITABLE(Kind.NOW, "folder"),
+    @JsonProperty("folderGone")
+    FOLDER_GONE(Kind.NOW, "folder"),
+    @JsonProperty("folderDenied")
+    FOLDER_DENIED(Kind.NOW, "path"),
+    @JsonProperty("folderDisk")
+    FOLDER_DISK(Kind.NOW, "folder", "why"),
+    @JsonProperty("folderNotLookedAt")
+    FOLDER_NOT_LOOKED_AT(Kind.NOW, "folder", "why"),
+    @JsonProperty("subFolderUnnamed")
+    SUB_FOLDER_UNNAMED(Kind.NOW, "folder"),
+    @JsonProperty("linkNotFollowed")
+    LINK_NOT_FOLLOWED(Kind.NOW, "path"),
+    @JsonProperty("fileTriedAgain")
+    FILE_TRIED_AGAIN(Kind.NOW, "file", "why"),
+    @JsonProperty("fileWrittenMeanwhile")
+    FILE_WRITTEN_MEANWHILE(Kind.NOW, "file"),
+    @JsonProperty("passwordOfAnother")
+    PASSWORD_OF_ANOTHER(Kind.NOW),
+    @JsonProperty("mailFolderMissing")
+    MAIL_FOLDER_MISSING(Kind.NOW, "user", "host", "folder"),
+    @JsonProperty("mailRefused")
+    MAIL_REFUSED(Kind.NOW, "host", "user"),
+    @JsonProperty("mailFolderGone")
+    MAIL_FOLDER_GONE(Kind.NOW, "folder"),
+    @JsonProperty("mailServer")
+    MAIL_SERVER(Kind.NOW, "host", "why"),
+    @JsonProperty("mailNotFetched")
+    MAIL_NOT_FETCHED(Kind.NOW, "host", "why"),
+    @JsonProperty("mailFolderNotMade")
+    MAIL_FOLDER_NOT_MADE(Kind.NOW, "folder"),
+    @JsonProperty("noFolderRoots")
+    NO_FOLDER_ROOTS(Kind.INPUT),
+    @JsonProperty("folderOutside")
+    FOLDER_OUTSIDE(Kind.INPUT, "folder", "roots"),
+    @JsonProperty("folderOwn")
+    FOLDER_OWN(Kind.INPUT, "folder"),
+    @JsonProperty("folderShared")
+    FOLDER_SHARED(Kind.INPUT, "channel", "folder"),
+    @JsonProperty("lineFull")
+    LINE_FULL(Kind.NOW, "pages"),
+    @JsonProperty("channelBroke")
+    CHANNEL_BROKE(Kind.NOW, "why"),
+    @JsonProperty("leftHalfTaken")
+    LEFT_HALF_TAKEN(Kind.NOW, "file", "why"),
+    @JsonProperty("deliveryNameTaken")
+    DELIVERY_NAME_TAKEN(Kind.NOW, "path"),
+    @JsonProperty("deliveryPageLost")
+    DELIVERY_PAGE_LOST(Kind.NOW, "why"),
+    @JsonProperty("deliveryNotWritten")
+    DELIVERY_NOT_WRITTEN(Kind.NOW, "attempts", "why"),
+    @JsonProperty("deliveryFailed")
+    DELIVERY_FAILED(Kind.NOW, "where", "why"),
+    @JsonProperty("mailTriedAgain")
+    MAIL_TRIED_AGAIN(Kind.NOW, "subject", "sender", "why"),
+    @JsonProperty("scanStopped")
+    SCAN_STOPPED(Kind.NOW, "sheets"),
+    @JsonProperty("feederEmpty")
+    FEEDER_EMPTY(Kind.NOW),
+    @JsonProperty("scanBroke")
+    SCAN_BROKE(Kind.NOW),
+    @JsonProperty("scannerJam")
+    SCANNER_JAM(Kind.NOW),
+    @JsonProperty("scannerDoubleFeed")
+    SCANNER_DOUBLE_FEED(Kind.NOW),
+    @JsonProperty("scannerCoverOpen")
+    SCANNER_COVER_OPEN(Kind.NOW),
+    @JsonProperty("scannerNoEnd")
+    SCANNER_NO_END(Kind.NOW),
+    @JsonProperty("scannerStopped")
+    SCANNER_STOPPED(Kind.NOW, "answer"),
+    @JsonProperty("scannerHalfSheet")
+    SCANNER_HALF_SHEET(Kind.NOW),
+    @JsonProperty("scannerJobRefused")
+    SCANNER_JOB_REFUSED(Kind.NOW, "answer"),
+    @JsonProperty("scannerSentAway")
+    SCANNER_SENT_AWAY(Kind.NOW, "address"),
+    @JsonProperty("scannerEndlessPage")
+    SCANNER_ENDLESS_PAGE(Kind.NOW),
+    @JsonProperty("scannedPageCutShort")
+    SCANNED_PAGE_CUT_SHORT(Kind.NOW),
+    @JsonProperty("scannedPageUnreadable")
+    SCANNED_PAGE_UNREADABLE(Kind.NOW, "why"),
+    @JsonProperty("scannerAnswered")
+    SCANNER_ANSWERED(Kind.NOW, "address", "answer"),
+    @JsonProperty("scannerSilent")
+    SCANNER_SILENT(Kind.NOW, "address"),
+    @JsonProperty("scannerNotEscl")
+    SCANNER_NOT_ESCL(Kind.NOW, "address"),
+    /** Kept from before problems had codes: the words as they were written down. */
+    @JsonProperty("asWritten")
+    AS_WRITTEN(Kind.NOW, "text");
+
+    /** Whose turn it is. */
+    private enum Kind {
+        /** What was named is not there. */
+        MISSING(HttpStatus.NOT_FOUND),
+        FORBIDDEN(HttpStatus.FORBIDDEN),
+        /** Not as things stand. */
+        NOW(HttpStatus.CONFLICT),
+        /** Something of the machine, whoever asks and for what. */
+        MACHINE(HttpStatus.INSUFFICIENT_STORAGE),
+        /** What was sent. */
+        INPUT(HttpStatus.UNPROCESSABLE_CONTENT);
+
+        private final HttpStatus status;
+
+        Kind(HttpStatus status) {
+            this.status = status;
+        }
+    }
+
+    private final Kind kind;
+    private final List<String> parts;
+
+    Problem(Kind kind, String... parts) {
+        this.kind = kind;
+        this.parts = List.of(parts);
+    }
+
+    public List<String> parts() {
+        return parts;
+    }
+
+    HttpStatus status() {
+        return kind.status;
+    }
+
+    boolean isMachine() {
+        return kind == Kind.MACHINE;
+    }
+
+    /** @param values one for each part, in their order */
+    public NotPossible with(Object... values) {
+        return new NotPossible(this, Parts.of(this, parts, values));
+    }
+}
