@@ -10,5 +10,5 @@ export default {
   namedType: 'named the type of the document with page {pages}: {type}', settled: 'settled {field} of the document with page {pages}: {value}', settledAbsent: 'settled that {field} is not on the document with page {pages}',
   filed: 'filed it: {deliveries} deliveries', deliveryTriedNow: 'had a delivery tried at once: {destination}, document {document}', deliveryRenamed: 'gave a delivery another name: {destination}, document {document}, {name}', deliveryNumbered: 'had a delivery numbered: {destination}, document {document}', deliveryLeftOut: 'left a delivery out: {destination}, document {document}',
   savedStream: 'saved stream {stream}, version {version}', savedRegister: 'saved register {register}, {lines} lines', savedChannel: 'saved the channel {name} ({kind})', removedChannel: 'removed the channel {name} ({kind})', pausedChannel: 'paused the channel {name}', resumedChannel: 'let the channel {name} go on', madeToken: 'made the token {name} for {streams}', revokedToken: 'revoked token {token}', signInWaits: 'sign-in for the {kind} {who} has to wait: {attempts} attempts, {seconds} s', liftedWait: 'lifted the sign-in wait of the {kind} {who}',
-  asWritten: '{act} {detail}',
+  asWritten: '{text}',
 } satisfies Record<Schema['Logged']['act'], string>

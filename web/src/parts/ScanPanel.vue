@@ -91,7 +91,7 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
     <div ref="pile" class="pile" aria-live="polite">
       <figure v-for="p in shown" :key="p.no" :class="{ unread: !p.read }">
         <img :src="`/api/batches/${state?.no}/arriving/${p.no}/picture`" loading="lazy" alt="" />
-        <figcaption><span class="mono">{{ p.no }}</span> <span v-if="p.sheet" class="soft">{{ t(p.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet }) }}</span><span v-if="p.rejected" class="problem">{{ t('scan.unreadable') }}</span></figcaption>
+        <figcaption><span class="mono">{{ p.no }}</span> <span v-if="p.sheet" class="soft">{{ t(p.sheet.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet.no }) }}</span><span v-if="p.rejected" class="problem">{{ t('scan.unreadable') }}</span></figcaption>
       </figure>
       <p v-if="!pages.length" class="soft wait">{{ state ? t('scan.waiting') : t('scan.lead') }}</p>
     </div>

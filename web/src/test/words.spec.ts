@@ -21,7 +21,7 @@ const plain = { because: null as unknown as Schema['Logged']['because'] }
 test('the log counts pages and says what was undone', () => {
   expect(words.logged({ ...plain, act: 'setAside', step: 'DONE', with: { pages: '3' } })).toBe('set aside page 3')
   expect(words.logged({ ...plain, act: 'movedToEnd', step: 'UNDONE', with: { pages: '3, 4' } })).toBe('undid: moved pages 3, 4 to the end')
-  expect(words.logged({ ...plain, act: 'asWritten', step: 'DONE', with: { act: 'took', detail: 'over' } })).toBe('took over')
+  expect(words.logged({ ...plain, act: 'asWritten', step: 'DONE', with: { text: 'took over' } })).toBe('took over')
 })
 
 test('the ledger leaves out what is nothing', () => {

@@ -11,31 +11,48 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param filing folder below which folder destinations lie; {@code data/filed} when not set
  * @param setup folder with streams, registers and people to begin with, or null; read when there are none yet
  * @param roles {@code web}, {@code worker} or both
- * @param workers pages read at once
- * @param channels file with channels that are saved at each start, by name, or null
- * @param mostInLine pages waiting to be read from which on channels take nothing more
- * @param patience how many times the usual time a page may take before it is given up; more for slow processors
- * @param folderRoots folders below which channels may watch folders; none when it is empty
  * @param mail how to send mail, or null: nobody is told by mail
  */
 @ConfigurationProperties("jalon")
 public record JalonSettings(
-        String data,
-        String filing,
-        String setup,
-        String channels,
-        List<String> roles,
-        int workers,
-        int mostInLine,
-        double patience,
-        List<String> folderRoots,
-        Mail mail) {
+        String data, String filing, String setup, List<String> roles, Reading reading, Intake intake, Mail mail) {
     public JalonSettings {
         roles = roles == null ? List.of("web", "worker") : roles;
-        workers = workers < 1 ? 2 : workers;
-        patience = patience <= 0 ? 1 : patience;
-        folderRoots = folderRoots == null ? List.of() : List.copyOf(folderRoots);
-        mostInLine = mostInLine < 1 ? 1000 : mostInLine;
+        reading = reading == null ? new Reading(0, 0) : reading;
+        intake = intake == null ? new Intake(null, null, 0) : intake;
+    }
+
+    /** For a folder alone. */
+    public static JalonSettings in(String data) {
+        return new JalonSettings(data, null, null, null, null, null, null);
+    }
+
+    /**
+     * @param workers pages read at once
+     * @param patience how many times the usual time a page may take before it is given up; more for slow processors
+     */
+    public record Reading(int workers, double patience) {
+        public Reading {
+            workers = workers < 1 ? 2 : workers;
+            patience = patience <= 0 ? 1 : patience;
+        }
+    }
+
+    /**
+     * @param channels file with channels that are saved at each start, by name, or null
+     * @param folderRoots folders below which channels may watch folders; none when it is empty
+     * @param mostInLine pages waiting to be read from which on channels take nothing more
+     */
+    public record Intake(String channels, List<String> folderRoots, int mostInLine) {
+        public Intake {
+            folderRoots = folderRoots == null ? List.of() : List.copyOf(folderRoots);
+            mostInLine = mostInLine < 1 ? 1000 : mostInLine;
+        }
+
+        /** Null when there is none. */
+        public Path channelsFile() {
+            return channels == null ? null : Path.of(channels).toAbsolutePath().normalize();
+        }
     }
 
     /**
@@ -60,11 +77,6 @@ public record JalonSettings(
     /** Null when there is none. */
     public Path setupFolder() {
         return setup == null ? null : Path.of(setup).toAbsolutePath().normalize();
-    }
-
-    /** Null when there is none. */
-    public Path channelsFile() {
-        return channels == null ? null : Path.of(channels).toAbsolutePath().normalize();
     }
 
     public boolean isWorker() {

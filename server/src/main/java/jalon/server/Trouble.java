@@ -1,8 +1,9 @@
 package jalon.server;
 
 import jalon.core.words.Words;
+import java.util.Collections;
 import java.util.Map;
-import tools.jackson.databind.json.JsonMapper;
+import java.util.TreeMap;
 
 /**
  * A problem with its values, as it is kept and shown.
@@ -11,24 +12,14 @@ import tools.jackson.databind.json.JsonMapper;
  */
 public record Trouble(Problem code, Map<String, String> with) {
     private static final Words WORDS = new Words("/jalon/words/problems.en.json");
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    public Trouble {
+        // In one order always: as it is kept, it is compared.
+        with = with == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(with));
+    }
 
     /** In English. */
     public String words() {
         return WORDS.of(code, with);
-    }
-
-    public String json() {
-        return JSON.writeValueAsString(this);
-    }
-
-    /** @param kept as {@link #json} gave it, or words from before there were codes; null for none */
-    public static Trouble of(String kept) {
-        if (kept == null) {
-            return null;
-        }
-        return kept.startsWith("{")
-                ? JSON.readValue(kept, Trouble.class)
-                : Problem.AS_WRITTEN.with(kept).trouble();
     }
 }

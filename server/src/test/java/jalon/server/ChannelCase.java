@@ -85,7 +85,7 @@ abstract class ChannelCase extends ServerCase {
 
     String problem(String name) throws Exception {
         JsonNode problem = seen(name).get("problem");
-        return problem.isNull() ? "" : Trouble.of(problem.toString()).words();
+        return problem.isNull() ? "" : words(problem);
     }
 
     int count(String source) throws Exception {

@@ -82,7 +82,7 @@ class NothingStoppedTest extends ChannelCase {
             String no = filed();
             await().atMost(soon).until(() -> refused(no) != null);
             JsonNode refused = refused(no);
-            assertThat(Trouble.of(refused.get("reason").toString()).words()).contains("There is another always this");
+            assertThat(words(refused.get("reason"))).contains("There is another always this");
             assertThat(onBoard(no).get("doubts").asInt()).isEqualTo(1);
             assertThat(onBoard(no).get("filing").asBoolean()).isFalse();
             assertThat(operator.stage(no)).isEqualTo("filing");

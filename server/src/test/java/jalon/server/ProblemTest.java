@@ -3,7 +3,6 @@ package jalon.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -16,12 +15,5 @@ class ProblemTest {
         NotPossible told = problem.with(values.toArray());
         assertThat(told.getMessage()).isNotBlank().doesNotContain("{", "}");
         assertThat(values).allMatch(told.getMessage()::contains);
-        assertThat(Trouble.of(told.trouble().json())).isEqualTo(told.trouble());
-    }
-
-    @Test
-    void whatWasKeptBeforeThereWereCodesKeepsItsWords() {
-        assertThat(Trouble.of("The folder is gone.").words()).isEqualTo("The folder is gone.");
-        assertThat(Trouble.of(null)).isNull();
     }
 }

@@ -46,7 +46,7 @@ class RandomKillsTest {
     private static final int KILLS = Integer.getInteger("jalon.kills", 2);
 
     /** Pages that never end take a worker for seconds, not for a quarter of a minute. */
-    private static final String PATIENCE = "--jalon.patience=0.3";
+    private static final String PATIENCE = "--jalon.reading.patience=0.3";
 
     /** More is not sent before some of it was taken: the server is down most of the time. */
     private static final int MOST_WAITING = 60;

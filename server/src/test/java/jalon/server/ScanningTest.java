@@ -127,10 +127,9 @@ class ScanningTest extends ServerCase {
     @Test
     void aDeviceThatIsGoneOrTalksNonsenseIsToldWithWhatToDo() throws Exception {
         scanner.fail(ScannerStandIn.Fault.NONSENSE, 0);
-        assertThat(Trouble.of(deviceSeen().get("problem").toString()).words())
-                .contains("not a scanner", "Check the address");
+        assertThat(words(deviceSeen().get("problem"))).contains("not a scanner", "Check the address");
         scanner.fail(ScannerStandIn.Fault.GONE, 0);
-        assertThat(Trouble.of(deviceSeen().get("problem").toString()).words()).contains("switched on");
+        assertThat(words(deviceSeen().get("problem"))).contains("switched on");
         String no = start(Map.of("stream", "dues-letters"), false);
         assertThat(until(no, "fault").get("sheets").asInt()).isZero();
         scanner.attend();
@@ -190,6 +189,6 @@ class ScanningTest extends ServerCase {
     }
 
     private static String told(JsonNode state) {
-        return Trouble.of(state.get("trouble").toString()).words();
+        return words(state.get("trouble"));
     }
 }

@@ -24,6 +24,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** A running server with the demo's streams and people; classes that extend this share one. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
@@ -57,9 +58,10 @@ abstract class ServerCase {
                 DATA.resolve("channels.json"),
                 "[{\"name\":\"copier\",\"stream\":\"dues-letters\",\"settings\":{\"kind\":\"folder\",\"folder\":\""
                         + copier.toAbsolutePath() + "\",\"everySeconds\":1,\"settleSeconds\":0}}]");
-        settings.add("jalon.channels", channels::toString);
-        settings.add("jalon.folder-roots", () -> System.getProperty("java.io.tmpdir") + "," + DATA.toAbsolutePath());
-        settings.add("jalon.patience", () -> "0.3");
+        settings.add("jalon.intake.channels", channels::toString);
+        settings.add(
+                "jalon.intake.folder-roots", () -> System.getProperty("java.io.tmpdir") + "," + DATA.toAbsolutePath());
+        settings.add("jalon.reading.patience", () -> "0.3");
     }
 
     private static Path folder() {
@@ -87,6 +89,11 @@ abstract class ServerCase {
         String no = operator.bring(stream, files);
         leftIntake(no);
         return no;
+    }
+
+    /** Of a problem as the API tells it. */
+    static String words(JsonNode problem) {
+        return JsonMapper.shared().treeToValue(problem, Trouble.class).words();
     }
 
     void leftIntake(String no) {

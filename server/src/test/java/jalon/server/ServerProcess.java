@@ -34,7 +34,7 @@ final class ServerProcess {
                 "--server.port=" + port,
                 "--spring.datasource.url=" + database,
                 "--jalon.data=" + folder.resolve("data"),
-                "--jalon.folder-roots=" + folder.toAbsolutePath(),
+                "--jalon.intake.folder-roots=" + folder.toAbsolutePath(),
                 "--jalon.setup=../demo"));
         command.addAll(List.of(settings));
         Path log = folder.resolve("server.log");

@@ -131,18 +131,20 @@ final class BarcodePlaces {
         for (int y = 0; y < ch; y++) {
             for (int x = 0; x < cw; x++) {
                 boolean here = kinds[y * cw + x] == kind;
+                int at = y * cw + x;
                 boolean between = kind == 1
-                        ? near(kinds, kind, cw, x, y, -1, 0, x) && near(kinds, kind, cw, x, y, 1, 0, cw - 1 - x)
-                        : near(kinds, kind, cw, x, y, 0, -1, y) && near(kinds, kind, cw, x, y, 0, 1, ch - 1 - y);
-                on[y * cw + x] = here || between;
+                        ? near(kinds, kind, at, -1, x) && near(kinds, kind, at, 1, cw - 1 - x)
+                        : near(kinds, kind, at, -cw, y) && near(kinds, kind, at, cw, ch - 1 - y);
+                on[at] = here || between;
             }
         }
         return on;
     }
 
-    private static boolean near(byte[] kinds, byte kind, int cw, int x, int y, int dx, int dy, int room) {
+    /** @param step to the next cell that way, @param room cells there are that way */
+    private static boolean near(byte[] kinds, byte kind, int at, int step, int room) {
         for (int i = 1; i <= Math.min(2, room); i++) {
-            if (kinds[(y + i * dy) * cw + x + i * dx] == kind) {
+            if (kinds[at + i * step] == kind) {
                 return true;
             }
         }

@@ -9,7 +9,7 @@ import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.batch.NotReadList;
 import jalon.server.batch.Receiving;
-import jalon.server.filing.FilingDesk;
+import jalon.server.filing.FilingPlan;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
@@ -17,11 +17,11 @@ import org.springframework.stereotype.Component;
 @Component
 class BatchDetails {
     private final Batches batches;
-    private final FilingDesk filing;
+    private final FilingPlan filing;
     private final NotReadList notRead;
     private final Times times;
 
-    BatchDetails(Batches batches, FilingDesk filing, NotReadList notRead, Times times) {
+    BatchDetails(Batches batches, FilingPlan filing, NotReadList notRead, Times times) {
         this.batches = batches;
         this.filing = filing;
         this.notRead = notRead;

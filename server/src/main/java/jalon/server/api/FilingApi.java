@@ -3,6 +3,8 @@ package jalon.server.api;
 import jalon.core.run.Report;
 import jalon.server.Problem;
 import jalon.server.filing.FilingDesk;
+import jalon.server.filing.FilingPlan;
+import jalon.server.filing.Remedy;
 import java.security.Principal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -16,38 +18,40 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/batches")
 class FilingApi {
     private final FilingDesk filing;
+    private final FilingPlan plan;
 
-    FilingApi(FilingDesk filing) {
+    FilingApi(FilingDesk filing, FilingPlan plan) {
+        this.plan = plan;
         this.filing = filing;
     }
 
     @GetMapping("/{no}/filing")
-    FilingDesk.Plan filingPlan(@PathVariable String no) {
-        return filing.plan(no);
+    FilingPlan.Plan filingPlan(@PathVariable String no) {
+        return plan.plan(no);
     }
 
     @PostMapping("/{no}/filing")
-    FilingDesk.Plan fileBatch(@PathVariable String no, Principal who) {
+    FilingPlan.Plan fileBatch(@PathVariable String no, Principal who) {
         filing.file(no, who.getName());
-        return filing.plan(no);
+        return plan.plan(no);
     }
 
     /** @param name the other name, for {@code rename} */
-    record DeliveryFate(FilingDesk.Remedy fate, String name) {}
+    record DeliveryFate(Remedy fate, String name) {}
 
     /** What is to become of a delivery that is refused or waits for its next try. */
     @PostMapping("/{no}/deliveries/{id}")
-    FilingDesk.Plan decideDelivery(
+    FilingPlan.Plan decideDelivery(
             @PathVariable String no, @PathVariable long id, @RequestBody DeliveryFate wanted, Principal who) {
         if (wanted.fate() == null) {
             throw Problem.SAY_REMEDY.with();
         }
         filing.decide(no, id, wanted.fate(), wanted.name(), who.getName());
-        return filing.plan(no);
+        return plan.plan(no);
     }
 
     @GetMapping("/{no}/report")
     Report batchReport(@PathVariable String no) {
-        return filing.report(no);
+        return plan.report(no);
     }
 }

@@ -17,7 +17,7 @@ import jalon.server.batch.CameBy;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
 import jalon.server.filing.FiledFiles;
-import jalon.server.filing.FilingDesk;
+import jalon.server.filing.FilingPlan;
 import jalon.server.intake.Sendings;
 import jalon.server.people.Tokens;
 import java.io.IOException;
@@ -51,11 +51,11 @@ class ProgramApi {
 
     private final Receiving receiving;
     private final Batches batches;
-    private final FilingDesk filing;
+    private final FilingPlan filing;
     private final FiledFiles files;
     private final Sendings sendings;
 
-    ProgramApi(Receiving receiving, Batches batches, FilingDesk filing, FiledFiles files, Sendings sendings) {
+    ProgramApi(Receiving receiving, Batches batches, FilingPlan filing, FiledFiles files, Sendings sendings) {
         this.receiving = receiving;
         this.batches = batches;
         this.filing = filing;

@@ -46,19 +46,16 @@ public class Archive {
     public void add(Batch batch, FiledDocument document, String path) {
         var made = new NewId();
         List<Integer> pages = document.pages().stream().map(PageFacts::no).toList();
+        String person = batch.holder().person();
+        String filedBy = person == null ? ActivityLog.JALON : batches.nameOf(person);
         var row = new ArchiveRows.DocumentRow(
                 0,
                 batch.id(),
                 document.origin().no(),
-                document.origin().stream(),
-                document.origin().type(),
-                document.title(),
+                new Kind(document.origin().stream(), document.origin().type(), document.title()),
                 pages.stream().map(String::valueOf).toList(),
                 path,
-                batch.holder().person() == null
-                        ? ActivityLog.JALON
-                        : batches.nameOf(batch.holder().person()),
-                document.at());
+                new ArchiveRows.Filed(filedBy, document.at()));
         if (rows.add(made, row) == 0) {
             return;
         }
@@ -123,11 +120,11 @@ public class Archive {
         return new Found(
                 d.id(),
                 Batch.no(d.batchId()),
-                new Kind(d.stream(), d.type(), d.title()),
+                d.kind(),
                 new Extent(pages.get(0), pages.size()),
                 fields(d),
                 hits.isEmpty() ? null : hits.get(0),
-                d.filedAt());
+                d.filed().at());
     }
 
     private Map<String, String> fields(ArchiveRows.DocumentRow d) {
@@ -167,7 +164,7 @@ public class Archive {
         ArchiveRows.DocumentRow d = row(id);
         Query query = Query.of(line);
         List<Hit> hits = query.fullText().isEmpty() ? List.of() : hits(d, query, 500);
-        return new Opened(found(d, query), pages(d), hits, d.path(), d.filedBy());
+        return new Opened(found(d, query), pages(d), hits, d.path(), d.filed().by());
     }
 
     /** Where the filed PDF lies. */

@@ -9,28 +9,26 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 
 @Mapper
 interface ArchiveRows {
     record DocumentRow(
-            long id,
-            long batchId,
-            int documentNo,
-            String stream,
-            String type,
-            String title,
-            List<String> pages,
-            String path,
-            String filedBy,
-            Instant filedAt) {}
+            long id, long batchId, int documentNo, Archive.Kind kind, List<String> pages, String path, Filed filed) {}
+
+    record Filed(String by, Instant at) {}
+
+    /** As {@code ArchiveRows.xml} groups them. */
+    String COLUMNS = "d.id, d.batch_id, d.document_no, d.stream as kind_stream, d.type as kind_type,"
+            + " d.title as kind_title, d.pages, d.path, d.filed_by as filed_by, d.filed_at as filed_at";
 
     record FieldRow(long documentId, String name, String value) {}
 
     @Insert("insert ignore into archived_document"
             + " (batch_id, document_no, stream, type, title, pages, path, filed_by, filed_at) values"
-            + " (#{d.batchId}, #{d.documentNo}, #{d.stream}, #{d.type}, #{d.title}, #{d.pages,javaType=java.util.List}, #{d.path}, #{d.filedBy},"
-            + " #{d.filedAt})")
+            + " (#{d.batchId}, #{d.documentNo}, #{d.kind.stream}, #{d.kind.type}, #{d.kind.title}, #{d.pages,javaType=java.util.List}, #{d.path}, #{d.filed.by},"
+            + " #{d.filed.at})")
     @Options(useGeneratedKeys = true, keyProperty = "made.id")
     int add(@Param("made") NewId made, @Param("d") DocumentRow d);
 
@@ -40,7 +38,8 @@ interface ArchiveRows {
     @Insert("insert into archived_text (document_id, page_no, words) values (#{id}, #{page}, #{words})")
     void addText(long id, int page, String words);
 
-    @Select("select * from archived_document where id = #{id}")
+    @Select("select " + COLUMNS + " from archived_document d where d.id = #{id}")
+    @ResultMap("document")
     Optional<DocumentRow> find(long id);
 
     @Select("select document_id, name, value from archived_field where document_id = #{id}")
@@ -49,7 +48,7 @@ interface ArchiveRows {
     /** Each condition narrows; {@code words} are boolean full-text expressions. */
     @Select({
         "<script>",
-        "select d.* from archived_document d where 1 = 1",
+        "select " + COLUMNS + " from archived_document d where 1 = 1",
         "<foreach collection='words' item='w'>and exists (select 1 from archived_text t where t.document_id = d.id",
         "  and match(t.words) against (#{w} in boolean mode))</foreach>",
         "<foreach collection='parts' item='p'>and exists (select 1 from archived_field f where f.document_id = d.id",
@@ -59,6 +58,7 @@ interface ArchiveRows {
         "order by d.filed_at desc, d.id desc limit #{most}",
         "</script>"
     })
+    @ResultMap("document")
     List<DocumentRow> search(
             @Param("words") List<String> words,
             @Param("parts") List<Map<String, String>> parts,

@@ -14,6 +14,10 @@ import java.util.Locale;
  */
 public record Batch(
         long id, StreamVersion stream, Origin origin, Course course, Urgency urgency, Holder holder, Counted counted) {
+    public Batch {
+        // A group whose columns are all null comes as null.
+        holder = holder == null ? new Holder(null, null, null) : holder;
+    }
 
     public record StreamVersion(String name, int version) {}
 
@@ -23,9 +27,15 @@ public record Batch(
      * @param channelId the watched folder that still adds to it, or null
      * @param mail it came in; its parts are null when it came otherwise
      */
-    public record Origin(String source, String madeBy, Instant madeAt, CameBy channel, Long channelId, Mail mail) {}
+    public record Origin(String source, String madeBy, Instant madeAt, CameBy channel, Long channelId, Mail mail) {
+        public Origin {
+            mail = mail == null ? Mail.NONE : mail;
+        }
+    }
 
-    public record Mail(String sender, String subject, Instant sentAt) {}
+    public record Mail(String sender, String subject, Instant sentAt) {
+        static final Mail NONE = new Mail(null, null, null);
+    }
 
     /**
      * @param since since when it is in its stage

@@ -2,7 +2,6 @@ package jalon.server.batch;
 
 import jalon.core.run.BatchView;
 import jalon.core.stream.Stage;
-import jalon.server.Problem;
 import java.time.Instant;
 import org.springframework.stereotype.Component;
 
@@ -24,7 +23,7 @@ public class BatchFiling {
 
     /** For as long as the transaction lasts nobody else changes this batch. */
     public Batch lock(String no) {
-        return rows.lock(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
+        return rows.locked(no);
     }
 
     /** Nothing about the batch can be changed from now on, and it stays what it is seen as now. */

@@ -146,6 +146,6 @@ public class BatchHolds {
     }
 
     private Batch lock(String no) {
-        return rows.lock(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
+        return rows.locked(no);
     }
 }

@@ -4,85 +4,55 @@ import jalon.core.page.Unread;
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.Stage;
 import jalon.server.NewId;
+import jalon.server.Problem;
+import jalon.server.store.FileStore;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface BatchRows {
-    String COLUMNS =
-            "id, stream, stream_version, source, made_by, made_at, due_at, stage, stage_since, arrived, filed_at,"
-                    + " with_person, documents, doubts, channel, channel_id, priority, expected_pages, expected_documents,"
-                    + " held_since, on_hold, withdrawn_by, withdrawn_because, sender, subject, sent_at";
+    /** As {@code BatchRows.xml} groups them. */
+    String COLUMNS = "id, stream as stream_name, stream_version, source as origin_source, made_by as origin_made_by,"
+            + " made_at as origin_made_at, channel as origin_channel, channel_id as origin_channel_id,"
+            + " sender as origin_mail_sender, subject as origin_mail_subject, sent_at as origin_mail_sent_at,"
+            + " stage as course_stage, stage_since as course_since, arrived as course_arrived,"
+            + " filed_at as course_filed_at, withdrawn_by as course_withdrawn_by,"
+            + " withdrawn_because as course_withdrawn_because, due_at as urgency_due_at,"
+            + " priority as urgency_priority, with_person as holder_person, held_since as holder_since,"
+            + " on_hold as holder_on_hold, documents as counted_documents, doubts as counted_doubts,"
+            + " expected_pages as counted_expected_pages, expected_documents as counted_expected_documents";
 
-    /** A batch as its row lies. */
-    record BatchRow(
-            long id,
-            String stream,
-            int streamVersion,
-            String source,
-            String madeBy,
-            Instant madeAt,
-            Instant dueAt,
-            Stage stage,
-            Instant stageSince,
-            boolean arrived,
-            Instant filedAt,
-            String withPerson,
-            int documents,
-            int doubts,
-            CameBy channel,
-            Long channelId,
-            IntakeRules.Priority priority,
-            Integer expectedPages,
-            Integer expectedDocuments,
-            Instant heldSince,
-            String onHold,
-            String withdrawnBy,
-            String withdrawnBecause,
-            String sender,
-            String subject,
-            Instant sentAt) {
-        Batch batch() {
-            return new Batch(
-                    id,
-                    new Batch.StreamVersion(stream, streamVersion),
-                    new Batch.Origin(
-                            source, madeBy, madeAt, channel, channelId, new Batch.Mail(sender, subject, sentAt)),
-                    new Batch.Course(stage, stageSince, arrived, filedAt, withdrawnBy, withdrawnBecause),
-                    new Batch.Urgency(dueAt, priority),
-                    new Batch.Holder(withPerson, heldSince, onHold),
-                    new Batch.Counted(documents, doubts, expectedPages, expectedDocuments));
-        }
-    }
+    String FILE_COLUMNS = "id, batch_id, name, sha256 as stored_sha256, bytes as stored_bytes, pages, rejected, origin";
 
-    private static List<Batch> batches(List<BatchRow> rows) {
-        return rows.stream().map(BatchRow::batch).toList();
-    }
+    String PAGE_COLUMNS = "id, batch_id, no, file_id as in_file_id, file_page as in_page, facts_version, rejected,"
+            + " sheet as sheet_no, side as sheet_side";
 
+    /**
+     * @param rejected why nothing of it can be read, or null
+     * @param origin where a channel had it, or null
+     */
     record FileRow(
-            long id, long batchId, String name, String sha256, long bytes, int pages, Unread rejected, String origin) {}
+            long id, long batchId, String name, FileStore.Stored stored, int pages, Unread rejected, String origin) {}
 
-    /** @param factsVersion how often the page was read */
-    record PageRow(
-            long id,
-            long batchId,
-            int no,
-            long fileId,
-            int filePage,
-            int factsVersion,
-            Unread rejected,
-            Integer sheet,
-            Side side) {
+    /**
+     * @param factsVersion how often the page was read
+     * @param sheet null when it was not scanned here
+     */
+    record PageRow(long id, long batchId, int no, InFile in, int factsVersion, Unread rejected, Receiving.Sheet sheet) {
         boolean done() {
             return factsVersion > 0 || rejected != null;
         }
     }
+
+    /** @param page counted from 1 */
+    record InFile(long fileId, int page) {}
 
     record FactsRow(long id, int factsVersion, byte[] facts) {}
 
@@ -92,8 +62,8 @@ interface BatchRows {
     /** @param act the first of those decided together, which is this one itself when it stands alone */
     record DecisionRow(long id, String body, String decidedBy, Instant decidedAt, DecisionState state, long act) {}
 
-    /** @param pages received, @param waiting not read yet */
     /**
+     * @param pages received, @param waiting not read yet
      * @param sheets of scanned paper; 0 when none of it was scanned here
      * @param notRead pages that could not be read, @param refused deliveries that a person has to say something about
      */
@@ -107,37 +77,30 @@ interface BatchRows {
     void add(NewId made, NewBatch b, int version, IntakeRules.Priority priority, Instant now, Instant due);
 
     @Select("select " + COLUMNS + " from batch where id = #{id}")
-    Optional<BatchRow> findRow(long id);
-
-    default Optional<Batch> find(long id) {
-        return findRow(id).map(BatchRow::batch);
-    }
+    @ResultMap("batch")
+    Optional<Batch> find(long id);
 
     /** For as long as the transaction lasts nobody else changes this batch. */
     @Select("select " + COLUMNS + " from batch where id = #{id} for update")
-    Optional<BatchRow> lockRow(long id);
+    @ResultMap("batch")
+    Optional<Batch> lock(long id);
 
-    default Optional<Batch> lock(long id) {
-        return lockRow(id).map(BatchRow::batch);
+    /** The same; refused when there is no such batch. */
+    default Batch locked(String no) {
+        return lock(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
     }
 
     @Select("select " + COLUMNS + " from batch where stage <> 'done' or stage_since > #{doneAfter}"
             + " order by stage = 'done', priority = 'URGENT' desc, priority = 'HIGH' desc, due_at, id limit 1000")
-    List<BatchRow> boardRows(Instant doneAfter);
-
-    default List<Batch> board(Instant doneAfter) {
-        return batches(boardRows(doneAfter));
-    }
+    @ResultMap("batch")
+    List<Batch> board(Instant doneAfter);
 
     /** Batches at work in which somebody asked for a page again; whether it has come is for the decisions to say. */
     @Select("select " + COLUMNS + " from batch where filed_at is null and withdrawn_by is null and stage <> 'intake'"
             + " and exists (select 1 from decision d where d.batch_id = batch.id and d.state = 'active'"
             + " and d.kind = 'askAgain') order by id")
-    List<BatchRow> withRescansRows();
-
-    default List<Batch> withRescans() {
-        return batches(withRescansRows());
-    }
+    @ResultMap("batch")
+    List<Batch> withRescans();
 
     @Select(
             "select b.id, count(p.id) as pages, count(distinct p.sheet) as sheets, coalesce(sum(p.facts is null and p.rejected is null), 0) as waiting,"
@@ -183,20 +146,14 @@ interface BatchRows {
 
     @Select("select " + COLUMNS + " from batch where channel_id = #{channelId} and not arrived"
             + " and withdrawn_by is null order by id")
-    List<BatchRow> gatheringRows(long channelId);
-
-    default List<Batch> gathering(long channelId) {
-        return batches(gatheringRows(channelId));
-    }
+    @ResultMap("batch")
+    List<Batch> gathering(long channelId);
 
     /** Batches that a channel gathered which is no more, or is paused. */
     @Select("select " + COLUMNS + " from batch where channel_id is not null and not arrived and withdrawn_by is null"
             + " and not exists (select 1 from channel c where c.id = batch.channel_id and not c.paused)")
-    List<BatchRow> leftRows();
-
-    default List<Batch> left() {
-        return batches(leftRows());
-    }
+    @ResultMap("batch")
+    List<Batch> left();
 
     @Select("select max(received_at) from received_file where batch_id = #{batchId}")
     Instant lastReceived(long batchId);
@@ -205,21 +162,15 @@ interface BatchRows {
     int pagesInLine();
 
     @Select("select " + COLUMNS + " from batch where stage <> 'done' and not told_late and on_hold is null")
-    List<BatchRow> notToldLateRows();
-
-    default List<Batch> notToldLate() {
-        return batches(notToldLateRows());
-    }
+    @ResultMap("batch")
+    List<Batch> notToldLate();
 
     @Update("update batch set told_late = true where id = #{id}")
     void toldLate(long id);
 
     @Select("select " + COLUMNS + " from batch where stage <> 'done' and not raised")
-    List<BatchRow> notRaisedRows();
-
-    default List<Batch> notRaised() {
-        return batches(notRaisedRows());
-    }
+    @ResultMap("batch")
+    List<Batch> notRaised();
 
     @Update("update batch set priority = #{priority}, raised = true where id = #{id}")
     void raise(long id, IntakeRules.Priority priority);
@@ -233,29 +184,23 @@ interface BatchRows {
     @Select("select body from filed_view where batch_id = #{id}")
     FiledView filedView(long id);
 
-    @Insert("insert into received_file (batch_id, name, sha256, bytes, pages, rejected, received_at, origin)"
-            + " values (#{batchId}, left(#{name}, 400), #{sha256}, #{bytes}, #{pages}, #{rejected}, #{now}, #{origin})")
+    @Insert("insert into received_file (batch_id, name, sha256, bytes, pages, rejected, received_at, origin) values"
+            + " (#{f.batchId}, left(#{f.name}, 400), #{f.stored.sha256}, #{f.stored.bytes}, #{f.pages}, #{f.rejected},"
+            + " #{now}, #{f.origin})")
     @Options(useGeneratedKeys = true, keyProperty = "made.id")
-    void addFile(
-            NewId made,
-            long batchId,
-            String name,
-            String sha256,
-            long bytes,
-            int pages,
-            Unread rejected,
-            Instant now,
-            String origin);
+    void addFile(NewId made, FileRow f, Instant now);
 
-    @Select("select id, batch_id, name, sha256, bytes, pages, rejected, origin from received_file"
-            + " where batch_id = #{batchId} order by id")
+    @Select("select " + FILE_COLUMNS + " from received_file" + " where batch_id = #{batchId} order by id")
+    @ResultMap("file")
     List<FileRow> files(long batchId);
 
-    @Select("select id, batch_id, name, sha256, bytes, pages, rejected, origin from received_file where id = #{id}")
+    @Select("select " + FILE_COLUMNS + " from received_file where id = #{id}")
+    @ResultMap("file")
     FileRow file(long id);
 
-    @Select("select id, batch_id, name, sha256, bytes, pages, rejected, origin from received_file"
+    @Select("select " + FILE_COLUMNS + " from received_file"
             + " where batch_id = #{batchId} and origin = #{origin} limit 1")
+    @ResultMap("file")
     Optional<FileRow> byOrigin(long batchId, String origin);
 
     @Select("select sha256 from received_file where origin = #{origin} limit 1")
@@ -264,9 +209,9 @@ interface BatchRows {
     @Select("select coalesce(max(no), 0) from page where batch_id = #{batchId}")
     int lastPageNo(long batchId);
 
-    @Insert("insert into page (batch_id, no, file_id, file_page, sheet, side)"
-            + " values (#{batchId}, #{no}, #{fileId}, #{filePage}, #{sheet}, #{side})")
-    void addPage(long batchId, int no, long fileId, int filePage, Integer sheet, Side side);
+    @Insert("insert into page (batch_id, no, file_id, file_page, sheet, side) values"
+            + " (#{batchId}, #{no}, #{in.fileId}, #{in.page}, #{sheet.no}, #{sheet.side})")
+    void addPage(long batchId, int no, InFile in, Receiving.Sheet sheet);
 
     /** The sheet's number is free for the one that is scanned again. */
     @Update("update page set sheet = null, side = null where batch_id = #{batchId} and sheet = #{sheet}")
@@ -275,16 +220,17 @@ interface BatchRows {
     @Select("select coalesce(max(sheet), 0) from page where batch_id = #{batchId}")
     int lastSheet(long batchId);
 
-    @Select(
-            "select id, batch_id, no, file_id, file_page, facts_version, rejected, sheet, side from page where batch_id = #{batchId} order by no")
+    @Select("select " + PAGE_COLUMNS + " from page where batch_id = #{batchId} order by no")
+    @ResultMap("page")
     List<PageRow> pages(long batchId);
 
-    @Select("select id, batch_id, no, file_id, file_page, facts_version, rejected, sheet, side from page"
+    @Select("select " + PAGE_COLUMNS + " from page"
             + " where file_id = #{fileId} and file_page between #{from} and #{to} order by file_page")
+    @ResultMap("page")
     List<PageRow> filePages(long fileId, int from, int to);
 
-    @Select("select id, batch_id, no, file_id, file_page, facts_version, rejected, sheet, side from page"
-            + " where batch_id = #{batchId} and no = #{no}")
+    @Select("select " + PAGE_COLUMNS + " from page" + " where batch_id = #{batchId} and no = #{no}")
+    @ResultMap("page")
     Optional<PageRow> page(long batchId, int no);
 
     @Select("<script>select id, facts_version, facts from page where id in"

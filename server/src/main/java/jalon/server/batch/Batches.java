@@ -15,14 +15,9 @@ import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
 import jalon.core.run.IndexMemory;
 import jalon.core.stream.Finder;
-import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
-import jalon.core.words.Words;
 import jalon.server.Problem;
 import jalon.server.Times;
-import jalon.server.live.Events;
-import jalon.server.people.Act;
-import jalon.server.people.ActivityLog;
 import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.picture.PageZones;
@@ -39,7 +34,6 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Batches as they stand. */
 @Service
@@ -49,10 +43,7 @@ public class Batches {
     private final BatchRows rows;
     private final StreamLibrary streams;
     private final PageZones zones;
-    private final ActivityLog log;
     private final People people;
-    private final Events events;
-    private final NotReadList notRead;
     private final Times times;
 
     /** Facts of pages by row and reading: fetching and unzipping a 500-page batch for every key would be felt. */
@@ -70,23 +61,12 @@ public class Batches {
             .expireAfterWrite(Duration.ofMinutes(1))
             .build();
 
-    Batches(
-            BatchRows rows,
-            StreamLibrary streams,
-            PageZones zones,
-            ActivityLog log,
-            People people,
-            Events events,
-            NotReadList notRead,
-            Times times) {
+    Batches(BatchRows rows, StreamLibrary streams, PageZones zones, People people, Times times) {
         this.times = times;
-        this.notRead = notRead;
         this.rows = rows;
         this.streams = streams;
         this.zones = zones;
-        this.log = log;
         this.people = people;
-        this.events = events;
     }
 
     public Batch get(String no) {
@@ -238,11 +218,11 @@ public class Batches {
     }
 
     /** @param sheet null for a page of a file, @param read whether it was read */
-    public record Arriving(int no, Integer sheet, Side side, boolean read, Unread rejected) {}
+    public record Arriving(int no, Receiving.Sheet sheet, boolean read, Unread rejected) {}
 
     public List<Arriving> arriving(Batch batch) {
         return rows.pages(batch.id()).stream()
-                .map(p -> new Arriving(p.no(), p.sheet(), p.side(), p.factsVersion() > 0, p.rejected()))
+                .map(p -> new Arriving(p.no(), p.sheet(), p.factsVersion() > 0, p.rejected()))
                 .toList();
     }
 
@@ -251,7 +231,8 @@ public class Batches {
 
     public Optional<ReceivedPage> received(Batch batch, int page) {
         return rows.page(batch.id(), page)
-                .map(p -> new ReceivedPage(p.no(), rows.file(p.fileId()).sha256(), p.filePage()));
+                .map(p -> new ReceivedPage(
+                        p.no(), rows.file(p.in().fileId()).stored().sha256(), p.in().page()));
     }
 
     /** Sheets and sides of scanned pages, by page number. */
@@ -259,7 +240,7 @@ public class Batches {
         Map<Integer, Receiving.Sheet> sheets = new TreeMap<>();
         for (BatchRows.PageRow p : rows.pages(batch.id())) {
             if (p.sheet() != null) {
-                sheets.put(p.no(), new Receiving.Sheet(p.sheet(), p.side()));
+                sheets.put(p.no(), p.sheet());
             }
         }
         return sheets;
@@ -278,39 +259,6 @@ public class Batches {
                         .filter(d -> d.state() == DecisionState.ACTIVE)
                         .map(d -> StoredDecision.read(d.body()))
                         .toList());
-    }
-
-    /** When all pages are read: to the first stage that needs a person, and if none does, to filing. */
-    @Transactional
-    public void advance(long id) {
-        Batch batch = rows.lock(id).orElseThrow();
-        if (batch.withdrawn()
-                || batch.stage() != Stage.INTAKE
-                || !batch.course().arrived()
-                || rows.waiting(id) > 0) {
-            return;
-        }
-        BatchView view = view(batch, true);
-        boolean lost = !notRead.of(batch).isEmpty();
-        Stage to = view.cutDoubts() > 0 || view.documents().isEmpty() || lost
-                ? Stage.PAGES
-                : view.fieldDoubts() > 0 ? Stage.INDEX : Stage.FILING;
-        rows.moveTo(id, to, times.now());
-        rows.counted(id, view.documents().size(), view.cutDoubts() + view.fieldDoubts());
-        long fields =
-                view.documents().stream().mapToLong(d -> d.fields().size()).sum();
-        rows.firstRead(id, fields, view.fieldDoubts());
-        log.add(
-                ActivityLog.JALON,
-                id,
-                Act.ADVANCED.with(Words.name(to), view.documents().size()));
-        events.changed(batch.no());
-    }
-
-    /** A batch that is read and cannot be worked out: it goes on being tried, and whoever looks for it is told why. */
-    public void tellStuck(long id, String why) {
-        log.add(ActivityLog.JALON, id, Act.STUCK.with(why));
-        events.changed(Batch.no(id));
     }
 
     /** Brings the counts on the Day board up to date. */

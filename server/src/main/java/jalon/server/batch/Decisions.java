@@ -126,14 +126,15 @@ public class Decisions {
                 && batches.stream(batch).pages().repairFor().reading();
         if (decision instanceof Decision.Turn || repairedForReading) {
             decision.named()
-                    .forEach(page ->
-                            rows.page(batch.id(), page).ifPresent(row -> work.readAgain(row.fileId(), row.filePage())));
+                    .forEach(page -> rows.page(batch.id(), page)
+                            .ifPresent(row ->
+                                    work.readAgain(row.in().fileId(), row.in().page())));
         }
     }
 
     /** Locks a batch that this person may change now. */
     Batch changeable(String no, String who) {
-        Batch batch = rows.lock(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
+        Batch batch = rows.locked(no);
         refuseUnchangeable(batch, who);
         return batch;
     }

@@ -16,11 +16,16 @@ public class GatheredBatches implements RecurringWork {
 
     private final BatchRows rows;
     private final Receiving receiving;
+    private final KeptFiles files;
+    private final BatchPages pages;
     private final TransactionTemplate transaction;
 
-    GatheredBatches(BatchRows rows, Receiving receiving, TransactionTemplate transaction) {
+    GatheredBatches(
+            BatchRows rows, Receiving receiving, KeptFiles files, BatchPages pages, TransactionTemplate transaction) {
         this.rows = rows;
         this.receiving = receiving;
+        this.files = files;
+        this.pages = pages;
         this.transaction = transaction;
     }
 
@@ -59,10 +64,9 @@ public class GatheredBatches implements RecurringWork {
 
     /** Adds a file to the batch its channel gathers now, opening one if there is none; an unreadable file is not added. */
     public Receiving.Received add(long channelId, NewBatch wanted, String name, InputStream in, String origin) {
-        Receiving.Kept kept = receiving.keep(name, in);
-        if (kept.rejected() != null) {
-            return new Receiving.Received(
-                    Receiving.printable(name), kept.stored().sha256(), 0, kept.rejected());
+        KeptFiles.Kept kept = files.keep(name, in);
+        if (kept.opened().rejected() != null) {
+            return kept.received();
         }
         return transaction.execute(t -> {
             String no = all(channelId).stream()
@@ -70,11 +74,11 @@ public class GatheredBatches implements RecurringWork {
                     .map(Open::no)
                     .findFirst()
                     .orElseGet(() -> receiving.open(wanted));
-            Batch batch = receiving.lock(no);
+            Batch batch = rows.locked(no);
             if (batch.course().arrived() || batch.withdrawn()) {
-                batch = receiving.lock(receiving.open(wanted));
+                batch = rows.locked(receiving.open(wanted));
             }
-            return receiving.record(batch, name, kept, origin, null).received();
+            return pages.record(batch, kept, origin, null).received();
         });
     }
 }

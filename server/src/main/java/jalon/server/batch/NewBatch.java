@@ -10,7 +10,7 @@ package jalon.server.batch;
  */
 public record NewBatch(String stream, String source, CameBy channel, Long channelId, String by, Batch.Mail mail) {
     public NewBatch {
-        mail = mail == null ? new Batch.Mail(null, null, null) : mail;
+        mail = mail == null ? Batch.Mail.NONE : mail;
     }
 
     public static NewBatch of(String stream, String source, CameBy channel, String by) {

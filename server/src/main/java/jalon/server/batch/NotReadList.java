@@ -37,7 +37,11 @@ public class NotReadList {
         for (BatchRows.PageRow page : rows.pages(batch.id())) {
             if (page.rejected() != null) {
                 all.add(new NotRead(
-                        page.fileId(), names.get(page.fileId()), page.no(), page.filePage(), page.rejected()));
+                        page.in().fileId(),
+                        names.get(page.in().fileId()),
+                        page.no(),
+                        page.in().page(),
+                        page.rejected()));
             }
         }
         return all;

@@ -12,19 +12,22 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class PageInsertion {
     private final BatchRows rows;
-    private final Receiving receiving;
+    private final KeptFiles files;
+    private final BatchPages pages;
     private final Batches batches;
     private final Decisions decisions;
     private final TransactionTemplate transaction;
 
     PageInsertion(
             BatchRows rows,
-            Receiving receiving,
+            KeptFiles files,
+            BatchPages pages,
             Batches batches,
             Decisions decisions,
             TransactionTemplate transaction) {
         this.rows = rows;
-        this.receiving = receiving;
+        this.files = files;
+        this.pages = pages;
         this.batches = batches;
         this.decisions = decisions;
         this.transaction = transaction;
@@ -60,11 +63,11 @@ public class PageInsertion {
     /** More pages for a batch that was complete: a rescan, a forgotten sheet, what fills a gap. */
     public Receiving.Received insert(
             String no, String name, InputStream in, Place place, Receiving.Sheet sheet, String who) {
-        Receiving.Kept kept = receiving.keep(name, in);
+        KeptFiles.Kept kept = files.keep(name, in);
         return transaction.execute(t -> {
-            Batch batch = receiving.lock(no);
+            Batch batch = rows.locked(no);
             decisions.refuseUnchangeable(batch, who);
-            Receiving.Recorded recorded = receiving.record(batch, name, kept, null, sheet);
+            BatchPages.Recorded recorded = pages.record(batch, kept, null, sheet);
             if (!recorded.pages().isEmpty()) {
                 List<Decision> acts = new ArrayList<>();
                 acts.add(new Decision.MovePages(recorded.pages(), place.before(), true));
@@ -83,9 +86,9 @@ public class PageInsertion {
     /** Sets aside the sides of a sheet whose other side did not arrive: the sheet is scanned again. */
     public void setHalfAside(String no, int sheet) {
         transaction.executeWithoutResult(t -> {
-            Batch batch = receiving.lock(no);
+            Batch batch = rows.locked(no);
             List<Integer> sides = rows.pages(batch.id()).stream()
-                    .filter(p -> p.sheet() != null && p.sheet() == sheet)
+                    .filter(p -> p.sheet() != null && p.sheet().no() == sheet)
                     .map(BatchRows.PageRow::no)
                     .toList();
             rows.forgetSheet(batch.id(), sheet);

@@ -90,8 +90,9 @@ public class ReadWork {
                     continue;
                 }
                 rows.attempt(page.id());
-                Path path = store.path(file.sha256());
-                var origin = new ReadPage.Origin(page.no(), file.name(), page.filePage(), file.sha256());
+                Path path = store.path(file.stored().sha256());
+                var origin = new ReadPage.Origin(
+                        page.no(), file.name(), page.in().page(), file.stored().sha256());
                 var work = new ReadOnePage(
                         path, origin, language, decided.turn(page.no()), decided.readingRecipe(page.no()));
                 try {

@@ -2,49 +2,50 @@ package jalon.server.filing;
 
 import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
+import jalon.server.Trouble;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface DeliveryRows {
+    record DeliveryRow(
+            long id, long batchId, int documentNo, Spot spot, DeliveryState state, List<String> files, Course course) {
+        public DeliveryRow {
+            files = files == null ? List.of() : files;
+        }
+    }
+
+    /** @param taken what is done when its name is taken, as a person said; null: as the stream says */
+    record Spot(String destination, String folder, String name, Destination.Taken taken) {}
+
     /**
+     * @param reason why it failed or is refused, or null
      * @param tries that failed, one after another
      * @param nextAt when it is tried again, or null
-     * @param taken what is done when its name is taken, as a person said; null: as the stream says
      */
-    record DeliveryRow(
-            long id,
-            long batchId,
-            int documentNo,
-            String destination,
-            String folder,
-            String name,
-            DeliveryState state,
-            List<String> files,
-            String reason,
-            Instant doneAt,
-            int tries,
-            Instant nextAt,
-            Destination.Taken taken,
-            String leftOutBy) {}
+    record Course(Trouble reason, int tries, Instant nextAt, String leftOutBy) {}
 
-    String COLUMNS =
-            "id, batch_id, document_no, destination, folder, name, state, files, reason, done_at, tries, next_at,"
-                    + " taken, left_out_by";
+    /** As {@code DeliveryRows.xml} groups them. */
+    String COLUMNS = "id, batch_id, document_no, destination as spot_destination, folder as spot_folder,"
+            + " name as spot_name, taken as spot_taken, state, files, reason as course_reason,"
+            + " tries as course_tries, next_at as course_next_at, left_out_by as course_left_out_by";
 
     @Insert("insert into delivery (batch_id, document_no, destination, folder, name)"
             + " values (#{batchId}, #{documentNo}, #{destination}, #{folder}, #{name})")
     void plan(long batchId, int documentNo, String destination, String folder, String name);
 
     @Select("select " + COLUMNS + " from delivery where batch_id = #{batchId} order by destination, document_no")
+    @ResultMap("row")
     List<DeliveryRow> ofBatch(long batchId);
 
     @Select("select " + COLUMNS + " from delivery where id = #{id}")
+    @ResultMap("row")
     Optional<DeliveryRow> find(long id);
 
     @Update(
@@ -57,11 +58,11 @@ interface DeliveryRows {
 
     @Update("update delivery set state = 'retrying', reason = #{reason}, tries = tries + 1,"
             + " next_at = #{next} where id = #{id}")
-    void retrying(long id, String reason, Instant next);
+    void retrying(long id, Trouble reason, Instant next);
 
     @Update("update delivery set state = 'refused', reason = #{reason}, tries = tries + 1, next_at = null"
             + " where id = #{id}")
-    void refused(long id, String reason);
+    void refused(long id, Trouble reason);
 
     /** It is to be tried anew, perhaps under another name. */
     @Update("update delivery set state = 'planned', reason = null, tries = 0, next_at = null, name = #{name},"

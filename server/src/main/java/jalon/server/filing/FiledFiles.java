@@ -5,9 +5,7 @@ import jalon.core.output.OutputFormat;
 import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
-import jalon.server.JalonSettings;
 import jalon.server.Problem;
-import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import java.io.IOException;
@@ -22,10 +20,10 @@ public class FiledFiles {
     private final Batches batches;
     private final FilingPlaces places;
 
-    FiledFiles(DeliveryRows rows, Batches batches, Archive archive, JalonSettings settings) {
+    FiledFiles(DeliveryRows rows, Batches batches, FilingPlaces places) {
         this.rows = rows;
         this.batches = batches;
-        this.places = new FilingPlaces(settings.filingFolder(), archive.root());
+        this.places = places;
     }
 
     public record Filed(String name, Resource bytes) {}
@@ -40,7 +38,10 @@ public class FiledFiles {
             if (delivery.documentNo() == document && delivery.state() == DeliveryState.DONE) {
                 for (String file : delivery.files()) {
                     if (OutputFormat.endingOf(file).equals("." + format)) {
-                        return open(stream.destination(delivery.destination()).orElseThrow(), file);
+                        return open(
+                                stream.destination(delivery.spot().destination())
+                                        .orElseThrow(),
+                                file);
                     }
                 }
             }

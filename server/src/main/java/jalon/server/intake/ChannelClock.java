@@ -5,10 +5,12 @@ import jalon.server.NotPossible;
 import jalon.server.Pauses;
 import jalon.server.Problem;
 import jalon.server.Times;
+import jalon.server.Trouble;
 import jalon.server.batch.Receiving;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -71,7 +73,10 @@ public class ChannelClock implements SmartLifecycle {
     public record Line(int pages, int most, int workers) {}
 
     public Line line() {
-        return new Line(receiving.pagesInLine(), settings.mostInLine(), settings.workers());
+        return new Line(
+                receiving.pagesInLine(),
+                settings.intake().mostInLine(),
+                settings.reading().workers());
     }
 
     private void tick() {
@@ -105,8 +110,8 @@ public class ChannelClock implements SmartLifecycle {
         ChannelRows.Row row = channels.row(id);
         ChannelSettings what = Channels.settings(row);
         int waiting = receiving.pagesInLine();
-        if (waiting >= settings.mostInLine()) {
-            String why = Problem.LINE_FULL.with(waiting).trouble().json();
+        if (waiting >= settings.intake().mostInLine()) {
+            Trouble why = Problem.LINE_FULL.with(waiting).trouble();
             rows.looked(id, now, now.plus(Pauses.after(1)), 0, why, 0, 0);
             return;
         }
@@ -115,8 +120,7 @@ public class ChannelClock implements SmartLifecycle {
                     ? folders.visit(row, f)
                     : mails.visit(row, (ChannelSettings.Mailbox) channels.opened(row));
             Instant next = visit.again() == null ? usual(what) : times.now().plus(visit.again());
-            String problem = visit.problem() == null ? null : visit.problem().json();
-            rows.looked(id, times.now(), next, 0, problem, visit.taken(), visit.rejected());
+            rows.looked(id, times.now(), next, 0, visit.problem(), visit.taken(), visit.rejected());
         } catch (ChannelProblem e) {
             failed(row, e.what(), e);
         } catch (RuntimeException e) {
@@ -125,13 +129,14 @@ public class ChannelClock implements SmartLifecycle {
     }
 
     private void failed(ChannelRows.Row row, NotPossible what, Exception e) {
-        String why = what.trouble().json();
-        if (!why.equals(row.problem())) {
+        Trouble why = what.trouble();
+        int failures = row.looks().failures() + 1;
+        if (!why.equals(row.looks().problem())) {
             // Said once, not at every look.
             LOG.warn("channel {}: {}", row.name(), what.getMessage(), e);
         }
         Instant now = times.now();
-        rows.looked(row.id(), now, now.plus(Pauses.after(row.failures() + 1)), row.failures() + 1, why, 0, 0);
+        rows.looked(row.id(), now, now.plus(Pauses.after(failures)), failures, why, 0, 0);
     }
 
     private Instant usual(ChannelSettings what) {
@@ -145,11 +150,12 @@ public class ChannelClock implements SmartLifecycle {
 
     @Override
     public void start() {
-        if (settings.channels() != null) {
+        Path channelsFile = settings.intake().channelsFile();
+        if (channelsFile != null) {
             try {
-                channels.saveAll(Files.readString(settings.channelsFile()), "setup");
+                channels.saveAll(Files.readString(channelsFile), "setup");
             } catch (IOException e) {
-                throw new UncheckedIOException("the channels in " + settings.channelsFile() + " could not be read", e);
+                throw new UncheckedIOException("the channels in " + channelsFile + " could not be read", e);
             }
         }
         lookers = Executors.newFixedThreadPool(LOOKING_AT_ONCE, r -> named(r, "channel"));

@@ -9,12 +9,9 @@ import jalon.server.batch.GatheredBatches;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.store.InstallationKey;
-import jalon.server.stream.StreamLibrary;
-import java.io.IOException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
-import org.springframework.scheduling.support.CronExpression;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.JacksonException;
@@ -29,30 +26,27 @@ public class Channels {
             .build();
 
     private final ChannelRows rows;
-    private final StreamLibrary streams;
     private final ActivityLog log;
     private final InstallationKey key;
-    private final WatchedFolders watched;
+    private final ChannelRules rules;
     private final ChannelTries tries;
     private final GatheredBatches gathered;
     private final Times times;
 
     Channels(
             ChannelRows rows,
-            StreamLibrary streams,
             ActivityLog log,
             InstallationKey key,
-            WatchedFolders watched,
+            ChannelRules rules,
             ChannelTries tries,
             GatheredBatches gathered,
             Times times) {
         this.times = times;
-        this.watched = watched;
+        this.rules = rules;
         this.tries = tries;
         this.gathered = gathered;
         this.key = key;
         this.rows = rows;
-        this.streams = streams;
         this.log = log;
     }
 
@@ -86,6 +80,7 @@ public class Channels {
     }
 
     private static Channel shown(ChannelRows.Row r) {
+        ChannelRows.Looks looks = r.looks();
         ChannelSettings settings = settings(r);
         if (settings instanceof ChannelSettings.Mailbox m) {
             settings = m.withPassword(null);
@@ -95,9 +90,9 @@ public class Channels {
                 r.name(),
                 r.stream(),
                 settings,
-                new Looks(r.paused(), r.lookedAt(), r.nextAt()),
-                new Health(r.failures(), Trouble.of(r.problem()), r.problemAt()),
-                new Totals(r.taken(), r.rejected()));
+                new Looks(r.paused(), looks.lookedAt(), looks.nextAt()),
+                new Health(looks.failures(), looks.problem(), looks.problemAt()),
+                new Totals(looks.taken(), looks.rejected()));
     }
 
     /** With its password, if it has one, as it is needed to sign in. */
@@ -129,7 +124,7 @@ public class Channels {
         }
         String name = wanted.name().strip();
         ChannelSettings settings = wanted.settings();
-        check(wanted);
+        rules.check(wanted);
         if (settings instanceof ChannelSettings.Mailbox m) {
             if (m.password() != null) {
                 settings = m.withPassword(key.seal(m.password()));
@@ -141,7 +136,7 @@ public class Channels {
             throw Problem.CHANNEL_NAME_TAKEN.with(name);
         });
         if (settings instanceof ChannelSettings.Folder f) {
-            allow(id, name, f);
+            rules.allow(id, name, f);
         }
         String json = JSON.writerFor(ChannelSettings.class).writeValueAsString(settings);
         if (id == null) {
@@ -155,50 +150,6 @@ public class Channels {
         }
         log.add(by, Act.SAVED_CHANNEL.with(Words.name(settings.kind()), name));
         return shown(rows.named(name).orElseThrow());
-    }
-
-    /** A folder that is not there yet may be saved; what it is then is looked at each time. */
-    private void allow(Long id, String name, ChannelSettings.Folder folder) {
-        try {
-            watched.allowed(id, name, folder);
-        } catch (ChannelProblem e) {
-            throw e.what();
-        } catch (IOException e) {
-            // It is told at each look.
-        }
-    }
-
-    private void check(Wanted wanted) {
-        ChannelSettings s = wanted.settings();
-        boolean needsStream =
-                !(s instanceof ChannelSettings.Scanner) && !(s instanceof ChannelSettings.Folder f && f.byStream());
-        if (needsStream) {
-            if (wanted.stream() == null) {
-                throw Problem.CHANNEL_NEEDS_STREAM.with();
-            }
-            streams.newest(wanted.stream());
-        }
-        if (s instanceof ChannelSettings.Folder f
-                && (f.folder() == null || !f.folder().startsWith("/"))) {
-            throw Problem.WHOLE_PATH.with();
-        }
-        if (s instanceof ChannelSettings.Mailbox m && (blank(m.host()) || blank(m.user()))) {
-            throw Problem.MAILBOX_NEEDS.with();
-        }
-        if (s instanceof ChannelSettings.Scanner d
-                && (d.address() == null || !d.address().matches("https?://.+"))) {
-            throw Problem.SCANNER_ADDRESS.with();
-        }
-        if (s.cron() != null && !CronExpression.isValidExpression(s.cron())) {
-            throw Problem.NOT_A_SCHEDULE.with(s.cron());
-        }
-        if (s.everySeconds() != null && s.everySeconds() < 1) {
-            throw Problem.ONCE_A_SECOND.with();
-        }
-    }
-
-    private static boolean blank(String s) {
-        return s == null || s.isBlank();
     }
 
     @Transactional

@@ -33,7 +33,8 @@ class WatchedFolders {
      */
     Path allowed(Long channelId, String name, ChannelSettings.Folder wanted) throws ChannelProblem, IOException {
         Path folder = wanted.path().toRealPath();
-        List<Path> roots = real(settings.folderRoots().stream().map(Path::of).toList());
+        List<Path> roots =
+                real(settings.intake().folderRoots().stream().map(Path::of).toList());
         if (roots.isEmpty()) {
             throw new ChannelProblem(Problem.NO_FOLDER_ROOTS.with());
         }

@@ -130,7 +130,7 @@ public enum Act {
 
     /** Kept from before the log had codes: the words as they were written down. */
     @JsonProperty("asWritten")
-    AS_WRITTEN("act", "detail");
+    AS_WRITTEN("text");
 
     private final List<String> parts;
 

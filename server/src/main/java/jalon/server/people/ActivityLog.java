@@ -57,7 +57,7 @@ public class ActivityLog {
                 row.at(),
                 row.who(),
                 row.code() == null
-                        ? Act.AS_WRITTEN.with(row.act(), row.detail())
+                        ? Act.AS_WRITTEN.with(row.words())
                         : new Logged(row.step(), row.code(), JSON.readValue(row.parts(), PARTS), row.because()));
     }
 }

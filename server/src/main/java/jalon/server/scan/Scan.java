@@ -1,5 +1,6 @@
 package jalon.server.scan;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.words.Words;
 import jalon.server.NotPossible;
 import jalon.server.Problem;
@@ -30,14 +31,11 @@ public final class Scan {
     private static final long PAUSE_MS = 300;
     private static final int MOST_PAGES = 5_000;
 
-    private final String no;
-    private final String scanner;
+    private final Order order;
     private final EsclDevice device;
-    private final ScanSettings settings;
     private final PageInsertion.Place place;
     private final Receiving receiving;
     private final PageInsertion insertion;
-    private final String who;
     private volatile Standing standing = Standing.scanning;
     private volatile Trouble trouble;
     private volatile boolean stopping;
@@ -46,23 +44,21 @@ public final class Scan {
     private volatile Integer half;
     private boolean replaced;
 
-    Scan(
-            String no,
-            String scanner,
-            EsclDevice device,
-            ScanSettings settings,
-            PageInsertion.Place place,
-            Receiving receiving,
-            PageInsertion insertion,
-            String who) {
-        this.no = no;
-        this.scanner = scanner;
+    /**
+     * What was asked for.
+     *
+     * @param no of the batch
+     * @param scanner by name
+     */
+    record Order(String no, String scanner, ScanSettings settings, String who) {}
+
+    /** @param place where the sheets come to stand in a batch that was complete before, or null */
+    Scan(Order order, EsclDevice device, PageInsertion.Place place, Receiving receiving, PageInsertion insertion) {
+        this.order = order;
         this.device = device;
-        this.settings = settings;
         this.place = place;
         this.receiving = receiving;
         this.insertion = insertion;
-        this.who = who;
     }
 
     /** How it stands with a stack. */
@@ -74,7 +70,6 @@ public final class Scan {
     }
 
     /**
-     * @param pages images that are stored, @param sheets complete sheets
      * @param trouble what happened and what to do, or null while all is well
      * @param added whether the sheets go into a batch that was complete before
      */
@@ -82,14 +77,23 @@ public final class Scan {
             String no,
             String scanner,
             Standing standing,
-            int pages,
-            int sheets,
+            @JsonUnwrapped Stored stored,
             Trouble trouble,
             ScanSettings settings,
             boolean added) {}
 
+    /** @param pages images that are stored, @param sheets complete sheets */
+    public record Stored(int pages, int sheets) {}
+
     State state() {
-        return new State(no, scanner, standing, pages, sheets, trouble, settings, place != null);
+        return new State(
+                order.no(),
+                order.scanner(),
+                standing,
+                new Stored(pages, sheets),
+                trouble,
+                order.settings(),
+                place != null);
     }
 
     boolean running() {
@@ -110,14 +114,14 @@ public final class Scan {
     void run() {
         URI job = null;
         try {
-            job = device.start(settings);
+            job = device.start(order.settings());
             fetchAll(job);
         } catch (ScanFault e) {
             fault(e.what());
         } catch (NotPossible e) {
             fault(e);
         } catch (IOException | RuntimeException e) {
-            LOG.error("scan for {}", no, e);
+            LOG.error("scan for {}", order.no(), e);
             fault(Problem.SCAN_BROKE.with());
         } finally {
             if (job != null && standing != Standing.empty) {
@@ -129,7 +133,7 @@ public final class Scan {
     private void fetchAll(URI job) throws ScanFault, IOException {
         Instant quietSince = Instant.now();
         int fetched = 0;
-        int sides = settings.duplex() && settings.source() == ScanSettings.Source.feeder ? 2 : 1;
+        int sides = order.settings().duplex() && order.settings().source() == ScanSettings.Source.feeder ? 2 : 1;
         while (true) {
             if (stopping && half == null) {
                 standing = Standing.stopped;
@@ -167,14 +171,14 @@ public final class Scan {
             throw new ScanFault(Problem.SCANNED_PAGE_CUT_SHORT.with());
         }
         Side side = half == null ? Side.FRONT : Side.BACK;
-        int sheet = half == null ? receiving.nextSheet(no) : half;
+        int sheet = half == null ? receiving.nextSheet(order.no()) : half;
         var where = new Receiving.Sheet(sheet, side);
         String name = String.format(Locale.ROOT, "sheet-%03d-%s", sheet, Words.name(side));
         Receiving.Received received;
         try (InputStream in = Files.newInputStream(page)) {
             received = place == null
-                    ? receiving.add(no, name, in, null, where)
-                    : insertion.insert(no, name, in, placeNow(), where, who);
+                    ? receiving.add(order.no(), name, in, null, where)
+                    : insertion.insert(order.no(), name, in, placeNow(), where, order.who());
         }
         if (received.rejected() != null) {
             throw new ScanFault(
@@ -236,7 +240,7 @@ public final class Scan {
 
     private void fault(NotPossible what) {
         if (half != null) {
-            insertion.setHalfAside(no, half);
+            insertion.setHalfAside(order.no(), half);
             pages--;
             half = null;
         }

@@ -127,7 +127,7 @@ public class ScanDesk implements DisposableBean {
             no = receiving.open(NewBatch.of(stream, "scanner " + channel.name(), CameBy.SCANNER, who));
         }
         var device = new EsclDevice(((ChannelSettings.Scanner) channel.settings()).address());
-        Scan scan = new Scan(no, channel.name(), device, settings, place, receiving, insertion, who);
+        Scan scan = new Scan(new Scan.Order(no, channel.name(), settings, who), device, place, receiving, insertion);
         scans.put(no, scan);
         threads.execute(scan::run);
         return scan.state();

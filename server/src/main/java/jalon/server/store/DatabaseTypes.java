@@ -1,6 +1,8 @@
 package jalon.server.store;
 
 import jalon.core.page.Unread;
+import jalon.server.Problem;
+import jalon.server.Trouble;
 import java.time.Clock;
 import java.util.List;
 import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
@@ -15,7 +17,16 @@ class DatabaseTypes {
         return configuration -> {
             configuration.setDefaultEnumTypeHandler(JsonNamedEnums.class);
             configuration.getTypeHandlerRegistry().register(List.class, new JsonList());
-            configuration.getTypeHandlerRegistry().register(Unread.class, new UnreadColumn());
+            configuration
+                    .getTypeHandlerRegistry()
+                    .register(Unread.class, new JsonOrWords<>(Unread.class, Unread.Code.AS_WRITTEN::with));
+            configuration
+                    .getTypeHandlerRegistry()
+                    .register(
+                            Trouble.class,
+                            new JsonOrWords<>(
+                                    Trouble.class,
+                                    words -> Problem.AS_WRITTEN.with(words).trouble()));
         };
     }
 

@@ -22,18 +22,22 @@ class PageProcesses {
     /** Reading and filing: one a core, in a lane of their own. */
     @Bean
     PageWorkers slowWork(JalonSettings settings) {
-        return new PageWorkers(settings.workers(), launch(), settings.patience()).started();
+        return new PageWorkers(
+                        settings.reading().workers(),
+                        launch(),
+                        settings.reading().patience())
+                .started();
     }
 
     @Bean
     PageWorkers quickWork(JalonSettings settings) {
-        return new PageWorkers(QUICK, launch(), settings.patience());
+        return new PageWorkers(QUICK, launch(), settings.reading().patience());
     }
 
     @Bean
     PageWorkers openingWork(JalonSettings settings) {
         // Ready when the first file comes: nobody waits for a start.
-        return new PageWorkers(OPENING, launch(), settings.patience()).started();
+        return new PageWorkers(OPENING, launch(), settings.reading().patience()).started();
     }
 
     /** In the framework's executable jar the classes lie in jars inside it, which only its own launcher finds. */

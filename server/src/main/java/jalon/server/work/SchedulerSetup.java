@@ -9,7 +9,7 @@ import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import com.github.kagkarlsson.scheduler.task.schedule.Schedules;
 import jalon.server.JalonSettings;
 import jalon.server.Times;
-import jalon.server.batch.Batches;
+import jalon.server.batch.BatchAdvance;
 import jalon.server.batch.ReadWork;
 import jalon.server.filing.DeliverWork;
 import jalon.server.live.RecurringWork;
@@ -57,7 +57,7 @@ class SchedulerSetup {
             DataSource database,
             JalonSettings settings,
             ObjectProvider<ReadWork> read,
-            ObjectProvider<Batches> batches,
+            ObjectProvider<BatchAdvance> advancing,
             ObjectProvider<DeliverWork> deliver,
             List<RecurringWork> recurring,
             SchedulerQueue queue) {
@@ -82,19 +82,20 @@ class SchedulerSetup {
                         var id = (SchedulerQueue.Id)
                                 done.getExecution().taskInstance.getData();
                         String why = done.getCause().map(Throwable::toString).orElse("unknown");
-                        batches.getObject().tellStuck(id.id(), why);
+                        advancing.getObject().tellStuck(id.id(), why);
                     }
                     SchedulerQueue.<SchedulerQueue.Id>growing().onFailure(done, operations);
                 })
                 .execute((task, context) ->
-                        batches.getObject().advance(task.getData().id()));
+                        advancing.getObject().advance(task.getData().id()));
         Task<SchedulerQueue.Id> delivery = Tasks.oneTime(SchedulerQueue.DELIVER, SchedulerQueue.Id.class)
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
                         deliver.getObject().deliver(task.getData().id()));
         List<RecurringTask<Void>> again =
                 recurring.stream().map(SchedulerSetup::task).toList();
-        Scheduler scheduler = configured(database, settings.workers(), List.of(readPages, advance, delivery), again);
+        Scheduler scheduler =
+                configured(database, settings.reading().workers(), List.of(readPages, advance, delivery), again);
         return new Running(scheduler, settings.isWorker());
     }
 

@@ -29,10 +29,7 @@ class PageRenditionsTest {
         Path scan = data.resolve("scan.png");
         ImageIO.write(new BufferedImage(1000, 500, BufferedImage.TYPE_BYTE_GRAY), "png", scan.toFile());
         PageWorkers workers = new PageWorkers(1, WorkerLaunch.likeThis(), 1);
-        var renditions = new PageRenditions(
-                new OneFileStore(scan),
-                workers,
-                new JalonSettings(data.toString(), null, null, null, null, 1, 1, 1, null, null));
+        var renditions = new PageRenditions(new OneFileStore(scan), workers, JalonSettings.in(data.toString()));
         var image = new ImageFacts(
                 new ImageFacts.Size(100, 50),
                 new ImageFacts.Density(254, true),

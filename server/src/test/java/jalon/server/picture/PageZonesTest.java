@@ -49,9 +49,7 @@ class PageZonesTest {
         assertThat(away.read(page, ALL)).isEmpty();
         assertThat(away.missed()).isEqualTo(1);
         var renditions = new PageRenditions(
-                new OneFileStore(data.resolve("scan.png")),
-                WORKERS,
-                new JalonSettings(data.toString(), null, null, null, null, 1, 1, 1, null, null));
+                new OneFileStore(data.resolve("scan.png")), WORKERS, JalonSettings.in(data.toString()));
         assertThatThrownBy(() -> renditions.picture(page, 200))
                 .isInstanceOf(NotPossible.class)
                 .hasMessageContaining("cannot be shown")

@@ -39,6 +39,6 @@ class InstallationKeyTest {
     }
 
     private static InstallationKey keyIn(Path folder) {
-        return new InstallationKey(new JalonSettings(folder.toString(), null, null, null, null, 1, 1, 1, null, null));
+        return new InstallationKey(JalonSettings.in(folder.toString()));
     }
 }

@@ -1,0 +1,66 @@
+package jalon.server.filing;
+
+import jalon.core.output.FiledDocument;
+import jalon.core.output.FilingPlace;
+import jalon.server.NotPossible;
+import jalon.server.Pauses;
+import jalon.server.Problem;
+import jalon.server.Times;
+import jalon.server.archive.Archive;
+import jalon.server.batch.Batch;
+import jalon.server.batch.BatchFiling;
+import jalon.server.live.Events;
+import java.io.IOException;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is written down when a delivery ends, or this attempt at it. */
+@Component
+class DeliveryEnds {
+    private final DeliveryRows rows;
+    private final BatchFiling marks;
+    private final Archive archive;
+    private final Events events;
+    private final Times times;
+
+    DeliveryEnds(DeliveryRows rows, BatchFiling marks, Archive archive, Events events, Times times) {
+        this.rows = rows;
+        this.marks = marks;
+        this.archive = archive;
+        this.events = events;
+        this.times = times;
+    }
+
+    /**
+     * @param toBeFound the document, if it is to be found in the archive; else null
+     * @param placed where its files lie
+     */
+    @Transactional
+    public void done(DeliveryRows.DeliveryRow delivery, Batch batch, FiledDocument toBeFound, List<String> placed) {
+        marks.lock(batch.no());
+        if (toBeFound != null) {
+            archive.add(batch, toBeFound, placed.get(0));
+        }
+        rows.done(delivery.id(), placed, times.now());
+        if (rows.open(batch.id()) == 0) {
+            marks.finish(batch.id(), times.now());
+        }
+        events.changed(batch.no());
+    }
+
+    void refused(DeliveryRows.DeliveryRow delivery, NotPossible reason) {
+        rows.refused(delivery.id(), reason.trouble());
+        events.changed(Batch.no(delivery.batchId()));
+    }
+
+    /** @return what tells the queue that it did not work */
+    RuntimeException tryAgain(DeliveryRows.DeliveryRow delivery, FilingPlace place, IOException e) {
+        Instant next = times.now().plus(Pauses.after(delivery.course().tries() + 1));
+        NotPossible reason = Problem.DELIVERY_FAILED.with(place.where(), e.getMessage());
+        rows.retrying(delivery.id(), reason.trouble(), next);
+        events.changed(Batch.no(delivery.batchId()));
+        return new IllegalStateException("delivery " + delivery.id() + " is tried again at " + next, e);
+    }
+}

@@ -1,0 +1,154 @@
+package jalon.server.filing;
+
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import jalon.core.output.OutputFormat;
+import jalon.core.run.BatchView;
+import jalon.core.run.DeliveryState;
+import jalon.core.run.DocumentFate;
+import jalon.core.run.Filing;
+import jalon.core.run.Ledger;
+import jalon.core.run.Report;
+import jalon.core.stream.Destination;
+import jalon.core.stream.StreamDefinition;
+import jalon.server.Times;
+import jalon.server.Trouble;
+import jalon.server.batch.Batch;
+import jalon.server.batch.BatchFiling;
+import jalon.server.batch.Batches;
+import jalon.server.batch.NotReadList;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** What is about to be filed, or what became of it. */
+@Service
+public class FilingPlan {
+    private final Batches batches;
+    private final DeliveryRows rows;
+    private final BatchFiling marks;
+    private final NotReadList notRead;
+    private final Times times;
+
+    FilingPlan(Batches batches, DeliveryRows rows, BatchFiling marks, NotReadList notRead, Times times) {
+        this.batches = batches;
+        this.rows = rows;
+        this.marks = marks;
+        this.notRead = notRead;
+        this.times = times;
+    }
+
+    /**
+     * @param id null while it is only about to be
+     * @param path where it will lie or lies, below the destination
+     */
+    public record DeskDelivery(
+            Long id,
+            int document,
+            String destination,
+            List<Destination.Format> formats,
+            String path,
+            DeliveryState state,
+            @JsonUnwrapped Tries history) {}
+
+    /**
+     * @param reason why it failed or is refused, or null
+     * @param tries that failed so far, @param nextAt when it is tried again, or null
+     * @param leftOutBy by name, or null
+     * @param remedies what a person may have become of it
+     */
+    public record Tries(Trouble reason, int tries, Instant nextAt, String leftOutBy, List<Remedy> remedies) {
+        static final Tries NONE = new Tries(null, 0, null, null, List.of());
+    }
+
+    /** @param setAsideBy who set pages aside, by name */
+    public record Plan(List<DeskDelivery> deliveries, Ledger ledger, List<String> setAsideBy, boolean begun) {}
+
+    public Plan plan(String no) {
+        Batch batch = batches.get(no);
+        StreamDefinition stream = batches.stream(batch);
+        BatchView view = batches.view(batch, !batch.filed());
+        List<DeskDelivery> deliveries = new ArrayList<>();
+        if (!batch.filed()) {
+            for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.now())) {
+                deliveries.add(new DeskDelivery(
+                        null,
+                        p.document(),
+                        p.destination().destination(),
+                        p.destination().formats(),
+                        p.path(),
+                        DeliveryState.PLANNED,
+                        Tries.NONE));
+            }
+        } else {
+            rows.ofBatch(batch.id()).forEach(r -> deliveries.add(shown(r, stream)));
+        }
+        Ledger ledger = ledger(batch, view);
+        return new Plan(deliveries, ledger, setAsideBy(view), batch.filed());
+    }
+
+    private DeskDelivery shown(DeliveryRows.DeliveryRow r, StreamDefinition stream) {
+        DeliveryRows.Spot spot = r.spot();
+        DeliveryRows.Course course = r.course();
+        String planned = spot.folder().isEmpty() ? spot.name() : spot.folder() + "/" + spot.name();
+        String path = r.files().isEmpty()
+                ? planned
+                : OutputFormat.withoutEnding(r.files().get(0));
+        return new DeskDelivery(
+                r.id(),
+                r.documentNo(),
+                spot.destination(),
+                stream.destination(spot.destination()).map(Destination::formats).orElse(List.of()),
+                path,
+                r.state(),
+                new Tries(
+                        course.reason(),
+                        course.tries(),
+                        course.nextAt(),
+                        course.leftOutBy() == null ? null : batches.nameOf(course.leftOutBy()),
+                        Remedy.of(r.state())));
+    }
+
+    /** The page ledger of a batch as it stands now. */
+    public Ledger ledger(Batch batch, BatchView view) {
+        Map<Integer, List<DeliveryState>> states = new LinkedHashMap<>();
+        for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
+            states.computeIfAbsent(r.documentNo(), d -> new ArrayList<>()).add(r.state());
+        }
+        Map<Integer, DocumentFate> fates = new LinkedHashMap<>();
+        states.forEach((document, its) -> fates.put(document, DocumentFate.of(its)));
+        int unreadable =
+                (int) notRead.of(batch).stream().filter(r -> r.page() != null).count();
+        return Ledger.of(view, new Ledger.Beside(unreadable, marks.waiting(batch.id()), batch.withdrawn(), fates));
+    }
+
+    /** Who set pages of it aside, by name. */
+    private static List<String> setAsideBy(BatchView view) {
+        return view.pages().stream()
+                .filter(p -> p.role() == BatchView.Role.SET_ASIDE && p.by() != null)
+                .map(BatchView.PageView::by)
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    public Report report(String no) {
+        Batch batch = batches.get(no);
+        BatchView view = batches.view(batch, true);
+        Map<Integer, List<Report.Delivery>> deliveries = new LinkedHashMap<>();
+        for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
+            if (r.state() == DeliveryState.DONE) {
+                r.files()
+                        .forEach(path -> deliveries
+                                .computeIfAbsent(r.documentNo(), d -> new ArrayList<>())
+                                .add(new Report.Delivery(r.spot().destination(), path)));
+            }
+        }
+        List<Report.Rejected> rejected = notRead.of(batch).stream()
+                .map(r -> Report.Rejected.of(r.file(), r.filePage(), r.reason()))
+                .toList();
+        return Report.of(view, batches.facts(batch), ledger(batch, view), deliveries, rejected, List.of());
+    }
+}
