@@ -17,8 +17,7 @@ import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import org.w3c.dom.Element;
 
 /**
  * A network scanner that is not there: speaks eSCL on loopback, with a feeder that is loaded with the harbour's paper, a
@@ -101,9 +100,9 @@ public final class ScannerStandIn implements AutoCloseable {
             if (fault == Fault.NONSENSE && faultAfter <= 0) {
                 send(x, 200, "text/html", "<html>hello".getBytes(StandardCharsets.UTF_8));
             } else if (path.equals("/ScannerCapabilities")) {
-                send(x, 200, "text/xml", EsclXml.capabilities().getBytes(StandardCharsets.UTF_8));
+                send(x, 200, "text/xml", EsclXml.capabilities());
             } else if (path.equals("/ScannerStatus")) {
-                send(x, 200, "text/xml", status().getBytes(StandardCharsets.UTF_8));
+                send(x, 200, "text/xml", EsclXml.status(feederState(), jobs));
             } else if (path.equals("/ScanJobs") && x.getRequestMethod().equals("POST")) {
                 begin(x);
             } else if (path.endsWith("/NextDocument")) {
@@ -125,38 +124,23 @@ public final class ScannerStandIn implements AutoCloseable {
         }
     }
 
-    private String status() {
-        String feeder = switch (tripped ? fault : Fault.NONE) {
+    private String feederState() {
+        return switch (tripped ? fault : Fault.NONE) {
             case JAM -> "ScannerAdfJam";
             case DOUBLE_FEED -> "ScannerAdfMultipickDetected";
             case COVER_OPEN -> "ScannerAdfHatchOpen";
             default -> tray.size() == 0 ? "ScannerAdfEmpty" : "ScannerAdfLoaded";
         };
-        StringBuilder list = new StringBuilder();
-        jobs.forEach((id, job) -> list.append("<scan:JobInfo><pwg:JobUri>/eSCL/ScanJobs/")
-                .append(id)
-                .append("</pwg:JobUri><pwg:JobUuid>")
-                .append(id)
-                .append("</pwg:JobUuid><scan:Age>1</scan:Age><pwg:ImagesCompleted>")
-                .append(job.sheets)
-                .append("</pwg:ImagesCompleted><pwg:JobState>")
-                .append(job.over ? "Completed" : "Processing")
-                .append("</pwg:JobState></scan:JobInfo>"));
-        boolean busy = jobs.values().stream().anyMatch(j -> !j.over);
-        return EsclXml.HEAD + "<scan:ScannerStatus" + EsclXml.NAMES + "><pwg:Version>2.63</pwg:Version><pwg:State>"
-                + (busy ? "Processing" : "Idle") + "</pwg:State><scan:AdfState>" + feeder
-                + "</scan:AdfState><scan:Jobs>"
-                + list + "</scan:Jobs></scan:ScannerStatus>";
     }
 
     private void begin(HttpExchange x) throws IOException {
-        String settings = new String(x.getRequestBody().readAllBytes(), StandardCharsets.UTF_8);
-        Scanner.Mode mode = switch (value(settings, "ColorMode", "Grayscale8")) {
+        Element settings = EsclXml.settings(x.getRequestBody());
+        Scanner.Mode mode = switch (EsclXml.value(settings, "ColorMode", "Grayscale8")) {
             case "BlackAndWhite1" -> Scanner.Mode.BITONAL;
             case "RGB24" -> Scanner.Mode.COLOUR;
             default -> Scanner.Mode.GREY;
         };
-        boolean feeder = value(settings, "InputSource", "Feeder").equals("Feeder");
+        boolean feeder = EsclXml.value(settings, "InputSource", "Feeder").equals("Feeder");
         if (tripped || feeder && tray.size() == 0) {
             send(x, 409, "text/plain", new byte[0]);
             return;
@@ -167,21 +151,18 @@ public final class ScannerStandIn implements AutoCloseable {
                 id,
                 new Job(
                         mode,
-                        Integer.parseInt(value(settings, "XResolution", "200")),
-                        Boolean.parseBoolean(value(settings, "Duplex", "false")),
+                        Integer.parseInt(EsclXml.value(settings, "XResolution", "200")),
+                        Boolean.parseBoolean(EsclXml.value(settings, "Duplex", "false")),
                         feeder,
-                        value(settings, "DocumentFormatExt", value(settings, "DocumentFormat", "image/jpeg"))
+                        EsclXml.value(
+                                                settings,
+                                                "DocumentFormatExt",
+                                                EsclXml.value(settings, "DocumentFormat", "image/jpeg"))
                                         .equals("image/png")
                                 ? "image/png"
                                 : "image/jpeg"));
         x.getResponseHeaders().set("Location", address() + "/ScanJobs/" + id);
         send(x, 201, "text/plain", new byte[0]);
-    }
-
-    private static String value(String xml, String name, String otherwise) {
-        Matcher m =
-                Pattern.compile("<(?:\\w+:)?" + name + ">\\s*([^<]*?)\\s*</").matcher(xml);
-        return m.find() ? m.group(1) : otherwise;
     }
 
     private void next(HttpExchange x, String id) throws IOException {

@@ -1,7 +1,6 @@
 package jalon.server.scan;
 
 import jalon.server.Problem;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
@@ -14,14 +13,10 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeSet;
-import javax.xml.XMLConstants;
-import javax.xml.parsers.DocumentBuilderFactory;
-import javax.xml.parsers.ParserConfigurationException;
-import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
-import org.xml.sax.SAXException;
 
 /**
  * A network scanner, driven over eSCL, the open driverless scanning protocol (HTTP and XML; Mopria Alliance, "eSCL
@@ -29,8 +24,6 @@ import org.xml.sax.SAXException;
  * entities.
  */
 final class EsclDevice {
-    private static final String SCAN = "http://schemas.hp.com/imaging/escl/2011/05/03";
-    private static final String PWG = "http://www.pwg.org/schemas/2010/12/sm";
     private static final Duration ANSWER = Duration.ofSeconds(15);
     private static final Duration PAGE = Duration.ofSeconds(90);
     private static final long LARGEST_PAGE = 400_000_000;
@@ -53,15 +46,15 @@ final class EsclDevice {
     Can can() throws ScanFault {
         Element root = xml(get("/ScannerCapabilities"), "ScannerCapabilities");
         var dpi = new TreeSet<Integer>();
-        NodeList resolutions = root.getElementsByTagNameNS(SCAN, "DiscreteResolution");
+        NodeList resolutions = root.getElementsByTagNameNS(EsclXml.SCAN, "DiscreteResolution");
         for (int i = 0; i < resolutions.getLength(); i++) {
-            String x = text((Element) resolutions.item(i), SCAN, "XResolution");
+            String x = EsclXml.text((Element) resolutions.item(i), EsclXml.SCAN, "XResolution");
             if (x != null && x.matches("\\d{2,4}")) {
                 dpi.add(Integer.valueOf(x));
             }
         }
         List<String> colours = new ArrayList<>();
-        NodeList modes = root.getElementsByTagNameNS(SCAN, "ColorMode");
+        NodeList modes = root.getElementsByTagNameNS(EsclXml.SCAN, "ColorMode");
         for (int i = 0; i < modes.getLength(); i++) {
             String colour = switch (modes.item(i).getTextContent().strip()) {
                 case "BlackAndWhite1" -> "bitonal";
@@ -73,12 +66,12 @@ final class EsclDevice {
                 colours.add(colour);
             }
         }
-        String model = text(root, PWG, "MakeAndModel");
+        String model = EsclXml.text(root, EsclXml.PWG, "MakeAndModel");
         return new Can(
                 model == null ? "Scanner" : model,
-                root.getElementsByTagNameNS(SCAN, "AdfSimplexInputCaps").getLength() > 0,
-                root.getElementsByTagNameNS(SCAN, "AdfDuplexInputCaps").getLength() > 0,
-                root.getElementsByTagNameNS(SCAN, "PlatenInputCaps").getLength() > 0,
+                root.getElementsByTagNameNS(EsclXml.SCAN, "AdfSimplexInputCaps").getLength() > 0,
+                root.getElementsByTagNameNS(EsclXml.SCAN, "AdfDuplexInputCaps").getLength() > 0,
+                root.getElementsByTagNameNS(EsclXml.SCAN, "PlatenInputCaps").getLength() > 0,
                 List.copyOf(dpi),
                 colours);
     }
@@ -88,34 +81,17 @@ final class EsclDevice {
 
     Status status() throws ScanFault {
         Element root = xml(get("/ScannerStatus"), "ScannerStatus");
-        String state = text(root, PWG, "State");
-        String feeder = text(root, SCAN, "AdfState");
+        String state = EsclXml.text(root, EsclXml.PWG, "State");
+        String feeder = EsclXml.text(root, EsclXml.SCAN, "AdfState");
         return new Status(state == null ? "" : state, feeder == null ? "" : feeder);
     }
 
     /** Begins a job. @return its address */
-    URI start(ScanSettings s) throws ScanFault {
-        String mode = switch (s.colour()) {
-            case BITONAL -> "BlackAndWhite1";
-            case GREY -> "Grayscale8";
-            case COLOUR -> "RGB24";
-        };
-        boolean feeder = s.source() == ScanSettings.Source.feeder;
-        String format = s.colour() == jalon.core.stream.IntakeRules.Colour.BITONAL ? "image/png" : "image/jpeg";
-        String body = "<?xml version=\"1.0\" encoding=\"UTF-8\"?><scan:ScanSettings xmlns:scan=\"" + SCAN
-                + "\" xmlns:pwg=\"" + PWG + "\"><pwg:Version>2.6</pwg:Version><scan:Intent>Document</scan:Intent>"
-                + "<pwg:ScanRegions><pwg:ScanRegion><pwg:ContentRegionUnits>escl:ThreeHundredthsOfInches"
-                + "</pwg:ContentRegionUnits><pwg:Height>" + threeHundredths(s.heightMm()) + "</pwg:Height><pwg:Width>"
-                + threeHundredths(s.widthMm()) + "</pwg:Width><pwg:XOffset>0</pwg:XOffset><pwg:YOffset>0</pwg:YOffset>"
-                + "</pwg:ScanRegion></pwg:ScanRegions><pwg:InputSource>" + (feeder ? "Feeder" : "Platen")
-                + "</pwg:InputSource><scan:ColorMode>" + mode + "</scan:ColorMode><scan:XResolution>" + s.dpi()
-                + "</scan:XResolution><scan:YResolution>" + s.dpi() + "</scan:YResolution><pwg:DocumentFormat>" + format
-                + "</pwg:DocumentFormat><scan:DocumentFormatExt>" + format + "</scan:DocumentFormatExt>"
-                + (feeder ? "<scan:Duplex>" + s.duplex() + "</scan:Duplex>" : "") + "</scan:ScanSettings>";
+    URI start(ScanSettings settings) throws ScanFault {
         HttpResponse<InputStream> answer = send(HttpRequest.newBuilder(URI.create(address + "/ScanJobs"))
                 .header("Content-Type", "text/xml")
                 .timeout(ANSWER)
-                .POST(HttpRequest.BodyPublishers.ofString(body)));
+                .POST(HttpRequest.BodyPublishers.ofByteArray(EsclXml.settings(settings))));
         close(answer);
         String job = answer.headers().firstValue("Location").orElse(null);
         if (answer.statusCode() != 201 || job == null) {
@@ -215,32 +191,13 @@ final class EsclDevice {
 
     private Element xml(InputStream in, String name) throws ScanFault {
         try (var bounded = new BoundedBody(in, LARGEST_XML, ANSWER)) {
-            var factory = DocumentBuilderFactory.newInstance();
-            factory.setNamespaceAware(true);
-            factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
-            factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
-            var builder = factory.newDocumentBuilder();
-            builder.setErrorHandler(null);
-            Document document = builder.parse(new ByteArrayInputStream(bounded.readAllBytes()));
-            Element root = document.getDocumentElement();
-            if (SCAN.equals(root.getNamespaceURI()) && name.equals(root.getLocalName())) {
-                return root;
+            Optional<Element> answer = EsclXml.answer(bounded.readAllBytes(), name);
+            if (answer.isPresent()) {
+                return answer.get();
             }
-        } catch (IOException | SAXException e) {
+        } catch (IOException e) {
             // Told below: it is the same to the operator whether it is no XML or another.
-        } catch (ParserConfigurationException e) {
-            throw new IllegalStateException("every Java reads XML", e);
         }
         throw new ScanFault(Problem.SCANNER_NOT_ESCL.with(address));
-    }
-
-    private static String text(Element root, String space, String name) {
-        NodeList found = root.getElementsByTagNameNS(space, name);
-        return found.getLength() == 0 ? null : found.item(0).getTextContent().strip();
-    }
-
-    /** The protocol's unit of length: 1/300 inch. */
-    private static long threeHundredths(double mm) {
-        return Math.round(mm / 25.4 * 300);
     }
 }
