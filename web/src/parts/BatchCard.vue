@@ -73,7 +73,7 @@ const before = computed(() => BEFORE[props.row.stage])
       <p v-if="asking === 'withdraw'" class="soft">{{ t('card.withdrawNote') }}</p>
     </template>
     <h3>{{ t('card.log') }}</h3>
-    <ul><li v-for="(e, i) in log" :key="i"><span class="soft">{{ clock(e.at) }}</span> {{ e.who }}: <span class="cut">{{ logged(e.what) }}</span></li></ul>
+    <ul><li v-for="(e, i) in log" :key="i"><span class="soft">{{ clock(e.at) }}</span> {{ e.who }}: {{ logged(e.what) }}</li></ul>
   </aside>
 </template>
 
@@ -89,6 +89,5 @@ dd { margin: 0; }
 input, select { font: inherit; padding: 3px 6px; border: 1px solid var(--line); border-radius: 3px; min-width: 0; }
 .why { flex: 1; }
 ul { list-style: none; padding: 0; margin: 0; font-size: 13.5px; display: grid; gap: 3px; }
-.cut { display: inline-block; max-width: 180px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; vertical-align: bottom; }
 p { margin: 0; }
 </style>

@@ -3,6 +3,8 @@ package jalon.server.live;
 import java.io.IOException;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -21,6 +23,12 @@ public class Events {
         emitter.onError(e -> listening.remove(emitter));
         send(emitter, "hello", "");
         return emitter;
+    }
+
+    /** A server that stops waits for answers that are under way; these would be so for as long as a screen is open. */
+    @EventListener
+    void stopping(ContextClosedEvent end) {
+        listening.forEach(SseEmitter::complete);
     }
 
     /** Sent when the change is committed: a screen that asks at once must see it. */

@@ -122,7 +122,9 @@ class SchedulerSetup {
                 // One more than pages are read at once, so that what recurs does not wait for a long page.
                 .threads(recurring.isEmpty() ? threads : threads + 1)
                 .jdbcCustomization(new MySQL8JdbcCustomization(true))
-                .pollUsingLockAndFetch(0.5, 2.0)
+                // Only what a thread is free for, and again as soon as one is: what is taken and waits gives no sign of
+                // life, and would soon be done by another worker too.
+                .pollUsingLockAndFetch(0.99, 1.0)
                 .pollingInterval(Duration.ofMillis(300))
                 .heartbeatInterval(HEARTBEAT)
                 .missedHeartbeatsLimit(4)

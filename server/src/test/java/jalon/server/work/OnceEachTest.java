@@ -11,6 +11,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.mariadb.jdbc.MariaDbPoolDataSource;
@@ -18,8 +20,7 @@ import org.mariadb.jdbc.MariaDbPoolDataSource;
 class OnceEachTest {
     @Test
     void manyTasksOnSeveralWorkersAreDoneOnceEach() throws Exception {
-        var database = new MariaDbPoolDataSource(TestDatabase.fresh() + "?user=root&maxPoolSize=20");
-        Flyway.configure().dataSource(database).load().migrate();
+        MariaDbPoolDataSource database = database();
         int tasks = 400;
         Map<String, Integer> done = new ConcurrentHashMap<>();
         var task = Tasks.oneTime("count").execute((instance, context) -> done.merge(instance.getId(), 1, Integer::sum));
@@ -32,16 +33,52 @@ class OnceEachTest {
             for (int i = 0; i < tasks; i++) {
                 workers.get(0).scheduleIfNotExists(task.instance("t" + i), Instant.now());
             }
-            await().atMost(Duration.ofSeconds(60)).until(() -> done.size() == tasks && left(database) == 0);
+            await().atMost(Duration.ofSeconds(60))
+                    .until(() -> done.size() == tasks && count(database, "select count(*) from scheduled_tasks") == 0);
         } finally {
             workers.forEach(Scheduler::stop);
         }
         assertThat(done.values()).allMatch(times -> times == 1);
     }
 
-    private static int left(MariaDbPoolDataSource database) throws Exception {
+    /** What is taken and waits is not known to live: after 20 seconds another worker would do it too. */
+    @Test
+    void aTaskIsNotTakenBeforeAThreadIsFreeForIt() throws Exception {
+        MariaDbPoolDataSource database = database();
+        var busy = new CountDownLatch(1);
+        var over = new CountDownLatch(1);
+        var slow = Tasks.oneTime("slow").execute((instance, context) -> {
+            busy.countDown();
+            try {
+                over.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        });
+        Scheduler worker = SchedulerSetup.configured(database, 1, List.of(slow), List.of());
+        try {
+            for (int i = 0; i < 4; i++) {
+                worker.scheduleIfNotExists(slow.instance("t" + i), Instant.now());
+            }
+            worker.start();
+            assertThat(busy.await(20, TimeUnit.SECONDS)).isTrue();
+            assertThat(count(database, "select count(*) from scheduled_tasks where picked"))
+                    .isOne();
+        } finally {
+            over.countDown();
+            worker.stop();
+        }
+    }
+
+    private static MariaDbPoolDataSource database() throws Exception {
+        var database = new MariaDbPoolDataSource(TestDatabase.fresh() + "?user=root&maxPoolSize=20");
+        Flyway.configure().dataSource(database).load().migrate();
+        return database;
+    }
+
+    private static int count(MariaDbPoolDataSource database, String query) throws Exception {
         try (var connection = database.getConnection();
-                var rows = connection.createStatement().executeQuery("select count(*) from scheduled_tasks")) {
+                var rows = connection.createStatement().executeQuery(query)) {
             rows.next();
             return rows.getInt(1);
         }
