@@ -17,11 +17,13 @@ import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 
 /** A running Jalon with the demo's streams, and a browser in front of it. */
+@Tag("whole")
 abstract class InTheBrowser {
     static final LocatorAssertions.IsVisibleOptions WHILE_READING =
             new LocatorAssertions.IsVisibleOptions().setTimeout(120_000);

@@ -11,11 +11,13 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** The server is killed in the middle of its work, twice, and started again: nothing is lost and nothing doubled. */
+@Tag("whole")
 class KilledServerTest {
     @TempDir
     Path folder;

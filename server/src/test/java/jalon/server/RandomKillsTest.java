@@ -34,6 +34,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import javax.imageio.ImageIO;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -42,6 +43,7 @@ import org.junit.jupiter.api.io.TempDir;
  * names and one time, some are sent twice with the same bytes, and one in twenty is a page that never ends. Afterwards every
  * file is in the store, and in the ledger as often as it was sent. {@code -Djalon.kills=50} for the long run.
  */
+@Tag("whole")
 class RandomKillsTest {
     private static final int KILLS = Integer.getInteger("jalon.kills", 2);
 

@@ -158,7 +158,7 @@ class ServerTest extends ServerCase {
         JsonNode published = json.readTree(Files.readString(Path.of("../docs/openapi.json")));
         JsonNode running = operator.get("/v3/api-docs");
         Files.writeString(
-                Path.of("target/openapi.json"),
+                Path.of("../server/target/openapi.json"),
                 json.writerWithDefaultPrettyPrinter().writeValueAsString(running));
         assertThat(published)
                 .as("copy server/target/openapi.json to docs/openapi.json")
