@@ -13,6 +13,10 @@ case $action in
   start)
     port=$3
     if alive; then exit 0; fi
+    # A database that starts removes what it takes for left over from the folder for passing files: not another one's.
+    export TMPDIR="$folder.tmp"
+    mkdir -p "$TMPDIR"
+    [ "$(id -u)" = 0 ] && chown mysql "$TMPDIR"
     if [ ! -d "$folder/mysql" ]; then
       mkdir -p "$folder"
       [ "$(id -u)" = 0 ] && chown mysql "$folder"
