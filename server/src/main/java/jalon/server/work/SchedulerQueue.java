@@ -3,6 +3,7 @@ package jalon.server.work;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceCurrentlyExecutingException;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
+import com.github.kagkarlsson.scheduler.task.Priority;
 import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import jalon.server.Pauses;
@@ -12,7 +13,10 @@ import jalon.server.batch.WorkQueue;
 import java.io.Serializable;
 import java.util.UUID;
 
-/** The queue in the database: each task under a name of its own, so that asking twice is asking once. */
+/**
+ * The queue in the database: each task under a name of its own, so that asking twice is asking once. What people wait for
+ * goes before pages that nobody has seen yet: else the first batch of a busy hour was ready when the last one was.
+ */
 final class SchedulerQueue implements WorkQueue {
     static final String READ = "read-pages";
     static final String ADVANCE = "advance-batch";
@@ -46,7 +50,7 @@ final class SchedulerQueue implements WorkQueue {
     public void readFile(long fileId, int pages) {
         for (int from = 1; from <= pages; from += PAGES_AT_ONCE) {
             var run = new Pages(fileId, from, Math.min(pages, from + PAGES_AT_ONCE - 1), false, false);
-            put(READ, fileId + "-" + from, run);
+            put(READ, fileId + "-" + from, run, Priority.MEDIUM);
         }
     }
 
@@ -55,7 +59,8 @@ final class SchedulerQueue implements WorkQueue {
         put(
                 READ,
                 fileId + "-" + filePage + "-" + UUID.randomUUID(),
-                new Pages(fileId, filePage, filePage, true, false));
+                new Pages(fileId, filePage, filePage, true, false),
+                Priority.HIGH);
     }
 
     @Override
@@ -63,19 +68,19 @@ final class SchedulerQueue implements WorkQueue {
         put(
                 READ,
                 fileId + "-" + filePage + "-" + UUID.randomUUID(),
-                new Pages(fileId, filePage, filePage, false, true));
+                new Pages(fileId, filePage, filePage, false, true),
+                Priority.MEDIUM);
     }
 
     @Override
     public void advance(long batchId) {
         // Each wish under its own name: one that comes while the last is under way must not be lost.
-        put(ADVANCE, batchId + "-" + UUID.randomUUID(), new Id(batchId));
+        put(ADVANCE, batchId + "-" + UUID.randomUUID(), new Id(batchId), Priority.HIGH);
     }
 
     @Override
     public void deliver(long deliveryId) {
-        var task = SchedulableInstance.of(
-                new TaskInstance<>(DELIVER, Long.toString(deliveryId), new Id(deliveryId)), times.now());
+        SchedulableInstance<Id> task = now(DELIVER, Long.toString(deliveryId), new Id(deliveryId), Priority.HIGH);
         if (!client.scheduleIfNotExists(task)) {
             try {
                 client.reschedule(task.getTaskInstance(), times.now());
@@ -85,7 +90,14 @@ final class SchedulerQueue implements WorkQueue {
         }
     }
 
-    private <T> void put(String task, String name, T data) {
-        client.scheduleIfNotExists(SchedulableInstance.of(new TaskInstance<>(task, name, data), times.now()));
+    private <T> void put(String task, String name, T data, int priority) {
+        client.scheduleIfNotExists(now(task, name, data, priority));
+    }
+
+    private <T> SchedulableInstance<T> now(String task, String name, T data, int priority) {
+        return new TaskInstance.Builder<T>(task, name)
+                .data(data)
+                .priority(priority)
+                .scheduledTo(times.now());
     }
 }

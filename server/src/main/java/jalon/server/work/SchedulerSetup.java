@@ -44,12 +44,15 @@ class SchedulerSetup {
     @Bean
     SchedulerQueue queue(DataSource database, Times times) {
         // Work is put down in the caller's transaction: either both are there after a crash, or neither is.
-        return new SchedulerQueue(
-                SchedulerClient.Builder.create(new TransactionAwareDataSourceProxy(database))
-                        .jdbcCustomization(new MySQL8JdbcCustomization(true))
-                        .serializer(new StoredTasks())
-                        .build(),
-                times);
+        return new SchedulerQueue(client(new TransactionAwareDataSourceProxy(database)), times);
+    }
+
+    static SchedulerClient client(DataSource database) {
+        return SchedulerClient.Builder.create(database)
+                .jdbcCustomization(new MySQL8JdbcCustomization(true))
+                .enablePriority()
+                .serializer(new StoredTasks())
+                .build();
     }
 
     @Bean
@@ -119,6 +122,7 @@ class SchedulerSetup {
                 .startTasks(recurring)
                 .serializer(new StoredTasks())
                 .deleteUnresolvedAfter(UNKNOWN_KEPT)
+                .enablePriority()
                 // One more than pages are read at once, so that what recurs does not wait for a long page.
                 .threads(recurring.isEmpty() ? threads : threads + 1)
                 .jdbcCustomization(new MySQL8JdbcCustomization(true))

@@ -6,11 +6,14 @@ import static org.awaitility.Awaitility.await;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import jalon.server.TestDatabase;
+import jalon.server.Times;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import org.flywaydb.core.Flyway;
@@ -68,6 +71,28 @@ class OnceEachTest {
             over.countDown();
             worker.stop();
         }
+    }
+
+    /** It waited behind every page that had come in meanwhile. */
+    @Test
+    void aBatchThatIsReadDoesNotWaitForThePagesOfOthers() throws Exception {
+        MariaDbPoolDataSource database = database();
+        List<String> done = new CopyOnWriteArrayList<>();
+        var read = Tasks.oneTime(SchedulerQueue.READ, SchedulerQueue.Pages.class)
+                .execute((instance, context) -> done.add(instance.getTaskName()));
+        var advance = Tasks.oneTime(SchedulerQueue.ADVANCE, SchedulerQueue.Id.class)
+                .execute((instance, context) -> done.add(instance.getTaskName()));
+        var queue = new SchedulerQueue(SchedulerSetup.client(database), new Times(Clock.systemUTC()));
+        queue.readFile(1, 12);
+        queue.advance(1);
+        Scheduler worker = SchedulerSetup.configured(database, 1, List.of(read, advance), List.of());
+        try {
+            worker.start();
+            await().atMost(Duration.ofSeconds(60)).until(() -> done.size() == 4);
+        } finally {
+            worker.stop();
+        }
+        assertThat(done.get(0)).isEqualTo(SchedulerQueue.ADVANCE);
     }
 
     private static MariaDbPoolDataSource database() throws Exception {
