@@ -16,6 +16,7 @@ import jalon.core.read.ReadZone;
 import jalon.core.run.BatchRun;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
+import jalon.core.text.Model;
 import jalon.core.text.TesseractReader;
 import jalon.core.text.TextReader;
 import jalon.core.text.TextReaders;
@@ -62,7 +63,12 @@ final class Readings {
     }
 
     private <T> T reading(Function<TextReader, T> work) {
-        try (TextReader reader = readers.borrow("eng")) {
+        return reading(Model.SAME, work);
+    }
+
+    private <T> T reading(Model model, Function<TextReader, T> work) {
+        String models = model.after("eng");
+        try (TextReader reader = readers.borrow(models)) {
             return work.apply(reader);
         } catch (InterruptedException e) {
             throw new IllegalStateException(e);
@@ -210,8 +216,10 @@ final class Readings {
                 BufferedImage image = Jpegs.through(stamped(truth, ink, dpi, i % 4 < 2, r), 0.75);
                 var scan = new Scan(image, dpi, true, List.of());
                 PageFacts page = reading(reader -> facts(image, dpi, reader));
-                FieldValue value =
-                        value(stream, page, (p, zone) -> reading(reader -> ReadZone.read(scan, p, zone, reader)));
+                FieldValue value = value(
+                        stream,
+                        page,
+                        (p, zone, model) -> reading(model, reader -> ReadZone.read(scan, p, zone, reader)));
                 right.addAndGet(truth.equals(value.value()) ? 1 : 0);
                 wrongSure.addAndGet(value.state() == FieldValue.State.SURE && !truth.equals(value.value()) ? 1 : 0);
                 before.addAndGet(

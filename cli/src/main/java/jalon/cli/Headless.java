@@ -80,9 +80,9 @@ final class Headless {
     }
 
     private BatchView index(List<PageFacts> pages, Map<String, Path> paths) {
-        ZoneReader zones = (page, zone) -> {
+        ZoneReader zones = (page, zone, model) -> {
             try {
-                var work = new ReadOneZone(paths.get(page.sha256()), page, zone, stream.language());
+                var work = new ReadOneZone(paths.get(page.sha256()), page, zone, stream.language(), model);
                 return workers.insist(work).words();
             } catch (WorkFailed | UnreadableFile e) {
                 // The page was read a moment ago; what was read then has to do.

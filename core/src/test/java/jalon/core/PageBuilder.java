@@ -77,7 +77,11 @@ public final class PageBuilder {
     }
 
     public PageBuilder barcode(String value) {
-        marks.add(new Mark(Mark.Kind.BARCODE, "CODE_128", value, new Box(20, 80, 90, 20), null));
+        return barcode("CODE_128", value);
+    }
+
+    public PageBuilder barcode(String kind, String value) {
+        marks.add(new Mark(Mark.Kind.BARCODE, kind, value, new Box(20, 80, 90, 20), null));
         return this;
     }
 

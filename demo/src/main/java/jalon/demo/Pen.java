@@ -22,6 +22,7 @@ public final class Pen {
     private static final double MM_PER_POINT = 25.4 / 72;
 
     private final Graphics2D g;
+    private Font face = PRINT;
 
     Pen(Graphics2D g) {
         this.g = g;
@@ -50,9 +51,15 @@ public final class Pen {
         AffineTransform before = g.getTransform();
         g.translate(x, baseline);
         g.scale(MM_PER_POINT, MM_PER_POINT);
-        g.setFont(PRINT.deriveFont(style, (float) points));
+        g.setFont(face.deriveFont(style, (float) points));
         g.drawString(text, 0, 0);
         g.setTransform(before);
+        return this;
+    }
+
+    /** What is written from now on is in this typeface. */
+    public Pen face(Font typeface) {
+        face = typeface;
         return this;
     }
 

@@ -6,6 +6,7 @@ import jalon.core.page.UnreadableFile;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadZone;
+import jalon.core.text.Model;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
@@ -15,8 +16,10 @@ import java.util.List;
  *
  * @param page what was seen on it, its words left out: they are not needed
  * @param zone on the upright page
+ * @param language models that the page was read by
+ * @param model whether by these or by another
  */
-public record ReadOneZone(Path file, PageFacts page, Box zone, String language)
+public record ReadOneZone(Path file, PageFacts page, Box zone, String language, Model model)
         implements OneFileWork<ReadOneZone.Words> {
     public ReadOneZone {
         page = new PageFacts(
@@ -33,6 +36,6 @@ public record ReadOneZone(Path file, PageFacts page, Box zone, String language)
     @Override
     public Words done(Tools tools) throws IOException, UnreadableFile {
         Scan scan = tools.decoded(file, page.filePage());
-        return new Words(ReadZone.read(scan, page, zone, tools.reader(language)));
+        return new Words(ReadZone.read(scan, page, zone, tools.reader(model.after(language))));
     }
 }

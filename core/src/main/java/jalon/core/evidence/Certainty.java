@@ -4,8 +4,20 @@ package jalon.core.evidence;
  * The one place where evidence becomes a number. Certainties are 0..1; each weight says what it stands for.
  */
 public final class Certainty {
-    /** A barcode has check digits or guards of its own; one in a hundred is cut short or belongs to something else. */
+    /** A barcode as a sign; one in a hundred is cut short or belongs to something else. */
     public static final double BARCODE = 0.99;
+
+    /** A barcode whose kind carries a check of all of it. */
+    public static final double CHECKED_BARCODE = 0.999;
+
+    /** A kind that reads as something shorter when an end is covered, and the length it should have is not known. */
+    public static final double OPEN_BARCODE = 0.9;
+
+    /** Code 39 begins and ends with a sign of its own, and each of its characters checks itself. */
+    public static final double GUARDED_BARCODE = 0.985;
+
+    /** The same, of the length and form that the stream expects. */
+    public static final double OPEN_BARCODE_OF_ITS_FORM = 0.995;
 
     /** A patch code whose reading direction is known. */
     public static final double PATCH = 0.97;
@@ -22,32 +34,35 @@ public final class Certainty {
     /** Two types claim the same page. */
     public static final double RIVAL_TYPE = 0.6;
 
-    /** A zone read less certainly than this is read once more by itself. */
-    public static final double READ_AGAIN_BELOW = 0.8;
-
     /** Zones of a page less trusted than this are told: they may lie beside the values. */
     public static final double FIT_DOUBTED_BELOW = 0.9;
 
-    /** What was mended is sure only where something outside the value backs it this much. */
-    public static final double MENDED_NEEDS = 0.8;
+    /** Odds from a form, that many misreadings keep: a digit is mostly read for another digit. */
+    public static final double OF_ITS_FORM = 2;
 
-    /** A register row that has the value: much, since other values are rarely there by chance. */
-    public static final double IN_REGISTER = 0.8;
+    /** Odds from a pattern, length or range that most misreadings pass as well. */
+    public static final double LOOSE_CHECK = 1.3;
 
-    /** A form, or a list of values, that a misreading would mostly have broken. */
-    public static final double OF_ITS_FORM = 0.4;
+    /** Odds from being a date of the time in question: of misread ones about half are. */
+    public static final double DATE_CHECK = 2;
 
-    /** A pattern, length, range or date that many misreadings pass as well. */
-    public static final double LOOSE_CHECK = 0.2;
+    /** Odds from a list of allowed values: a misreading is rarely another of them. */
+    public static final double OF_A_LIST = 10;
 
-    /** A label that itself was poorly read is still mostly that label. */
-    private static final double LABEL_LEAST = 0.7;
+    /** No register makes more certain than this: it may have the faults of the paper. */
+    private static final double MOST_FROM_REGISTER = 200;
 
-    /** Letters were changed for what can stand there: three of four such changes are right. */
-    private static final double LOOKALIKES = 0.75;
+    /** Odds from other values of the document that stand in the same row. */
+    public static final double SAME_ROW = 50;
 
-    /** Two readings of the same zone differ. */
-    private static final double DISAGREEING = 0.8;
+    /** Three of four changes of a letter for what can stand there are right. */
+    private static final double MENDED = 1 / 3.0;
+
+    /** What stands beside a printed label at the start of its cell is that value. */
+    private static final double AT_A_LABEL = 0.998;
+
+    /** The label's words in the middle of a sentence may speak of something else. */
+    private static final double AT_A_MENTION = 0.85;
 
     /** A default type that the stream means to be one, and that no words were to claim. */
     private static final double MEANT_DEFAULT = 0.75;
@@ -70,26 +85,69 @@ public final class Certainty {
         return wanted == 0 || found >= 2 ? 1 : found == 1 ? 0.85 : 0.6;
     }
 
-    /** Two readings agree: what is left of the doubt is a third. */
-    public static double agreeing(double first, double second) {
-        return 1 - (1 - Math.max(first, second)) / 3;
+    /** @param score how alike the printed label is to what was wanted, @param names whether it stands as labels do */
+    public static double label(double score, boolean names) {
+        return names ? AT_A_LABEL : AT_A_MENTION;
     }
 
-    public static double differing(double first, double second) {
-        return Math.min(first, second) * DISAGREEING;
+    /** What a second reading by another way says of the first. */
+    public enum Look {
+        /** There was none. */
+        NONE(0.2),
+        SAME(7),
+        /** The other has accents on the same letters, and has them again when the place is cut wider. */
+        ACCENTS(3),
+        /** It has other ones then. */
+        ACCENTS_ONCE(0.2),
+        /** Two of three agree. */
+        MOSTLY(0.25),
+        /** All differ. */
+        OTHER(0.02);
+
+        private final double odds;
+
+        Look(double odds) {
+            this.odds = odds;
+        }
     }
 
-    public static double lookalikesMended(double read) {
-        return read * LOOKALIKES;
+    /**
+     * Posterior odds of a value read from print: those of the reading, times those of each piece of evidence.
+     *
+     * @param seen 0..1: the engine's own figure for the worst word
+     * @param placed 0..1: that the value meant stands there
+     * @param mended whether letters were changed for what can stand there
+     * @param checks product of the odds of all passed checks
+     */
+    public static double print(double seen, double placed, Look look, boolean mended, double checks) {
+        double read = reading(seen) * look.odds * (mended ? MENDED : 1) * checks;
+        double place = placed >= 1 ? Double.POSITIVE_INFINITY : placed / (1 - placed) * checks;
+        return share(read) * share(place);
     }
 
-    /** @param label how alike the label is to what was wanted */
-    public static double beside(double value, double label) {
-        return value * Math.max(LABEL_LEAST, label);
+    /** A certainty after one more piece of evidence. */
+    public static double raised(double certainty, double odds) {
+        return certainty >= 1 ? 1 : share(certainty / (1 - certainty) * odds);
     }
 
-    /** A check that could have failed and did not takes its share of the doubt away. */
-    public static double backed(double certainty, double backing) {
-        return 1 - (1 - certainty) * (1 - backing);
+    /** The engine's figure is no share: fitted on the values of {@code bench values}. */
+    private static double reading(double seen) {
+        double clamped = Math.max(0.02, Math.min(0.98, seen));
+        return Math.pow(clamped / (1 - clamped), 2);
+    }
+
+    private static double share(double odds) {
+        return Double.isInfinite(odds) ? 1 : odds / (1 + odds);
+    }
+
+    /**
+     * Odds from a register that has the value: how many values a letter away a misreading could have become, for each of
+     * them that the register has too. Much where numbers are sparse, little where they are dense.
+     *
+     * @param neighbours values that differ in one letter or digit
+     * @param known how many of those the register has
+     */
+    public static double inRegister(int neighbours, int known) {
+        return Math.max(1, Math.min(MOST_FROM_REGISTER, neighbours / (known + 0.5)));
     }
 }

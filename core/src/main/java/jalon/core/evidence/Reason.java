@@ -69,6 +69,18 @@ public record Reason(Code code, Map<String, String> with) {
         READ_TWO_WAYS("alone", "withPage"),
         @JsonProperty("lookalikesMended")
         LOOKALIKES_MENDED("read", "taken"),
+        /** Other values of the same form, and nothing says which is meant. */
+        @JsonProperty("rivals")
+        RIVALS("others"),
+        /** What should have been taken could not be read. */
+        @JsonProperty("lostBefore")
+        LOST_BEFORE("text"),
+        @JsonProperty("onlyReadOnce")
+        ONLY_READ_ONCE,
+        @JsonProperty("otherRow")
+        OTHER_ROW("register"),
+        @JsonProperty("severalRows")
+        SEVERAL_ROWS("register"),
         @JsonProperty("circle")
         CIRCLE,
         @JsonProperty("noRegister")

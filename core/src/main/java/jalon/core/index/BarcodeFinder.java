@@ -7,9 +7,15 @@ import jalon.core.stream.Finder;
 import jalon.core.stream.Shape;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** Barcodes of the document's pages and of the separator sheet before them. */
 record BarcodeFinder(Finder.ByBarcode wanted) implements FieldFinder {
+    /** Kinds that say nothing of whether they are whole. */
+    private static final Set<String> OPEN = Set.of("ITF", "CODABAR");
+
+    private static final String GUARDED = "CODE_39";
+
     @Override
     public Found find(Search search) {
         Document document = search.document();
@@ -23,10 +29,21 @@ record BarcodeFinder(Finder.ByBarcode wanted) implements FieldFinder {
                 if (m.kind() == Mark.Kind.BARCODE
                         && (wanted.kind() == null || wanted.kind().equals(m.symbology()))
                         && (shape == null || shape.fits(m.value()))) {
-                    readings.add(Reading.of(m.value(), Certainty.BARCODE, page.no(), m.box(), FoundBy.BARCODE));
+                    readings.add(Reading.of(m.value(), certainty(m, shape), page.no(), m.box(), FoundBy.BARCODE));
                 }
             }
         }
         return Found.of(readings);
+    }
+
+    private static double certainty(Mark mark, Shape form) {
+        boolean guarded = mark.symbology().equals(GUARDED);
+        boolean open = OPEN.contains(mark.symbology());
+        if (!guarded && !open) {
+            return Certainty.CHECKED_BARCODE;
+        }
+        return form != null
+                ? Certainty.OPEN_BARCODE_OF_ITS_FORM
+                : guarded ? Certainty.GUARDED_BARCODE : Certainty.OPEN_BARCODE;
     }
 }

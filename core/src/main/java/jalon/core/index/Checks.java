@@ -11,22 +11,25 @@ final class Checks {
 
     /**
      * @param problems what the value fails; empty when it passes all
-     * @param backing 0..1: how much the passed checks speak for the value (a register row more than a form)
+     * @param odds how much more likely the passed checks make it: their product
      */
-    record Verdict(List<Reason> problems, double backing) {
+    record Verdict(List<Reason> problems, double odds) {
         boolean passed() {
             return problems.isEmpty();
         }
     }
 
-    static Verdict check(String value, List<Check> checks, Known known) {
+    /** @param byForm whether the value was found by its form, so that having that form proves nothing more */
+    static Verdict check(String value, List<Check> checks, Known known, boolean byForm) {
         List<Reason> problems = new ArrayList<>();
-        double backing = 0;
+        double odds = 1;
         for (Check check : checks) {
             ValueCheck atWork = ValueCheck.of(check);
             atWork.against(value, known).ifPresent(problems::add);
-            backing = Math.max(backing, atWork.backing());
+            if (problems.isEmpty() && !(byForm && atWork.ofForm())) {
+                odds *= atWork.odds(value, known);
+            }
         }
-        return new Verdict(problems, backing);
+        return new Verdict(problems, odds);
     }
 }

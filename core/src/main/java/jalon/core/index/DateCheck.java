@@ -27,7 +27,7 @@ record DateCheck(Check.Date wanted) implements ValueCheck {
     }
 
     @Override
-    public double backing() {
-        return Certainty.LOOSE_CHECK;
+    public double odds(String value, Known known) {
+        return Certainty.DATE_CHECK;
     }
 }

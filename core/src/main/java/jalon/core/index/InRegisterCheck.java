@@ -13,13 +13,18 @@ record InRegisterCheck(Check.InRegister wanted) implements ValueCheck {
         if (register == null) {
             return Optional.of(Reason.Code.NO_REGISTER.with(wanted.register()));
         }
-        return register.find(wanted.column(), value).isPresent()
-                ? Optional.empty()
-                : Optional.of(Reason.Code.NOT_IN_REGISTER.with(wanted.register()));
+        return register.rows(wanted.column(), value).isEmpty()
+                ? Optional.of(Reason.Code.NOT_IN_REGISTER.with(wanted.register()))
+                : Optional.empty();
     }
 
     @Override
-    public double backing() {
-        return Certainty.IN_REGISTER;
+    public double odds(String value, Known known) {
+        Register register = known.registers().get(wanted.register());
+        if (register == null) {
+            return 1;
+        }
+        Register.Neighbours near = register.neighbours(wanted.column(), value);
+        return Certainty.inRegister(near.possible(), near.known().size());
     }
 }

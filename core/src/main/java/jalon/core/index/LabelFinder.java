@@ -1,60 +1,152 @@
 package jalon.core.index;
 
 import jalon.core.evidence.Certainty;
+import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
+import jalon.core.read.PageRows;
 import jalon.core.read.Phrase;
 import jalon.core.stream.Finder;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
-/** What stands beside or below a printed label. */
+/**
+ * What stands beside or below a printed label: the rest of its cell up to the next label, else the next cell to the right;
+ * or the nearest cell below, in its column.
+ */
 record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
+    /** A value below its label is as near as this. */
+    private static final double BELOW_MM = 12;
+
+    /** Edges of a table's column stand over each other as exactly as this. */
+    private static final double ALIGNED_MM = 2;
+
+    /** {@code Date of birth:} is another label than {@code Date}. */
+    private static final int MORE_OF_A_LABEL = 2;
+
+    /** A label names its value; the same words in the middle of a sentence may. */
+    private record Hit(Phrase.Hit words, Line cell, PageRows.Row row, boolean names) {}
+
     @Override
     public Found find(Search search) {
-        List<Reading> readings = new ArrayList<>();
+        Labels forbidden = Labels.of(wanted.notOnLinesWith());
+        Labels others = Labels.of(search.type());
+        List<Reading> named = new ArrayList<>();
+        List<Reading> mentioned = new ArrayList<>();
+        List<Reason> notes = new ArrayList<>();
         for (PageFacts page : search.document().pages(wanted.page())) {
-            for (Line line : page.linesWithout(wanted.notOnLinesWith())) {
-                for (String label : wanted.labels()) {
-                    Phrase.of(label).find(line.words()).ifPresent(hit -> {
-                        List<Word> value = value(hit, line, page);
+            PageRows rows = search.document().rows(page);
+            for (PageRows.Row row : rows.rows()) {
+                for (Line cell : row.cells()) {
+                    hit(cell, row).ifPresent(hit -> {
+                        if (forbidden.partOf(hit.words(), cell)) {
+                            return;
+                        }
+                        List<Word> value = value(hit, others, rows);
                         if (!value.isEmpty()) {
-                            double certainty = Certainty.beside(Line.certaintyOf(value), hit.score());
-                            String text = Line.textOf(value).replaceFirst("^[:.\\s]+", "");
-                            readings.add(Reading.of(text, certainty, page.no(), Line.boxOf(value), FoundBy.LABEL));
+                            (hit.names() ? named : mentioned).add(reading(value, hit, page));
+                        } else if (hit.names()) {
+                            notes.add(Reason.Code.LOST_BEFORE.with(
+                                    Line.textOf(hit.words().words())));
                         }
                     });
                 }
             }
         }
-        return Found.of(readings);
+        return new Found(named.isEmpty() ? mentioned : named, notes);
     }
 
-    private List<Word> value(Phrase.Hit label, Line line, PageFacts page) {
-        return switch (wanted.side()) {
-            case BESIDE ->
-                line.words()
-                        .subList(
-                                label.from() + label.words().size(),
-                                line.words().size());
-            case BELOW -> below(label.box(), page.lines());
-        };
+    private Optional<Hit> hit(Line cell, PageRows.Row row) {
+        Hit best = null;
+        for (String label : wanted.labels()) {
+            Optional<Phrase.Hit> found = Phrase.of(label).find(cell.words());
+            if (found.isPresent() && (best == null || longer(found.get(), best.words()))) {
+                best = new Hit(found.get(), cell, row, names(found.get(), cell));
+            }
+        }
+        return Optional.ofNullable(best);
     }
 
-    /** The nearest words under a label: those that begin within its width, on the first line that has any. */
-    private static List<Word> below(Box label, List<Line> lines) {
-        return lines.stream()
-                .map(l -> l.words().stream()
-                        .filter(w -> w.box().y() > label.y() + 0.7 * label.height()
-                                && w.box().y() < label.bottom() + 12
-                                && w.box().right() > label.x() - 2
-                                && w.box().x() < label.right() + 40)
-                        .toList())
-                .filter(l -> !l.isEmpty())
-                .min(Comparator.comparingDouble(l -> Line.boxOf(l).y()))
+    private static boolean longer(Phrase.Hit a, Phrase.Hit b) {
+        return Line.textOf(a.words()).length() > Line.textOf(b.words()).length();
+    }
+
+    /** At the start of a cell or with a colon behind; a word or two and a colon after it make it another label. */
+    private static boolean names(Phrase.Hit hit, Line cell) {
+        if (hit.words().get(hit.words().size() - 1).text().endsWith(":")) {
+            return true;
+        }
+        int end = hit.from() + hit.words().size();
+        List<Word> behind = cell.words().subList(end, Math.min(cell.words().size(), end + MORE_OF_A_LABEL));
+        return hit.from() == 0 && behind.stream().noneMatch(w -> w.text().endsWith(":"));
+    }
+
+    private static Reading reading(List<Word> value, Hit hit, PageFacts page) {
+        double label = Certainty.label(hit.words().score(), hit.names());
+        String text = Line.value(Line.textOf(value));
+        return Reading.of(text, Line.certaintyOfValue(value), page.no(), Line.boxOf(value), FoundBy.LABEL)
+                .placed(label);
+    }
+
+    private List<Word> value(Hit hit, Labels others, PageRows rows) {
+        if (wanted.side() == Finder.ByLabel.Side.BELOW) {
+            return below(hit, others, rows);
+        }
+        List<Word> beside = beside(hit, others, rows);
+        return beside.isEmpty() && hit.names() ? below(hit, others, rows) : beside;
+    }
+
+    private static List<Word> beside(Hit hit, Labels others, PageRows rows) {
+        List<Word> words = hit.cell().words();
+        List<Word> rest = words.subList(hit.words().from() + hit.words().words().size(), words.size());
+        List<Word> value = withoutMarks(others.upToNext(rest));
+        if (!value.isEmpty() || !rest.isEmpty() && !withoutMarks(rest).isEmpty()) {
+            return value;
+        }
+        List<Line> cells = hit.row().cells();
+        int next = cells.indexOf(hit.cell()) + 1;
+        while (next < cells.size() && withoutMarks(cells.get(next).words()).isEmpty()) {
+            next++;
+        }
+        if (next >= cells.size() || others.is(cells.get(next)) || heads(hit, cells.get(next), rows)) {
+            return List.of();
+        }
+        return others.upToNext(cells.get(next).words());
+    }
+
+    /** A label without a colon whose right neighbour stands over a value of its own, as it does itself, heads a column. */
+    private static boolean heads(Hit hit, Line neighbour, PageRows rows) {
+        if (hit.cell().text().endsWith(":")) {
+            return false;
+        }
+        Optional<Line> under = rows.next(hit.row(), hit.cell().box(), 1, BELOW_MM);
+        Optional<Line> underNext = rows.next(hit.row(), neighbour.box(), 1, BELOW_MM);
+        return under.isPresent()
+                && underNext.isPresent()
+                && !under.get().equals(underNext.get())
+                && aligned(under.get(), hit.cell())
+                && aligned(underNext.get(), neighbour);
+    }
+
+    private static boolean aligned(Line a, Line b) {
+        return Math.abs(a.box().x() - b.box().x()) < ALIGNED_MM;
+    }
+
+    private static List<Word> below(Hit hit, Labels others, PageRows rows) {
+        Box label = Line.boxOf(hit.words().words());
+        return rows.next(hit.row(), label, 1, BELOW_MM)
+                .filter(cell -> !others.is(cell)
+                        && cell.words().stream().noneMatch(w -> w.text().endsWith(":")))
+                .map(cell -> others.upToNext(cell.words()))
                 .orElse(List.of());
+    }
+
+    /** Specks, rules and leaders (.....) are no value. */
+    private static List<Word> withoutMarks(List<Word> words) {
+        boolean any = words.stream().anyMatch(w -> w.text().codePoints().anyMatch(Character::isLetterOrDigit));
+        return any ? words : List.of();
     }
 }

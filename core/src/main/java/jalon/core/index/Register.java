@@ -5,21 +5,27 @@ import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.commons.lang3.StringUtils;
 
 /** A list of the organisation's own records, looked up by exact value; case and blanks at the ends do not count. */
 public final class Register {
+    private static final String DIGITS = "0123456789";
+    private static final String LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
+
     private final String name;
     private final List<String> columns;
     private final List<Map<String, String>> rows;
     private final List<String> faults;
-    private final Map<String, Map<String, Map<String, String>>> byColumn = new HashMap<>();
+    private final Map<String, Column> byColumn = new HashMap<>();
 
     private Register(String name, List<String> columns, List<Map<String, String>> rows, List<String> faults) {
         this.name = name;
@@ -78,20 +84,83 @@ public final class Register {
         return faults;
     }
 
-    /** The first row whose column has this value. */
-    public synchronized Optional<Map<String, String>> find(String column, String value) {
-        Map<String, Map<String, String>> index = byColumn.computeIfAbsent(column, c -> {
-            Map<String, Map<String, String>> made = new HashMap<>();
-            for (Map<String, String> row : rows) {
-                made.putIfAbsent(key(row.getOrDefault(c, "")), row);
-            }
-            return made;
-        });
+    /** The rows whose column has this value. */
+    public List<Map<String, String>> rows(String column, String value) {
         String key = key(value);
-        return key.isEmpty() ? Optional.empty() : Optional.ofNullable(index.get(key));
+        return key.isEmpty() ? List.of() : column(column).byKey.getOrDefault(key, List.of());
+    }
+
+    /** The first row whose column has this value. */
+    public Optional<Map<String, String>> find(String column, String value) {
+        return rows(column, value).stream().findFirst();
+    }
+
+    /** How the register itself writes a value that differs in accents at most; nothing when it writes several so. */
+    Optional<String> spelling(String column, String value) {
+        if (!rows(column, value).isEmpty()) {
+            return Optional.of(value);
+        }
+        Set<String> spellings = column(column).byPlain.getOrDefault(plain(value), Set.of());
+        return spellings.size() == 1 ? Optional.of(spellings.iterator().next()) : Optional.empty();
+    }
+
+    /**
+     * Values of a column that differ from one in a single letter or digit.
+     *
+     * @param possible how many such values there could be
+     * @param known those the register has
+     */
+    record Neighbours(int possible, Set<String> known) {}
+
+    Neighbours neighbours(String column, String value) {
+        String key = key(value);
+        Set<String> known = new HashSet<>();
+        int possible = 0;
+        for (int i = 0; i < key.length(); i++) {
+            char c = key.charAt(i);
+            String others = Character.isDigit(c) ? DIGITS : Character.isLetter(c) ? LETTERS : "";
+            for (int k = 0; k < others.length(); k++) {
+                if (others.charAt(k) != c) {
+                    possible++;
+                    String near = key.substring(0, i) + others.charAt(k) + key.substring(i + 1);
+                    if (column(column).byKey.containsKey(near)) {
+                        known.add(near);
+                    }
+                }
+            }
+        }
+        return new Neighbours(possible, known);
+    }
+
+    /** One column, to be looked up. */
+    private static final class Column {
+        private final Map<String, List<Map<String, String>>> byKey = new HashMap<>();
+        private final Map<String, Set<String>> byPlain = new HashMap<>();
+    }
+
+    private synchronized Column column(String name) {
+        return byColumn.computeIfAbsent(name, c -> {
+            var column = new Column();
+            for (Map<String, String> row : rows) {
+                String value = row.getOrDefault(c, "");
+                if (!value.isBlank()) {
+                    column.byKey
+                            .computeIfAbsent(key(value), k -> new ArrayList<>())
+                            .add(row);
+                    column.byPlain
+                            .computeIfAbsent(plain(value), k -> new HashSet<>())
+                            .add(value);
+                }
+            }
+            return column;
+        });
     }
 
     private static String key(String value) {
         return value.strip().toUpperCase(Locale.ROOT);
+    }
+
+    private static String plain(String value) {
+        return key(StringUtils.stripAccents(value));
     }
 }

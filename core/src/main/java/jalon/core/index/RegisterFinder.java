@@ -3,7 +3,6 @@ package jalon.core.index;
 import jalon.core.evidence.Reason;
 import jalon.core.stream.Finder;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** A value of the register row that another field's value names. */
@@ -18,16 +17,21 @@ record RegisterFinder(Finder.ByRegister wanted) implements FieldFinder {
         if (key.isEmpty()) {
             return Found.of(List.of());
         }
-        return register.find(wanted.column(), key.get().value())
-                .filter(row -> !row.getOrDefault(wanted.take(), "").isBlank())
-                .map(row -> Found.of(List.of(reading(row, key.get()))))
-                .orElseGet(() -> Found.nothing(Reason.Code.NO_ROW.with(
-                        wanted.register(), wanted.column(), key.get().value())));
+        List<String> values = register.rows(wanted.column(), key.get().value()).stream()
+                .map(row -> row.getOrDefault(wanted.take(), ""))
+                .filter(value -> !value.isBlank())
+                .distinct()
+                .toList();
+        if (values.isEmpty()) {
+            return Found.nothing(Reason.Code.NO_ROW.with(
+                    wanted.register(), wanted.column(), key.get().value()));
+        }
+        return Found.of(values.stream().map(value -> reading(value, key.get())).toList());
     }
 
     /** A row is as good as the key it was found by; what a person settled is certain. */
-    private Reading reading(Map<String, String> row, FieldValue key) {
+    private static Reading reading(String value, FieldValue key) {
         double certainty = key.state() == FieldValue.State.SETTLED ? 1 : key.certainty();
-        return Reading.of(row.get(wanted.take()), certainty, key.page(), key.boxMm(), FoundBy.REGISTER);
+        return Reading.of(value, certainty, key.page(), key.boxMm(), FoundBy.REGISTER);
     }
 }

@@ -2,66 +2,92 @@ package jalon.core.index;
 
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
-import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Reason;
-import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
+import jalon.core.read.PageRows;
 import jalon.core.stream.Finder;
 import jalon.core.stream.Shape;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 
 /** Values of a form anywhere in the text. */
 record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
+    /** With more than one in so many characters mended, something else was read that only looks like it. */
+    private static final int CHARACTERS_A_MEND = 3;
+
     @Override
     public Found find(Search search) {
         Shape shape = wanted.like() == null ? null : Shape.of(wanted.like());
         Pattern pattern = shape == null ? Pattern.compile(wanted.pattern()) : shape.loosePattern();
+        Labels forbidden = Labels.of(wanted.notOnLinesWith());
         List<Reading> hits = new ArrayList<>();
         for (PageFacts page : search.document().pages(wanted.page())) {
-            for (Line line : page.linesWithout(wanted.notOnLinesWith())) {
-                String text = line.text();
-                Matcher m = pattern.matcher(text);
-                for (int from = 0; from <= text.length() && m.find(from); from = Math.max(m.end() - 1, from + 1)) {
-                    int group = m.groupCount() > 0 ? 1 : 0;
+            PageRows rows = search.document().rows(page);
+            for (PageRows.Row row : rows.rows()) {
+                Line line = row.whole();
+                Matcher m = pattern.matcher(line.text());
+                int group = m.groupCount() > 0 ? 1 : 0;
+                // The blank behind one value may be the blank before the next.
+                for (int from = 0;
+                        from <= line.text().length() && m.find(from);
+                        from = Math.max(m.end(group), from + 1)) {
                     List<Word> words = line.wordsAt(m.start(group), m.end(group));
-                    if (!words.isEmpty()) {
-                        hits.add(hit(m.group(group), words, page, shape));
+                    if (!words.isEmpty() && !forbidden.govern(words, row, rows)) {
+                        Reading hit = hit(m.group(group), words, page, shape, pattern);
+                        if (hit != null) {
+                            hits.add(hit);
+                        }
                     }
                 }
             }
         }
-        if (shape != null) {
-            // Values that have the form as they stand come before those that only look like it.
-            hits.sort(Comparator.comparing(
-                    (Reading r) -> !shape.fits(r.text()) || !r.doubts().isEmpty()));
-        }
-        return Found.of(chosenFirst(hits));
+        return Found.of(wanted.hit() == null ? exactFirst(hits, shape) : asked(hits));
     }
 
-    /** The hit that is asked for, then the others; none when there are not so many. */
-    private List<Reading> chosenFirst(List<Reading> hits) {
-        int at = wanted.hit() > 0 ? wanted.hit() - 1 : hits.size() + wanted.hit();
-        if (at < 0 || at >= hits.size()) {
-            return List.of();
-        }
+    /** Without a word of the stream's which is meant, what has the form as it stands comes before what looks like it. */
+    private static List<Reading> exactFirst(List<Reading> hits, Shape shape) {
         List<Reading> ordered = new ArrayList<>(hits);
-        ordered.add(0, ordered.remove(at));
+        if (shape != null) {
+            ordered.sort(
+                    java.util.Comparator.comparing((Reading r) -> !r.doubts().isEmpty()));
+        }
         return ordered;
     }
 
-    private static Reading hit(String text, List<Word> words, PageFacts page, Shape shape) {
-        double certainty = Line.certaintyOf(words);
-        Box box = Line.boxOf(words);
+    /** The hit that is asked for, in the order on the pages; none when there are not so many. */
+    private List<Reading> asked(List<Reading> hits) {
+        int at = wanted.hit() > 0 ? wanted.hit() - 1 : hits.size() + wanted.hit();
+        return at < 0 || at >= hits.size() ? List.of() : List.of(hits.get(at));
+    }
+
+    /** @return null when too little of it has the form */
+    private static Reading hit(String text, List<Word> words, PageFacts page, Shape shape, Pattern pattern) {
+        var read = Reading.of(text, Line.certaintyOf(words), page.no(), Line.boxOf(words), FoundBy.SHAPE)
+                .again(new Reading.Again(null, again -> within(again, pattern, shape)));
         if (shape == null || shape.fits(text)) {
-            return Reading.of(text, certainty, page.no(), box, FoundBy.SHAPE);
+            return read;
         }
         String mended = LookalikeMend.mend(text, shape);
-        List<Reason> doubts = List.of(Reason.Code.LOOKALIKES_MENDED.with(text, mended));
-        return new Reading(
-                mended, Certainty.lookalikesMended(certainty), page.no(), box, FoundBy.SHAPE, doubts, List.of(text));
+        String tight = text.replace(" ", "");
+        long mends = tight.length() != mended.length()
+                ? tight.length()
+                : java.util.stream.IntStream.range(0, tight.length())
+                        .filter(i -> tight.charAt(i) != mended.charAt(i))
+                        .count();
+        return mends * CHARACTERS_A_MEND > mended.length()
+                ? null
+                : read.mended(mended, Reason.Code.LOOKALIKES_MENDED.with(text, mended));
+    }
+
+    /** What has the form in a text that was read again, which may hold its neighbours too. */
+    private static String within(String text, Pattern pattern, Shape shape) {
+        Matcher m = pattern.matcher(text);
+        if (!m.find()) {
+            return text;
+        }
+        String found = m.group(m.groupCount() > 0 ? 1 : 0);
+        return shape == null ? found : LookalikeMend.mend(found, shape);
     }
 }

@@ -1,20 +1,44 @@
 package jalon.core.index;
 
+import jalon.core.evidence.Reason;
+import jalon.core.stream.Check;
+import jalon.core.stream.Field;
 import jalon.core.stream.TidyStep;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 
 /** Does a field's tidy steps, in order; stops at the first that cannot be done. */
 final class Tidy {
     private Tidy() {}
 
-    static Tidying.Tidied tidy(String raw, List<TidyStep> steps) {
-        var tidied = Tidying.Tidied.to(raw.strip());
-        for (TidyStep step : steps) {
-            tidied = Tidying.of(step).on(tidied.value());
+    static Tidying.Tidied tidy(String raw, Field field, LocalDate today) {
+        boolean future = field.checks().stream().noneMatch(c -> c instanceof Check.Date date && !date.future());
+        String value = raw.strip();
+        List<Reason> doubts = new ArrayList<>();
+        Set<String> others = new LinkedHashSet<>();
+        for (TidyStep step : steps(field)) {
+            Tidying.Tidied tidied = Tidying.of(step, today, future).on(value);
             if (tidied.problem() != null) {
-                break;
+                return tidied;
             }
+            value = tidied.value();
+            doubts.addAll(tidied.doubts());
+            others.addAll(tidied.others());
         }
-        return tidied;
+        return new Tidying.Tidied(value, null, doubts, List.copyOf(others));
+    }
+
+    /** A date or amount is brought to its one form even where the stream does not say so. */
+    private static List<TidyStep> steps(Field field) {
+        List<TidyStep> steps = new ArrayList<>(field.tidy());
+        if (field.kind() == Field.Kind.DATE && steps.stream().noneMatch(TidyStep.Date.class::isInstance)) {
+            steps.add(new TidyStep.Date(null));
+        } else if (field.kind() == Field.Kind.AMOUNT && steps.stream().noneMatch(TidyStep.Amount.class::isInstance)) {
+            steps.add(new TidyStep.Amount());
+        }
+        return steps;
     }
 }

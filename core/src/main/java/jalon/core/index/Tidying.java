@@ -2,7 +2,12 @@ package jalon.core.index;
 
 import jalon.core.evidence.Reason;
 import jalon.core.stream.TidyStep;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 
 /** One tidy step at work. */
 @FunctionalInterface
@@ -10,14 +15,31 @@ interface Tidying {
 
     Tidied on(String value);
 
-    /** @param problem why the step could not be done; null when it was */
-    record Tidied(String value, Reason problem) {
+    /**
+     * @param problem why the step could not be done; null when it was
+     * @param doubts what speaks against what was made of it
+     * @param others what else stands there that could be meant
+     */
+    record Tidied(String value, Reason problem, List<Reason> doubts, List<String> others) {
         static Tidied to(String value) {
-            return new Tidied(value, null);
+            return new Tidied(value, null, List.of(), List.of());
+        }
+
+        /** The same, written otherwise. */
+        Tidied as(String written) {
+            return new Tidied(written, problem, doubts, others);
+        }
+
+        static Tidied failed(String value, Reason problem) {
+            return new Tidied(value, problem, List.of(), List.of());
         }
     }
 
-    static Tidying of(TidyStep step) {
+    /**
+     * @param today for years of two figures
+     * @param future whether such a year may lie ahead
+     */
+    static Tidying of(TidyStep step, LocalDate today, boolean future) {
         return step.match(new TidyStep.Cases<>() {
             @Override
             public Tidying trim(TidyStep.Trim step) {
@@ -54,18 +76,40 @@ interface Tidying {
 
             @Override
             public Tidying date(TidyStep.Date step) {
-                return value -> Dates.parse(value, step.order() == TidyStep.Date.Order.DAY_FIRST)
-                        .map(date -> Tidied.to(date.toString()))
-                        .orElseGet(() -> new Tidied(value, Reason.Code.NOT_A_DATE.with(value)));
+                var dates = new Dates(step.order() == TidyStep.Date.Order.DAY_FIRST, today, future);
+                return value -> spelled(value, dates.find(value), LocalDate::toString, Reason.Code.NOT_A_DATE);
             }
 
             @Override
             public Tidying amount(TidyStep.Amount step) {
-                return value -> Amounts.parse(value)
-                        .map(amount -> Tidied.to(amount.toPlainString()))
-                        .orElseGet(() -> new Tidied(value, Reason.Code.NOT_AN_AMOUNT.with(value)));
+                return value ->
+                        spelled(value, Amounts.find(value), BigDecimal::toPlainString, Reason.Code.NOT_AN_AMOUNT);
             }
         });
+    }
+
+    /** The first of what a text spells; what had to be made good is a doubt, and so is another value beside it. */
+    private static <T> Tidied spelled(
+            String text, List<Spelled<T>> found, Function<T, String> form, Reason.Code notThere) {
+        if (found.isEmpty()) {
+            return Tidied.failed(text, notThere.with(text));
+        }
+        Spelled<T> first = found.get(0);
+        String value = form.apply(first.value());
+        List<String> others = found.stream()
+                .map(s -> form.apply(s.value()))
+                .filter(other -> !other.equals(value))
+                .distinct()
+                .toList();
+        List<Reason> doubts = new ArrayList<>();
+        if (first.mended()) {
+            String read = text.substring(first.from(), first.to());
+            doubts.add(Reason.Code.LOOKALIKES_MENDED.with(read, value));
+        }
+        if (!others.isEmpty()) {
+            doubts.add(Reason.Code.RIVALS.with(String.join(", ", others)));
+        }
+        return new Tidied(value, null, doubts, others);
     }
 
     private static String only(String value, String characters, boolean those) {

@@ -14,15 +14,20 @@ interface ValueCheck {
     /** What speaks against the value, or nothing. */
     Optional<Reason> against(String value, Known known);
 
-    /** 0..1: how much it speaks for a value that passes. */
-    double backing();
+    /** How much more likely a value that passes is right than before: 1 for not at all. See {@link Certainty}. */
+    double odds(String value, Known known);
+
+    /** Whether it looks at the form alone, which a finder by form has looked at already. */
+    default boolean ofForm() {
+        return false;
+    }
 
     static ValueCheck of(Check check) {
         return check.match(new Check.Cases<>() {
             @Override
             public ValueCheck like(Check.Like like) {
                 Shape shape = Shape.of(like.like());
-                return simple(
+                return form(
                         Certainty.OF_ITS_FORM,
                         value -> shape.fits(value) ? null : Reason.Code.NOT_OF_FORM.with(like.like()));
             }
@@ -30,14 +35,14 @@ interface ValueCheck {
             @Override
             public ValueCheck matches(Check.Matches matches) {
                 Pattern pattern = Pattern.compile(matches.pattern());
-                return simple(
+                return form(
                         Certainty.LOOSE_CHECK,
                         value -> pattern.matches(value) ? null : Reason.Code.DOES_NOT_MATCH.with(matches.pattern()));
             }
 
             @Override
             public ValueCheck length(Check.Length length) {
-                return simple(Certainty.LOOSE_CHECK, value -> {
+                return form(Certainty.LOOSE_CHECK, value -> {
                     int has = value.codePointCount(0, value.length());
                     boolean fits = (length.least() == null || has >= length.least())
                             && (length.most() == null || has <= length.most());
@@ -58,7 +63,8 @@ interface ValueCheck {
             @Override
             public ValueCheck oneOf(Check.OneOf oneOf) {
                 return simple(
-                        Certainty.OF_ITS_FORM,
+                        Certainty.OF_A_LIST,
+                        false,
                         value -> oneOf.values().contains(value)
                                 ? null
                                 : Reason.Code.NOT_ONE_OF.with(String.join(", ", oneOf.values())));
@@ -71,8 +77,12 @@ interface ValueCheck {
         });
     }
 
+    private static ValueCheck form(double odds, Function<String, Reason> test) {
+        return simple(odds, true, test);
+    }
+
     /** @param test gives what speaks against a value, or null; it needs nothing but the value */
-    private static ValueCheck simple(double backing, Function<String, Reason> test) {
+    private static ValueCheck simple(double odds, boolean ofForm, Function<String, Reason> test) {
         return new ValueCheck() {
             @Override
             public Optional<Reason> against(String value, Known known) {
@@ -80,8 +90,13 @@ interface ValueCheck {
             }
 
             @Override
-            public double backing() {
-                return backing;
+            public double odds(String value, Known known) {
+                return odds;
+            }
+
+            @Override
+            public boolean ofForm() {
+                return ofForm;
             }
         };
     }

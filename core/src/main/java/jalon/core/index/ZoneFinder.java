@@ -8,7 +8,7 @@ import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.Finder;
 import jalon.core.stream.Lookalikes;
-import java.util.ArrayList;
+import jalon.core.text.Model;
 import java.util.List;
 import java.util.function.UnaryOperator;
 
@@ -23,43 +23,28 @@ record ZoneFinder(Finder.ByZone zone) implements FieldFinder {
         Fit fit = Fit.of(search.type().layout(), page);
         Box straight = fit.onStraightPage(zone.boxMm());
         Box reach = straight.grown(REACH_MM);
+        Box onPage = fit.tilt().fromStraight(straight);
         List<Word> inside = page.words().stream()
                 .filter(w -> reach.holdsCentreOf(fit.tilt().toStraight(w.box())))
                 .toList();
+        boolean stamped = page.image().coloured().stream().anyMatch(onPage::overlaps);
+        if (inside.isEmpty() || stamped) {
+            List<Word> alone = search.zones().read(page, onPage, Model.SAME);
+            inside = alone.isEmpty() ? inside : alone;
+        }
         UnaryOperator<String> limit = limit(zone.read());
-        String text = limit.apply(Line.textOf(inside));
-        double certainty = Line.certaintyOf(inside) * fit.trust();
-        Box placed = inside.isEmpty() ? fit.tilt().fromStraight(straight) : Line.boxOf(inside);
-        List<Reason> doubts = new ArrayList<>();
-        List<String> others = new ArrayList<>();
-        if (fit.trust() < Certainty.FIT_DOUBTED_BELOW) {
-            doubts.add(Reason.Code.ANCHORS_MISSING.with());
+        String text = limit.apply(Line.value(Line.textOf(inside)));
+        if (text.isBlank()) {
+            return Found.of(List.of());
         }
-        boolean limitBroken = !text.equals(Line.textOf(inside));
-        boolean stamped = page.image().coloured().stream().anyMatch(placed::overlaps);
-        if (inside.isEmpty() || limitBroken || certainty < Certainty.READ_AGAIN_BELOW || stamped) {
-            // Missing, doubtful or against its limits: the one case in which a zone is looked at again by itself.
-            List<Word> again = search.zones().read(page, fit.tilt().fromStraight(straight));
-            String second = limit.apply(Line.textOf(again));
-            double secondCertainty = Line.certaintyOf(again) * fit.trust();
-            if (text.isEmpty()) {
-                text = second;
-                certainty = secondCertainty;
-                placed = again.isEmpty() ? placed : Line.boxOf(again);
-            } else if (second.equals(text)) {
-                certainty = Certainty.agreeing(certainty, secondCertainty);
-            } else if (!second.isEmpty()) {
-                boolean better = secondCertainty > certainty || stamped;
-                others.add(better ? text : second);
-                doubts.add(Reason.Code.READ_TWO_WAYS.with(second, text));
-                text = better ? second : text;
-                certainty = Certainty.differing(certainty, secondCertainty);
-            }
-        }
-        return Found.of(
-                text.isEmpty()
-                        ? List.of()
-                        : List.of(new Reading(text, certainty, page.no(), placed, FoundBy.ZONE, doubts, others)));
+        // The print itself, not the box around it, whose lines would be read as letters.
+        Reading reading = Reading.of(text, Line.certaintyOfValue(inside), page.no(), Line.boxOf(inside), FoundBy.ZONE)
+                .again(new Reading.Again(onPage, limit))
+                .placed(fit.trust());
+        return Found.of(List.of(
+                fit.trust() < Certainty.FIT_DOUBTED_BELOW
+                        ? reading.doubted(Reason.Code.ANCHORS_MISSING.with())
+                        : reading));
     }
 
     /** What the limits make of a reading: lookalikes become what can stand there, the rest is left for the checks. */

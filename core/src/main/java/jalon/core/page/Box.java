@@ -64,6 +64,17 @@ public record Box(double x, double y, double width, double height) {
     }
 
     /** This box grown by {@code mm} on every side. */
+    /** The part of it that lies on a page of this size. */
+    public Box within(double pageWidth, double pageHeight) {
+        double left = Math.max(0, x);
+        double top = Math.max(0, y);
+        return new Box(
+                left,
+                top,
+                Math.max(0, Math.min(pageWidth, right()) - left),
+                Math.max(0, Math.min(pageHeight, bottom()) - top));
+    }
+
     public Box grown(double mm) {
         return new Box(x - mm, y - mm, width + 2 * mm, height + 2 * mm);
     }

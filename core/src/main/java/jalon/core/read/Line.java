@@ -4,6 +4,7 @@ import jalon.core.page.Box;
 import jalon.core.page.Word;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /** Words of one printed line. */
 public record Line(List<Word> words) {
@@ -33,6 +34,28 @@ public record Line(List<Word> words) {
         return String.join(" ", words.stream().map(Word::text).toList());
     }
 
+    /** Rests of rules, specks and borders that the engine took for print, at the ends of a value. */
+    private static final Pattern MARKS_BEFORE = Pattern.compile("^(?:[^\\p{L}\\p{N}(+€$£#−-]|-(?!\\d))+");
+
+    private static final Pattern MARKS_BEHIND =
+            Pattern.compile("(?:\\s+[^\\p{L}\\p{N}%€$£]+|[^\\p{L}\\p{N})%€$£.-]+|(?<!\\b\\p{L})\\.)+$");
+
+    /** One blank beside a dash or slash is the engine's; two are the writer's. */
+    private static final Pattern BLANK_BEFORE_MARK = Pattern.compile("(?<=[\\p{L}\\p{N}]) (?=[-/][\\p{L}\\p{N}])");
+
+    private static final Pattern BLANK_BEHIND_MARK = Pattern.compile("(?<=[\\p{L}\\p{N}][-/]) (?=[\\p{L}\\p{N}])");
+
+    /** A value as it was written, without what print and engine left around it. */
+    public static String value(String read) {
+        String bare = MARKS_BEHIND
+                .matcher(MARKS_BEFORE.matcher(read.strip()).replaceAll(""))
+                .replaceAll("");
+        return BLANK_BEHIND_MARK
+                .matcher(BLANK_BEFORE_MARK.matcher(bare).replaceAll(""))
+                .replaceAll("")
+                .strip();
+    }
+
     /** The words that characters {@code from} (inclusive) to {@code to} (exclusive) of {@link #text} touch. */
     public List<Word> wordsAt(int from, int to) {
         List<Word> touched = new ArrayList<>();
@@ -59,5 +82,13 @@ public record Line(List<Word> words) {
     /** The least certain word decides: a value is as good as its worst part. */
     public static double certaintyOf(List<Word> words) {
         return words.stream().mapToDouble(Word::certainty).min().orElse(0);
+    }
+
+    /** The same of the words that say something: a rule's rest beside a value takes nothing from it. */
+    public static double certaintyOfValue(List<Word> words) {
+        List<Word> saying = words.stream()
+                .filter(w -> w.text().codePoints().anyMatch(Character::isLetterOrDigit))
+                .toList();
+        return certaintyOf(saying.isEmpty() ? words : saying);
     }
 }

@@ -47,6 +47,10 @@ public record PageFacts(
                         .toList());
     }
 
+    PageFacts withWords(List<Word> others) {
+        return new PageFacts(no, file, filePage, sha256, image, marks, others);
+    }
+
     public PageFacts numbered(int newNo) {
         return new PageFacts(newNo, file, filePage, sha256, image, marks, words);
     }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /**
@@ -19,21 +20,56 @@ public final class Phrase {
     /** What a misread letter takes away, as a share of its part of the word: a little less than if it were not there. */
     private static final double LOST_BY_A_LETTER = 0.8;
 
+    /** What a letter with an accent becomes when a page's model does not know it: one letter, two, or nothing. */
+    private static final String LOST_ACCENT = ".{0,2}";
+
+    /** With fewer letters left that are sure, an accent is taken for exactly one letter. */
+    private static final int ENOUGH_LETTERS = 4;
+
+    private static final double BUT_FOR_BLANKS = 0.97;
+    private static final double BUT_FOR_ACCENTS = 0.95;
+
     private final List<String> parts;
 
-    private Phrase(List<String> parts) {
+    /** For each part what it may look like without its accents; null for one that has none. */
+    private final List<Pattern> withoutAccents;
+
+    private final String letters;
+    private final int mistakes;
+
+    private Phrase(List<String> parts, List<Pattern> withoutAccents) {
+        this.withoutAccents = withoutAccents;
         this.parts = parts;
+        this.letters = String.join("", parts);
+        this.mistakes = parts.stream().mapToInt(Phrase::allowed).sum();
     }
 
     public static Phrase of(String text) {
         List<String> parts = new ArrayList<>();
+        List<Pattern> withoutAccents = new ArrayList<>();
         for (String part : text.split("\\s+")) {
             String plain = plain(part);
             if (!plain.isEmpty()) {
                 parts.add(plain);
+                withoutAccents.add(withoutAccents(part));
             }
         }
-        return new Phrase(parts);
+        return new Phrase(parts, withoutAccents);
+    }
+
+    private static Pattern withoutAccents(String part) {
+        List<String> letters = part.codePoints()
+                .filter(Character::isLetterOrDigit)
+                .mapToObj(Character::toString)
+                .toList();
+        long sure = letters.stream().filter(l -> l.charAt(0) < 0x80).count();
+        if (sure == letters.size() || sure == 0) {
+            return null;
+        }
+        String lost = sure < ENOUGH_LETTERS ? "." : LOST_ACCENT;
+        StringBuilder pattern = new StringBuilder();
+        letters.forEach(l -> pattern.append(l.charAt(0) < 0x80 ? l.toLowerCase(Locale.ROOT) : lost));
+        return Pattern.compile(pattern.toString());
     }
 
     /** @param score 0..1: how alike the letters are, times how sure the engine was of them */
@@ -50,24 +86,65 @@ public final class Phrase {
 
     /** @param where the part of the page that the hit's middle must lie in, or null for all of it */
     public Optional<Hit> find(List<Word> words, Box where) {
+        List<String> plain = words.stream().map(w -> plain(w.text())).toList();
         Hit best = null;
-        for (int from = 0; !parts.isEmpty() && from + parts.size() <= words.size(); from++) {
-            double score = 1;
-            for (int i = 0; i < parts.size() && score > 0; i++) {
-                score *= likeness(parts.get(i), plain(words.get(from + i).text()));
-            }
-            if (score == 0) {
+        for (int from = 0; !parts.isEmpty() && from < words.size(); from++) {
+            Alike alike = alike(plain, from);
+            if (alike == null) {
                 continue;
             }
-            List<Word> hit = words.subList(from, from + parts.size());
-            double certainty =
-                    hit.stream().mapToDouble(Word::certainty).average().orElse(0);
-            if ((best == null || score * certainty > best.score())
-                    && (where == null || where.holdsCentreOf(Line.boxOf(hit)))) {
-                best = new Hit(List.copyOf(hit), from, score * certainty);
+            List<Word> hit = words.subList(from, alike.end());
+            double certainty = hit.stream()
+                    .filter(w -> !plain(w.text()).isEmpty())
+                    .mapToDouble(Word::certainty)
+                    .average()
+                    .orElse(0);
+            double score = alike.score() * certainty;
+            if ((best == null || score > best.score()) && (where == null || where.holdsCentreOf(Line.boxOf(hit)))) {
+                best = new Hit(List.copyOf(hit), from, score);
             }
         }
         return Optional.ofNullable(best);
+    }
+
+    /** @param end index of the word after it */
+    private record Alike(int end, double score) {}
+
+    /** The phrase at a word: part for part, or, where a word was split, joined or parted by a speck, all letters in a row. */
+    private Alike alike(List<String> plain, int from) {
+        if (plain.get(from).isEmpty()) {
+            return null;
+        }
+        if (from + parts.size() <= plain.size()) {
+            double score = 1;
+            for (int i = 0; i < parts.size() && score > 0; i++) {
+                score *= likeness(i, plain.get(from + i));
+            }
+            if (score > 0) {
+                return new Alike(from + parts.size(), score);
+            }
+        }
+        if (plain.get(from).charAt(0) != letters.charAt(0)) {
+            return null;
+        }
+        StringBuilder row = new StringBuilder();
+        for (int end = from; end < plain.size() && row.length() < letters.length(); end++) {
+            row.append(plain.get(end));
+            if (Math.abs(row.length() - letters.length()) <= mistakes
+                    && !plain.get(end).isEmpty()) {
+                double score = likeness(letters, row.toString(), mistakes);
+                if (score > 0) {
+                    return new Alike(end + 1, score * BUT_FOR_BLANKS);
+                }
+            }
+        }
+        return null;
+    }
+
+    private double likeness(int part, String seen) {
+        double likeness = likeness(parts.get(part), seen);
+        Pattern lost = withoutAccents.get(part);
+        return likeness == 0 && lost != null && lost.matcher(seen).matches() ? BUT_FOR_ACCENTS : likeness;
     }
 
     /** Letters and digits only, without accents, lower case. */
@@ -96,10 +173,17 @@ public final class Phrase {
 
     /** 1 for equal words, less for each misread letter, 0 when there are too many. */
     public static double likeness(String wanted, String seen) {
+        return likeness(wanted, seen, allowed(wanted));
+    }
+
+    private static int allowed(String wanted) {
+        return (int) (wanted.length() / LETTERS_PER_MISTAKE);
+    }
+
+    private static double likeness(String wanted, String seen, int allowed) {
         if (wanted.equals(seen)) {
             return 1;
         }
-        int allowed = (int) (wanted.length() / LETTERS_PER_MISTAKE);
         if (allowed == 0 || Math.abs(wanted.length() - seen.length()) > allowed) {
             return 0;
         }

@@ -34,6 +34,11 @@ public final class ReadPage {
 
     private static final double QUICK_DPI = 200;
 
+    private static final double UNEVEN = 0.25;
+
+    /** To a square centimetre. */
+    private static final double SPECKS = 1;
+
     /** With fewer words nothing is said about which way is up. */
     private static final int FEWEST_WORDS = 5;
 
@@ -86,8 +91,9 @@ public final class ReadPage {
                         .map(box -> box.turned(rotation, scan.widthMm(), scan.heightMm()))
                         .toList(),
                 readThrough);
-        return new PageFacts(
+        var seen = new PageFacts(
                 origin.no(), origin.file(), origin.filePage(), origin.sha256(), image, upright, best.words());
+        return scan.ownWords().isEmpty() ? StampedWords.read(scan, seen, reader) : seen;
     }
 
     /** Without straightening, which is part of reading already, by the lean that is then measured. */
@@ -100,7 +106,22 @@ public final class ReadPage {
                 check.figures(),
                 null,
                 null);
-        return Repair.needed(recipe, figures);
+        return Repair.needed(madeGood(recipe, figures), figures);
+    }
+
+    /**
+     * What keeps a whole page from being read is made good before reading, whatever the recipe says: where the light falls
+     * off, the engine's one threshold for all of it drops whole columns of print, and specks become letters and points.
+     */
+    private static List<Repair> madeGood(List<Repair> recipe, ImageFacts figures) {
+        List<Repair> more = new ArrayList<>(recipe);
+        if (figures.figure(Measure.SPECKS).orElse(0) > SPECKS) {
+            more.add(0, new Repair.CleanSpecks());
+        }
+        if (figures.figure(Measure.UNEVEN).orElse(0) > UNEVEN) {
+            more.add(0, new Repair.EvenLight());
+        }
+        return more.stream().distinct().toList();
     }
 
     private static List<Measured> measured(PageCheck check, Attempt best, Scan scan) {

@@ -11,6 +11,7 @@ import jalon.core.page.Word;
 import jalon.core.text.TextReader;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /** Reads one zone of a page by itself, cut from the upright, straight image with a little paper around it, through
  * the same repairs as the page. */
@@ -41,16 +42,51 @@ public final class ReadZone {
         if (ink == null) {
             return asItIs;
         }
-        List<Word> under = List.of();
-        for (ColourDrop.Lies lies : ColourDrop.Lies.values()) {
-            GrayPlane blackOnly = GrayPlane.of(ColourDrop.without(picture, ink, lies), scan.dpi());
-            List<Word> words = read(blackOnly, page, zone, reader);
-            under = Line.certaintyOf(words) > Line.certaintyOf(under) ? words : under;
-        }
+        List<Word> under = under(picture, scan.dpi(), page, zone, ink, reader, Line::certaintyOf);
         // A value written in the coloured ink itself is gone with it; then it stands in the other reading.
         return Line.certaintyOf(under) >= LEAST_UNDER || Line.certaintyOf(under) >= Line.certaintyOf(asItIs)
                 ? under
                 : asItIs;
+    }
+
+    /**
+     * The words of a zone as they are without the coloured ink that lies there; none where there is no ink.
+     *
+     * @param zone on the upright page
+     */
+    static List<Word> withoutInk(Scan scan, PageFacts page, Box zone, TextReader reader) {
+        ColourDrop.Ink ink = ColourDrop.inkOf(around(scan.image(), scan.dpi(), page, zone), Colour.ANY);
+        return ink == null
+                ? List.of()
+                : under(
+                        scan.image(),
+                        scan.dpi(),
+                        page,
+                        zone,
+                        ink,
+                        reader,
+                        words -> words.stream()
+                                .mapToDouble(Word::certainty)
+                                .average()
+                                .orElse(0));
+    }
+
+    /** @param worth of a reading: the ink is taken off as glass and as cover, and the better reading counts */
+    private static List<Word> under(
+            BufferedImage picture,
+            double dpi,
+            PageFacts page,
+            Box zone,
+            ColourDrop.Ink ink,
+            TextReader reader,
+            ToDoubleFunction<List<Word>> worth) {
+        List<Word> under = List.of();
+        for (ColourDrop.Lies lies : ColourDrop.Lies.values()) {
+            GrayPlane blackOnly = GrayPlane.of(ColourDrop.without(picture, ink, lies), dpi);
+            List<Word> words = read(blackOnly, page, zone, reader);
+            under = worth.applyAsDouble(words) > worth.applyAsDouble(under) ? words : under;
+        }
+        return under;
     }
 
     /** The part of the image around a zone, where the ink of a stamp is looked for. */

@@ -166,6 +166,14 @@ public record BatchView(List<PageView> pages, List<DocumentView> documents, List
                 .toList();
     }
 
+    /** Whether nobody needs to look at anything: cut, types, fields, images, gaps and counts. */
+    public boolean withoutDoubt() {
+        return !documents.isEmpty()
+                && cutDoubts() == 0
+                && fieldDoubts() == 0
+                && askedAgain().isEmpty();
+    }
+
     public long fieldDoubts() {
         return documents.stream().mapToLong(DocumentView::fieldDoubts).sum();
     }

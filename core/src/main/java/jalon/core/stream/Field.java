@@ -23,7 +23,7 @@ public record Field(
         finders = finders == null ? List.of() : List.copyOf(finders);
         tidy = tidy == null ? List.of() : List.copyOf(tidy);
         checks = checks == null ? List.of() : List.copyOf(checks);
-        sureFrom = sureFrom == null ? 0.8 : sureFrom;
+        sureFrom = sureFrom == null ? 0.98 : sureFrom;
     }
 
     public enum Kind {

@@ -105,14 +105,14 @@ public sealed interface Finder {
      * A value of a certain form anywhere in the text: {@code like} a {@linkplain Shape shape}, or a regular expression
      * (RE2), whose first group, if any, is the value.
      *
-     * @param hit which of several, from 1; negative counts from the last
+     * @param hit which of several, from 1; negative counts from the last; null where another than the first is a doubt
      * @param notOnLinesWith lines that carry one of these are passed over
      */
     record ByShape(String like, String pattern, Pages page, Integer hit, List<String> notOnLinesWith)
             implements Finder {
         public ByShape {
             page = page == null ? Pages.ANY : page;
-            hit = hit == null || hit == 0 ? 1 : hit;
+            hit = hit == null || hit == 0 ? null : hit;
             notOnLinesWith = notOnLinesWith == null ? List.of() : List.copyOf(notOnLinesWith);
         }
 

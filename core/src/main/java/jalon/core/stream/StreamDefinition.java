@@ -19,10 +19,12 @@ public record StreamDefinition(
         PageRules pages,
         CutRules cut,
         List<DocumentType> types,
+        FilingRules filing,
         List<Destination> destinations) {
 
     /** Where nothing is known of a stream but that it is there. */
-    public static final StreamDefinition NOTHING = new StreamDefinition("", "", null, null, null, null, null, null);
+    public static final StreamDefinition NOTHING =
+            new StreamDefinition("", "", null, null, null, null, null, null, null);
 
     public StreamDefinition {
         language = language == null ? "eng" : language;
@@ -30,6 +32,7 @@ public record StreamDefinition(
         pages = pages == null ? PageRules.USUAL : pages;
         cut = cut == null ? new CutRules(null, null) : cut;
         types = types == null ? List.of() : List.copyOf(types);
+        filing = filing == null ? FilingRules.USUAL : filing;
         destinations = destinations == null ? List.of() : List.copyOf(destinations);
     }
 

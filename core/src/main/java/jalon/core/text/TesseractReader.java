@@ -7,8 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.regex.Pattern;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.FloatPointer;
 import org.bytedeco.javacpp.IntPointer;
@@ -32,7 +30,6 @@ public final class TesseractReader implements TextReader {
     private static final long MOST_PIXELS = 45_000_000;
 
     private static final double SURE_TURN = 1.5;
-    private static final Pattern LANGUAGES = Pattern.compile("[a-z]{3}(_[A-Za-z]+)?(\\+[a-z]{3}(_[A-Za-z]+)?)*");
 
     private final TessBaseAPI engine;
     private final String models;
@@ -44,22 +41,12 @@ public final class TesseractReader implements TextReader {
     }
 
     /**
-     * @param languages model names joined by {@code +}, such as {@code eng+deu}
+     * @param languages model names joined by {@code +}, such as {@code eng+deu} or {@code Latin}
      * @throws IllegalStateException when a model is not installed; the message says which package to install
      */
     public static TesseractReader open(String languages) {
-        if (!LANGUAGES.matcher(languages).matches()) {
-            throw new IllegalStateException(
-                    "'" + languages + "' does not name reading languages; write for example eng");
-        }
-        Path models = modelFolder();
-        for (String language : languages.split("\\+")) {
-            if (!Files.exists(models.resolve(language + ".traineddata"))) {
-                throw new IllegalStateException("the reading model for '" + language
-                        + "' is not installed; on Debian: apt-get install tesseract-ocr-"
-                        + language.toLowerCase(Locale.ROOT).replace('_', '-'));
-            }
-        }
+        ReadingModels.need(languages);
+        Path models = ReadingModels.folder();
         TessBaseAPI engine = new TessBaseAPI();
         if (engine.Init(models.toString(), languages, tesseract.OEM_LSTM_ONLY) != 0) {
             engine.close();
@@ -67,20 +54,6 @@ public final class TesseractReader implements TextReader {
         }
         engine.SetVariable("debug_file", "/dev/null");
         return new TesseractReader(engine, models.toString());
-    }
-
-    private static Path modelFolder() {
-        String set = System.getenv("TESSDATA_PREFIX");
-        if (set != null && !set.isBlank()) {
-            return Path.of(set);
-        }
-        for (String usual : List.of("/usr/share/tesseract-ocr/5/tessdata", "/usr/share/tessdata")) {
-            if (Files.isDirectory(Path.of(usual))) {
-                return Path.of(usual);
-            }
-        }
-        throw new IllegalStateException(
-                "no reading models are installed; on Debian: apt-get install tesseract-ocr-eng tesseract-ocr-osd");
     }
 
     @Override

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import jalon.core.evidence.Reason;
 import jalon.core.stream.Check;
+import jalon.core.stream.Field;
 import jalon.core.stream.Shape;
 import jalon.core.stream.TidyStep;
 import java.io.StringReader;
@@ -52,7 +53,7 @@ class ChecksAndTidyTest {
     @ParameterizedTest
     @MethodSource("checks")
     void aCheckPassesOrSaysWhatIsWrong(Check check, String value, String problem) {
-        var verdict = Checks.check(value, List.of(check), KNOWN);
+        var verdict = Checks.check(value, List.of(check), KNOWN, false);
         if (problem == null) {
             assertThat(verdict.problems()).isEmpty();
         } else {
@@ -68,8 +69,39 @@ class ChecksAndTidyTest {
     void aPassedRegisterSpeaksLouderThanAPassedForm() {
         var form = new Check.Like("PM-9999-A");
         var register = new Check.InRegister("vessels", "registration");
-        assertThat(Checks.check("PM-4821-K", List.of(form, register), KNOWN).backing())
-                .isGreaterThan(Checks.check("PM-4821-K", List.of(form), KNOWN).backing());
+        assertThat(Checks.check("PM-4821-K", List.of(form, register), KNOWN, false)
+                        .odds())
+                .isGreaterThan(10
+                        * Checks.check("PM-4821-K", List.of(form), KNOWN, false).odds());
+    }
+
+    @Test
+    void whatWasFoundByItsFormIsNotProvenByThatForm() {
+        var form = List.<Check>of(new Check.Like("PM-9999-A"));
+        assertThat(Checks.check("PM-4821-K", form, KNOWN, true).odds()).isEqualTo(1);
+        assertThat(Checks.check("PM-4821-K", form, KNOWN, false).odds()).isGreaterThan(1);
+    }
+
+    @Test
+    void aDenseRegisterProvesLittleAndASparseOneMuch() {
+        StringBuilder rows = new StringBuilder("no\n");
+        for (int i = 0; i < 10_000; i += 2) {
+            rows.append(String.format("%04d\n", i));
+        }
+        var known = new Known(
+                Map.of(
+                        "dense", Register.parse("dense", new StringReader(rows.toString())),
+                        "sparse", Register.parse("sparse", new StringReader("no\n4820\n0001\n"))),
+                LocalDate.of(2026, 11, 23));
+        var dense = List.<Check>of(new Check.InRegister("dense", "no"));
+        var sparse = List.<Check>of(new Check.InRegister("sparse", "no"));
+        assertThat(Checks.check("4820", dense, known, false).odds()).isLessThan(3);
+        assertThat(Checks.check("4820", sparse, known, false).odds()).isGreaterThan(50);
+    }
+
+    private static Tidying.Tidied tidy(String raw, List<? extends TidyStep> steps) {
+        var field = new Field("f", null, null, false, null, List.copyOf(steps), null, null);
+        return Tidy.tidy(raw, field, LocalDate.of(2026, 11, 23));
     }
 
     @Test
@@ -80,20 +112,19 @@ class ChecksAndTidyTest {
                 new TidyStep.Replace("BERTH", ""),
                 new TidyStep.Drop(" ."),
                 new TidyStep.Pad(5, "0"));
-        assertThat(Tidy.tidy("  berth   c. 7 ", steps).value()).isEqualTo("000C7");
-        assertThat(Tidy.tidy("+44 (0)1679 214558", List.of(new TidyStep.Keep("0123456789")))
+        assertThat(tidy("  berth   c. 7 ", steps).value()).isEqualTo("000C7");
+        assertThat(tidy("+44 (0)1679 214558", List.of(new TidyStep.Keep("0123456789")))
                         .value())
                 .isEqualTo("4401679214558");
-        assertThat(Tidy.tidy("04/03/26", List.of(new TidyStep.Date(TidyStep.Date.Order.MONTH_FIRST)))
+        assertThat(tidy("04/03/26", List.of(new TidyStep.Date(TidyStep.Date.Order.MONTH_FIRST)))
                         .value())
                 .isEqualTo("2026-04-03");
-        assertThat(Tidy.tidy("EUR 1.234,50", List.of(new TidyStep.Amount())).value())
-                .isEqualTo("1234.50");
+        assertThat(tidy("EUR 1.234,50", List.of(new TidyStep.Amount())).value()).isEqualTo("1234.50");
     }
 
     @Test
     void aStepThatCannotBeDoneKeepsTheValueAndSaysWhy() {
-        var tidied = Tidy.tidy("soon", List.of(new TidyStep.Date(null), new TidyStep.Case(TidyStep.Case.To.UPPER)));
+        var tidied = tidy("soon", List.of(new TidyStep.Date(null), new TidyStep.Case(TidyStep.Case.To.UPPER)));
         assertThat(tidied.value()).isEqualTo("soon");
         assertThat(tidied.problem()).isEqualTo(Reason.Code.NOT_A_DATE.with("soon"));
     }

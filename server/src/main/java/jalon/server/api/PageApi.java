@@ -3,6 +3,7 @@ package jalon.server.api;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
+import jalon.core.text.Model;
 import jalon.server.Problem;
 import jalon.server.batch.Batches;
 import jalon.server.picture.PageRenditions;
@@ -83,7 +84,7 @@ class PageApi {
     @PostMapping("/{no}/pages/{page}/read")
     ReadText readBox(@PathVariable String no, @PathVariable int page, @RequestBody ReadBox wanted) {
         PageZones.Reading reading = zones.in(batches.stream(batches.get(no)).language());
-        List<Word> words = reading.read(facts(no, page), wanted.box());
+        List<Word> words = reading.read(facts(no, page), wanted.box(), Model.OTHER);
         if (reading.missed() > 0) {
             throw Problem.BOX_NOT_READ.with(page);
         }

@@ -46,7 +46,7 @@ public class Archive {
     public void add(Batch batch, FiledDocument document, String path) {
         var made = new NewId();
         List<Integer> pages = document.pages().stream().map(PageFacts::no).toList();
-        String person = batch.holder().person();
+        String person = batch.wentByItself() ? null : batch.holder().person();
         String filedBy = person == null ? ActivityLog.JALON : batches.nameOf(person);
         var row = new ArchiveRows.DocumentRow(
                 0,

@@ -3,6 +3,7 @@ package jalon.server.batch;
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.Stage;
 import jalon.server.Problem;
+import jalon.server.people.ActivityLog;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
@@ -41,6 +42,8 @@ public record Batch(
      * @param since since when it is in its stage
      * @param arrived whether all its files are here
      * @param filedAt when filing was begun; from then on nothing about it can be changed
+     * @param filedBy on whose word, {@link jalon.server.people.ActivityLog#JALON} when it went by itself; null for a batch
+     *     that is not filed, or was before this was kept
      * @param withdrawnBy who took it out for good, or null
      */
     public record Course(
@@ -48,6 +51,7 @@ public record Batch(
             Instant since,
             boolean arrived,
             Instant filedAt,
+            String filedBy,
             String withdrawnBy,
             String withdrawnBecause) {}
 
@@ -85,6 +89,11 @@ public record Batch(
     /** Whether filing has begun. */
     public boolean filed() {
         return course.filedAt() != null;
+    }
+
+    /** Whether it went through without a person. */
+    public boolean wentByItself() {
+        return ActivityLog.JALON.equals(course.filedBy());
     }
 
     public Stage stage() {

@@ -1,6 +1,7 @@
 package jalon.server.batch;
 
 import jalon.core.run.BatchView;
+import jalon.core.stream.FilingRules;
 import jalon.core.stream.Stage;
 import jalon.core.words.Words;
 import jalon.server.Times;
@@ -16,11 +17,20 @@ public class BatchAdvance {
     private final BatchRows rows;
     private final Batches batches;
     private final NotReadList notRead;
+    private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
     private final Times times;
 
-    BatchAdvance(BatchRows rows, Batches batches, NotReadList notRead, ActivityLog log, Events events, Times times) {
+    BatchAdvance(
+            BatchRows rows,
+            Batches batches,
+            NotReadList notRead,
+            WorkQueue work,
+            ActivityLog log,
+            Events events,
+            Times times) {
+        this.work = work;
         this.rows = rows;
         this.batches = batches;
         this.notRead = notRead;
@@ -53,6 +63,9 @@ public class BatchAdvance {
                 ActivityLog.JALON,
                 id,
                 Act.ADVANCED.with(Words.name(to), view.documents().size()));
+        if (to == Stage.FILING && batches.stream(batch).filing().by() == FilingRules.By.ITSELF) {
+            work.file(id);
+        }
         events.changed(batch.no());
     }
 

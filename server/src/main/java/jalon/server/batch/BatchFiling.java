@@ -2,6 +2,7 @@ package jalon.server.batch;
 
 import jalon.core.run.BatchView;
 import jalon.core.stream.Stage;
+import jalon.server.people.ActivityLog;
 import java.time.Instant;
 import org.springframework.stereotype.Component;
 
@@ -26,16 +27,21 @@ public class BatchFiling {
         return rows.locked(no);
     }
 
-    /** Nothing about the batch can be changed from now on, and it stays what it is seen as now. */
+    /**
+     * Nothing about the batch can be changed from now on, and it stays what it is seen as now.
+     *
+     * @param who sign-in of a person, or {@link ActivityLog#JALON} when it goes by itself
+     */
     public void begin(long batchId, BatchView view, String who, Instant now) {
         rows.keepFiledView(batchId, StoredView.write(view));
         rows.moveTo(batchId, Stage.FILING, now);
-        rows.takenBy(batchId, who, now);
+        boolean byItself = ActivityLog.JALON.equals(who);
+        rows.takenBy(batchId, byItself ? null : who, byItself ? null : now);
         long untouched =
                 view.documents().stream().filter(BatchFiling::untouched).count();
         long pages = view.documents().stream().mapToLong(d -> d.pages().size()).sum();
         rows.outcome(batchId, untouched, pages);
-        rows.filed(batchId, now);
+        rows.filed(batchId, who, now);
     }
 
     private static boolean untouched(BatchView.DocumentView document) {

@@ -23,7 +23,7 @@ interface BatchRows {
             + " made_at as origin_made_at, channel as origin_channel, channel_id as origin_channel_id,"
             + " sender as origin_mail_sender, subject as origin_mail_subject, sent_at as origin_mail_sent_at,"
             + " stage as course_stage, stage_since as course_since, arrived as course_arrived,"
-            + " filed_at as course_filed_at, withdrawn_by as course_withdrawn_by,"
+            + " filed_at as course_filed_at, filed_by as course_filed_by, withdrawn_by as course_withdrawn_by,"
             + " withdrawn_because as course_withdrawn_because, due_at as urgency_due_at,"
             + " priority as urgency_priority, with_person as holder_person, held_since as holder_since,"
             + " on_hold as holder_on_hold, documents as counted_documents, doubts as counted_doubts,"
@@ -175,8 +175,8 @@ interface BatchRows {
     @Update("update batch set priority = #{priority}, raised = true where id = #{id}")
     void raise(long id, IntakeRules.Priority priority);
 
-    @Update("update batch set filed_at = #{now} where id = #{id}")
-    void filed(long id, Instant now);
+    @Update("update batch set filed_at = #{now}, filed_by = #{who} where id = #{id}")
+    void filed(long id, String who, Instant now);
 
     @Insert("insert into filed_view (batch_id, body) values (#{id}, #{body})")
     void keepFiledView(long id, byte[] body);

@@ -47,8 +47,10 @@ public class Board {
      * @param since when it came into its stage
      * @param arrived whether all its files are here
      * @param withdrawn whether it was taken out of the work
+     * @param byItself whether it was filed without a person
      */
-    public record Progress(Stage stage, boolean filing, Instant since, boolean arrived, boolean withdrawn) {}
+    public record Progress(
+            Stage stage, boolean filing, Instant since, boolean arrived, boolean withdrawn, boolean byItself) {}
 
     /**
      * @param pages images, @param sheets of paper they are on when they were scanned here, else 0
@@ -93,7 +95,8 @@ public class Board {
                         b.filed() && p.refused() == 0,
                         b.course().since(),
                         b.course().arrived(),
-                        b.withdrawn()),
+                        b.withdrawn(),
+                        b.wentByItself()),
                 new Amounts(
                         p.pages(),
                         p.sheets(),

@@ -14,6 +14,9 @@ public interface WorkQueue {
     /** See whether a batch can leave intake. */
     void advance(long batchId);
 
+    /** File a batch that waits for nobody. */
+    void file(long batchId);
+
     /** Carry out one delivery now, though it may wait for a later try. */
     void deliver(long deliveryId);
 }

@@ -5,6 +5,7 @@ import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.Filing;
 import jalon.core.stream.Destination;
+import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
 import jalon.server.Times;
@@ -67,6 +68,33 @@ public class FilingDesk {
         if (view.cutDoubts() > 0 || view.fieldDoubts() > 0) {
             throw Problem.DOUBTS_LEFT.with(no, view.cutDoubts(), view.fieldDoubts());
         }
+        begin(batch, view, who);
+    }
+
+    /**
+     * Files a batch that nobody had to touch, on Jalon's own word. One that somebody has meanwhile, or that is in doubt after
+     * all, is left for people.
+     */
+    @Transactional
+    public void fileUntouched(long id) {
+        Batch batch = marks.lock(Batch.no(id));
+        boolean ready = batch.stage() == Stage.FILING
+                && !batch.filed()
+                && !batch.withdrawn()
+                && batch.holder().person() == null
+                && batch.holder().onHold() == null
+                && marks.waiting(id) == 0
+                && batches.decisions(batch).isEmpty();
+        if (!ready || batches.stream(batch).destinations().isEmpty()) {
+            return;
+        }
+        BatchView view = batches.view(batch, true);
+        if (view.withoutDoubt()) {
+            begin(batch, view, ActivityLog.JALON);
+        }
+    }
+
+    private void begin(Batch batch, BatchView view, String who) {
         StreamDefinition stream = batches.stream(batch);
         if (stream.destinations().isEmpty()) {
             throw Problem.NO_DESTINATION.with(stream.title());
@@ -82,7 +110,7 @@ public class FilingDesk {
         if (planned.isEmpty()) {
             marks.finish(batch.id(), now);
         }
-        events.changed(no);
+        events.changed(batch.no());
     }
 
     /** @param name the other name, without its ending; for {@link Remedy#RENAME} alone */

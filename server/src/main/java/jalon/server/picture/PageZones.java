@@ -8,26 +8,47 @@ import jalon.core.apart.WorkFailed;
 import jalon.core.image.Repair;
 import jalon.core.index.ZoneReader;
 import jalon.core.page.Box;
+import jalon.core.page.Sha256;
 import jalon.core.page.UnreadableFile;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
+import jalon.core.text.Model;
+import jalon.server.Times;
 import jalon.server.store.FileStore;
 import java.time.Duration;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Reads zones again from stored images; what was read is kept, since the same doubt is looked at many times. */
+/**
+ * Reads zones again from stored images; what was read is kept, in memory and in the database, since the same value is looked
+ * at many times and each reading takes longer than all the rest.
+ */
 @Component
 public class PageZones {
     private static final Logger LOG = LoggerFactory.getLogger(PageZones.class);
 
     private record Key(
-            String language, String sha256, int filePage, int rotation, List<Repair> readThrough, Box zone) {}
+            String language,
+            Model model,
+            String sha256,
+            int filePage,
+            int rotation,
+            List<Repair> readThrough,
+            Box zone) {
+        String id() {
+            return Sha256.of(toString());
+        }
+    }
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final FileStore store;
     private final PageWorkers quickWork;
+    private final ZoneRows rows;
+    private final Times times;
     private final Cache<Key, List<Word>> known =
             Caffeine.newBuilder().maximumSize(50_000).build();
 
@@ -37,7 +58,9 @@ public class PageZones {
             .expireAfterWrite(Duration.ofMinutes(10))
             .build();
 
-    PageZones(FileStore store, PageWorkers quickWork) {
+    PageZones(FileStore store, PageWorkers quickWork, ZoneRows rows, Times times) {
+        this.rows = rows;
+        this.times = times;
         this.store = store;
         this.quickWork = quickWork;
     }
@@ -57,15 +80,19 @@ public class PageZones {
         }
 
         @Override
-        public List<Word> read(PageFacts page, Box zone) {
+        public List<Word> read(PageFacts page, Box zone, Model model) {
             var key = new Key(
                     language,
+                    model,
                     page.sha256(),
                     page.filePage(),
                     page.image().rotation(),
                     page.image().readThrough(),
                     zone);
             List<Word> words = known.getIfPresent(key);
+            if (words == null) {
+                words = kept(key);
+            }
             if (words == null && failed.getIfPresent(key) == null) {
                 words = readNow(key, page, zone);
             }
@@ -83,11 +110,22 @@ public class PageZones {
         return new Reading(language);
     }
 
+    private List<Word> kept(Key key) {
+        String json = rows.find(key.id());
+        if (json == null) {
+            return null;
+        }
+        List<Word> words = List.of(JSON.readValue(json, Word[].class));
+        known.put(key, words);
+        return words;
+    }
+
     private List<Word> readNow(Key key, PageFacts page, Box zone) {
         try {
-            var work = new ReadOneZone(store.path(page.sha256()), page, zone, key.language());
+            var work = new ReadOneZone(store.path(page.sha256()), page, zone, key.language(), key.model());
             List<Word> words = quickWork.insist(work).words();
             known.put(key, words);
+            rows.put(key.id(), JSON.writeValueAsString(words), times.now());
             return words;
         } catch (WorkFailed | UnreadableFile e) {
             LOG.warn("a zone of page {} of {} could not be read: {}", page.filePage(), page.file(), e.getMessage());

@@ -20,6 +20,7 @@ import java.util.UUID;
 final class SchedulerQueue implements WorkQueue {
     static final String READ = "read-pages";
     static final String ADVANCE = "advance-batch";
+    static final String FILE = "file-batch";
     static final String DELIVER = "deliver";
 
     /** Small enough that two workers share a short file, large enough that opening it costs little. */
@@ -76,6 +77,11 @@ final class SchedulerQueue implements WorkQueue {
     public void advance(long batchId) {
         // Each wish under its own name: one that comes while the last is under way must not be lost.
         put(ADVANCE, batchId + "-" + UUID.randomUUID(), new Id(batchId), Priority.HIGH);
+    }
+
+    @Override
+    public void file(long batchId) {
+        put(FILE, Long.toString(batchId), new Id(batchId), Priority.HIGH);
     }
 
     @Override

@@ -12,6 +12,7 @@ import jalon.server.Times;
 import jalon.server.batch.BatchAdvance;
 import jalon.server.batch.ReadWork;
 import jalon.server.filing.DeliverWork;
+import jalon.server.filing.FilingDesk;
 import jalon.server.live.RecurringWork;
 import java.io.IOException;
 import java.time.Duration;
@@ -61,6 +62,7 @@ class SchedulerSetup {
             JalonSettings settings,
             ObjectProvider<ReadWork> read,
             ObjectProvider<BatchAdvance> advancing,
+            ObjectProvider<FilingDesk> filing,
             ObjectProvider<DeliverWork> deliver,
             List<RecurringWork> recurring,
             SchedulerQueue queue) {
@@ -91,6 +93,10 @@ class SchedulerSetup {
                 })
                 .execute((task, context) ->
                         advancing.getObject().advance(task.getData().id()));
+        Task<SchedulerQueue.Id> file = Tasks.oneTime(SchedulerQueue.FILE, SchedulerQueue.Id.class)
+                .onFailure(SchedulerQueue.growing())
+                .execute((task, context) ->
+                        filing.getObject().fileUntouched(task.getData().id()));
         Task<SchedulerQueue.Id> delivery = Tasks.oneTime(SchedulerQueue.DELIVER, SchedulerQueue.Id.class)
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
@@ -98,7 +104,7 @@ class SchedulerSetup {
         List<RecurringTask<Void>> again =
                 recurring.stream().map(SchedulerSetup::task).toList();
         Scheduler scheduler =
-                configured(database, settings.reading().workers(), List.of(readPages, advance, delivery), again);
+                configured(database, settings.reading().workers(), List.of(readPages, advance, file, delivery), again);
         return new Running(scheduler, settings.isWorker());
     }
 

@@ -8,14 +8,20 @@ import jalon.core.apart.WorkerLaunch;
 import jalon.core.image.ImageFacts;
 import jalon.core.page.Box;
 import jalon.core.read.PageFacts;
+import jalon.core.text.Model;
 import jalon.server.JalonSettings;
 import jalon.server.NotPossible;
+import jalon.server.Times;
 import java.awt.Color;
 import java.awt.Font;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
@@ -25,6 +31,25 @@ import org.junit.jupiter.api.io.TempDir;
 class PageZonesTest {
     private static final PageWorkers WORKERS = new PageWorkers(1, WorkerLaunch.likeThis(), 1);
     private static final Box ALL = new Box(0, 0, 1000, 1000);
+
+    private static final Times NOW = new Times(Clock.systemUTC());
+    private static final Map<String, String> WORDS = new HashMap<>();
+    private static final ZoneRows KEPT = new ZoneRows() {
+        @Override
+        public String find(String id) {
+            return WORDS.get(id);
+        }
+
+        @Override
+        public void put(String id, String words, Instant now) {
+            WORDS.put(id, words);
+        }
+
+        @Override
+        public int forget(Instant before) {
+            return 0;
+        }
+    };
 
     @TempDir
     Path data;
@@ -45,8 +70,8 @@ class PageZonesTest {
                 List.of(),
                 List.of());
         var page = new PageFacts(1, "scan.png", 1, "ab".repeat(32), image, List.of(), List.of());
-        var away = new PageZones(new OneFileStore(data.resolve("scan.png")), WORKERS).in("eng");
-        assertThat(away.read(page, ALL)).isEmpty();
+        var away = new PageZones(new OneFileStore(data.resolve("scan.png")), WORKERS, KEPT, NOW).in("eng");
+        assertThat(away.read(page, ALL, Model.SAME)).isEmpty();
         assertThat(away.missed()).isEqualTo(1);
         var renditions = new PageRenditions(
                 new OneFileStore(data.resolve("scan.png")), WORKERS, JalonSettings.in(data.toString()));
@@ -55,9 +80,12 @@ class PageZonesTest {
                 .hasMessageContaining("cannot be shown")
                 .hasMessageContaining("disk");
         draw();
-        var there = new PageZones(new OneFileStore(data.resolve("scan.png")), WORKERS).in("eng");
-        assertThat(there.read(page, ALL)).anyMatch(w -> w.text().equals("BERTH"));
+        var there = new PageZones(new OneFileStore(data.resolve("scan.png")), WORKERS, KEPT, NOW).in("eng");
+        assertThat(there.read(page, ALL, Model.SAME)).anyMatch(w -> w.text().equals("BERTH"));
         assertThat(there.missed()).isZero();
+        Files.delete(data.resolve("scan.png"));
+        var restarted = new PageZones(new OneFileStore(data.resolve("scan.png")), WORKERS, KEPT, NOW).in("eng");
+        assertThat(restarted.read(page, ALL, Model.SAME)).anyMatch(w -> w.text().equals("BERTH"));
     }
 
     private void draw() throws Exception {

@@ -1,0 +1,257 @@
+package jalon.core.index;
+
+import jalon.core.evidence.Certainty;
+import jalon.core.evidence.Reason;
+import jalon.core.stream.Check;
+import jalon.core.stream.Field;
+import jalon.core.stream.Finder;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Looks for one field's value: the finders in turn, each reading tidied and held against the checks, the one that passes
+ * read once more by itself. What was passed over, and what else would pass, stays beside it and speaks against it.
+ */
+final class FieldSearch {
+    private static final int MOST_LOOKS = 3;
+    private static final int MOST_CANDIDATES = 9;
+
+    /** Whatever speaks for a value, with one of these it is not sure. */
+    private static final Set<Reason.Code> NEVER_SURE =
+            Set.of(Reason.Code.RIVALS, Reason.Code.LOST_BEFORE, Reason.Code.SEVERAL_ROWS, Reason.Code.OTHER_ROW);
+
+    private final Field field;
+    private final Search search;
+    private final SecondLook again;
+    private final Labels labels;
+    private final List<Judged> failing = new ArrayList<>();
+    private final List<Judged> missed = new ArrayList<>();
+    private final List<Reason> notes = new ArrayList<>();
+    private int looks;
+
+    FieldSearch(Field field, Search search) {
+        this.field = field;
+        this.search = search;
+        this.again = new SecondLook(search.zones(), search.document());
+        this.labels = Labels.of(search.type());
+    }
+
+    /** @param look what a second reading said, null when there was no need for one yet */
+    private record Judged(Reading reading, Tidying.Tidied tidied, Checks.Verdict verdict, Certainty.Look look) {
+        boolean passed() {
+            return tidied.problem() == null && verdict.passed();
+        }
+
+        String value() {
+            return tidied.value();
+        }
+    }
+
+    FieldValue value() {
+        for (Finder finder : field.finders()) {
+            Found found = FieldFinder.of(finder).find(search);
+            List<Judged> passing = passing(found.readings());
+            if (!passing.isEmpty()) {
+                return chosen(passing);
+            }
+            notes.addAll(found.notes());
+        }
+        return failing.isEmpty() ? empty(field, notes) : wrong(failing.get(0));
+    }
+
+    private List<Judged> passing(List<Reading> readings) {
+        List<Judged> passing = new ArrayList<>();
+        for (Reading reading : readings) {
+            Judged judged = judged(reading, null);
+            String value = judged.value();
+            boolean mayPass = looks < MOST_LOOKS && NearMiss.mayPass(value, field, search.known());
+            if (judged.passed() ? passing.isEmpty() && printed(reading) : mayPass) {
+                judged = lookedAgain(judged);
+            }
+            if (reading.source().finder() == FoundBy.LABEL && labels.says(judged.value())) {
+                // Read better it is the next label, and this one has no value.
+                continue;
+            }
+            if (judged.passed()) {
+                passing.add(judged);
+                continue;
+            }
+            boolean near = NearMiss.is(value, field, search.known());
+            if (near && passing.isEmpty()) {
+                missed.add(judged);
+            }
+            // What was found by its form anywhere and then is no date or amount was never the field's.
+            boolean other =
+                    judged.tidied().problem() != null && reading.source().finder() == FoundBy.SHAPE;
+            if (near || !other) {
+                failing.add(judged);
+            }
+        }
+        return passing;
+    }
+
+    private Judged judged(Reading reading, Certainty.Look look) {
+        Tidying.Tidied tidied = Tidy.tidy(reading.text(), field, search.known().today());
+        if (tidied.problem() != null) {
+            return new Judged(reading, tidied, new Checks.Verdict(List.of(), 1), look);
+        }
+        Tidying.Tidied spelled = tidied.as(spelling(tidied.value()));
+        boolean byForm = reading.source().finder() == FoundBy.SHAPE;
+        Checks.Verdict verdict = Checks.check(spelled.value(), checks(field), search.known(), byForm);
+        return new Judged(reading, spelled, verdict, look);
+    }
+
+    /** The accents that a register has and the reading may have lost. */
+    private String spelling(String value) {
+        for (Check check : field.checks()) {
+            if (check instanceof Check.InRegister in
+                    && search.known().registers().get(in.register()) != null) {
+                Register register = search.known().registers().get(in.register());
+                Optional<String> its = register.spelling(in.column(), value);
+                if (its.isPresent()) {
+                    return its.get();
+                }
+            }
+        }
+        return value;
+    }
+
+    private Judged lookedAgain(Judged first) {
+        looks++;
+        Reading reading = first.reading();
+        List<SecondLook.Seen> seen =
+                again.at(reading, text -> judged(reading.reread(text, 1), null).value());
+        List<Judged> all = new ArrayList<>();
+        for (SecondLook.Seen one : seen) {
+            Reading as = one.text().equals(reading.text())
+                    ? reading.seen(one.certainty())
+                    : reading.reread(one.text(), one.certainty());
+            if (seen.size() > 1 && one.look() != Certainty.Look.ACCENTS) {
+                String against = seen.get(one == seen.get(0) ? 1 : 0).text();
+                as = as.doubted(Reason.Code.READ_TWO_WAYS.with(one.text(), against));
+            }
+            all.add(judged(as, one.look()));
+        }
+        return all.stream().filter(Judged::passed).findFirst().orElse(all.get(0));
+    }
+
+    private FieldValue chosen(List<Judged> passing) {
+        Judged first = passing.get(0);
+        List<Reason> doubts = new ArrayList<>(notes);
+        String value = first.value();
+        List<String> rivals = passing.stream()
+                .skip(1)
+                .map(Judged::value)
+                .filter(other -> !other.equals(value))
+                .distinct()
+                .toList();
+        if (!rivals.isEmpty()) {
+            doubts.add(
+                    first.reading().source().finder() == FoundBy.REGISTER
+                            ? Reason.Code.SEVERAL_ROWS.with(registerOf())
+                            : Reason.Code.RIVALS.with(String.join(", ", rivals)));
+        }
+        missed.stream()
+                .filter(m -> !m.value().equals(value))
+                .findFirst()
+                .ifPresent(m -> doubts.add(Reason.Code.LOST_BEFORE.with(m.value())));
+        return finished(first, doubts, rivals);
+    }
+
+    private FieldValue wrong(Judged judged) {
+        List<Reason> reasons = new ArrayList<>(judged.verdict().problems());
+        if (judged.tidied().problem() != null) {
+            reasons.add(judged.tidied().problem());
+        }
+        return finished(judged, reasons, List.of());
+    }
+
+    private FieldValue finished(Judged judged, List<Reason> against, List<String> rivals) {
+        Reading reading = judged.reading();
+        List<Reason> reasons = new ArrayList<>(reading.doubts());
+        reasons.addAll(judged.tidied().doubts());
+        reasons.addAll(against);
+        double certainty = certainty(judged);
+        FieldValue.State state = FieldValue.State.WRONG;
+        if (judged.passed()) {
+            boolean sure = certainty >= field.sureFrom() && reasons.stream().noneMatch(FieldSearch::neverSure);
+            state = sure ? FieldValue.State.SURE : FieldValue.State.DOUBTFUL;
+            if (sure) {
+                reasons.clear();
+            } else if (reasons.isEmpty()) {
+                reasons.add(
+                        judged.look() == Certainty.Look.NONE
+                                ? Reason.Code.ONLY_READ_ONCE.with()
+                                : Reason.Code.HARD_TO_READ.with());
+            }
+        }
+        Set<String> candidates = new LinkedHashSet<>(rivals);
+        candidates.addAll(judged.tidied().others());
+        candidates.addAll(reading.alternatives());
+        failing.forEach(f -> candidates.add(f.value()));
+        return new FieldValue(
+                judged.value(),
+                state,
+                Math.round(certainty * 10_000) / 10_000.0,
+                reading.source(),
+                reasons,
+                candidates.stream()
+                        .filter(c -> !c.isBlank() && !c.equals(judged.value()))
+                        .limit(MOST_CANDIDATES)
+                        .toList(),
+                null);
+    }
+
+    static boolean neverSure(Reason reason) {
+        return NEVER_SURE.contains(reason.code());
+    }
+
+    private static double certainty(Judged judged) {
+        Reading reading = judged.reading();
+        if (!printed(reading)) {
+            return reading.seen() * reading.placed();
+        }
+        boolean mended = reading.doubts().stream().anyMatch(FieldSearch::mended)
+                || judged.tidied().doubts().stream().anyMatch(FieldSearch::mended);
+        Certainty.Look look = judged.look() == null ? Certainty.Look.NONE : judged.look();
+        return Certainty.print(
+                reading.seen(), reading.placed(), look, mended, judged.verdict().odds());
+    }
+
+    private static boolean mended(Reason reason) {
+        return reason.code() == Reason.Code.LOOKALIKES_MENDED;
+    }
+
+    private static boolean printed(Reading reading) {
+        return switch (reading.source().finder()) {
+            case ZONE, SHAPE, LABEL -> true;
+            case BARCODE, REGISTER, INHERITED, FIXED, PERSON, NONE -> false;
+        };
+    }
+
+    private String registerOf() {
+        return field.finders().stream()
+                .filter(Finder.ByRegister.class::isInstance)
+                .map(f -> ((Finder.ByRegister) f).register())
+                .findFirst()
+                .orElse("");
+    }
+
+    static FieldValue empty(Field field, List<Reason> notes) {
+        List<Reason> reasons = new ArrayList<>(notes);
+        if (field.required()) {
+            reasons.add(0, Reason.Code.REQUIRED.with());
+        }
+        return new FieldValue(null, FieldValue.State.EMPTY, 0, FieldValue.Source.NONE, reasons, List.of(), null);
+    }
+
+    static List<Check> checks(Field field) {
+        if (field.kind() == Field.Kind.NUMBER && field.checks().isEmpty()) {
+            return List.of(new Check.Matches("[0-9]+"));
+        }
+        return field.checks();
+    }
+}
