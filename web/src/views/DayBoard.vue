@@ -48,6 +48,7 @@ const ONLY: Record<string, (r: Schema['Row']) => boolean> = {
   free: (r) => workable(r) && !r.with,
   late: (r) => lateness(r, now.value) !== 'well',
   held: (r) => !!r.onHold,
+  byItself: (r) => r.byItself,
 }
 const shown = computed(() => rows.value.filter((r) => (!stream.value || r.stream === stream.value) && (!stage.value || r.stage === stage.value) && (ONLY[only.value]?.(r) ?? true)))
 watch(shown, (s) => (at.value = Math.min(at.value, Math.max(0, s.length - 1))))
@@ -66,6 +67,13 @@ function due(r: Schema['Row']) {
   if (r.stage === 'done') return t('board.doneAt')
   const left = dueAt(r) - now.value
   return left < 0 ? t('board.late', { time: stretch(-left) }) : t('board.dueIn', { time: stretch(left) })
+}
+/** Who has it, or for whom and why it waits. */
+function whose(r: Schema['Row']) {
+  if (r.onHold) return t('board.onHold', { why: r.onHold })
+  if (r.byItself) return t('board.byItself')
+  if (r.with) return r.with
+  return r.stage === 'intake' || r.stage === 'done' || r.filing || r.withdrawn ? '–' : t(`board.waits.${r.stage}`)
 }
 /** How much of its stage is done, as far as it is known: pages read, or that no doubt is left. */
 const share = (r: Schema['Row']) => (r.stage === 'intake' ? (r.pages ? r.read / r.pages : 0) : r.doubts || r.filing ? 0 : 1)
@@ -110,7 +118,7 @@ useKeys([
       <div class="filters row">
         <button class="act" :aria-pressed="!stream" @click="filter('stream', '')">{{ t('board.all') }}</button>
         <button v-for="[name, title] in streams" :key="name" class="act" :aria-pressed="stream === name" @click="filter('stream', stream === name ? '' : name)">{{ title }}</button>
-        <button v-for="o in ['mine', 'free', 'late', 'held']" :key="o" class="act" :aria-pressed="only === o" @click="filter('only', only === o ? '' : o)">{{ t(`board.only.${o}`) }} <b>{{ rows.filter(ONLY[o]).length }}</b></button>
+        <button v-for="o in ['mine', 'free', 'late', 'held', 'byItself']" :key="o" class="act" :aria-pressed="only === o" @click="filter('only', only === o ? '' : o)">{{ t(`board.only.${o}`) }} <b>{{ rows.filter(ONLY[o]).length }}</b></button>
         <span class="stretch" />
         <span class="row stages">
         <button v-for="s in ['intake', 'pages', 'index', 'filing', 'done']" :key="s" class="act" :aria-pressed="stage === s" @click="filter('stage', stage === s ? '' : s)">
@@ -134,7 +142,7 @@ useKeys([
             <span class="num">{{ shown[v.index].stage === 'done' ? '' : shown[v.index].doubts || '–' }}</span>
             <span class="soft">{{ shown[v.index].stage === 'intake' ? t('board.read', { read: shown[v.index].read, pages: shown[v.index].pages }) : stretch(now - new Date(shown[v.index].since).getTime()) }}</span>
             <span class="due" :class="lateness(shown[v.index], now)">{{ due(shown[v.index]) }}</span>
-            <span class="cut" :class="{ mine: shown[v.index].mine }">{{ shown[v.index].onHold ? t('board.onHold', { why: shown[v.index].onHold }) : (shown[v.index].with ?? '–') }}</span>
+            <span class="cut" :class="{ mine: shown[v.index].mine }">{{ whose(shown[v.index]) }}</span>
             <button class="about" :aria-label="t('board.about') + ' ' + shown[v.index].no" :title="t('board.about')" @click.stop="at = v.index; card = true">⋯</button>
           </div>
         </div>

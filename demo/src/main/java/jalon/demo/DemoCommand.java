@@ -74,12 +74,15 @@ public final class DemoCommand {
                 description = "A folder that the server watches and gathers from.")
         private Path watched;
 
+        @Parameters(index = "3", description = "Watched folder that letters are put into which file themselves.")
+        private Path overnight;
+
         @Option(names = "--done", description = "A file that is made when all of it is in.")
         private Path done;
 
         @Override
         public Integer call() throws Exception {
-            new Fill(new Api(address), scans, watched).run();
+            new Fill(new Api(address), scans, watched, overnight).run();
             if (done != null) {
                 Files.createFile(done);
             }

@@ -17,12 +17,17 @@ final class Fill {
     private final Api api;
     private final Path scans;
     private final Path watched;
+    private final Path overnight;
 
-    /** @param watched a folder whose files are gathered to batches of dues letters */
-    Fill(Api api, Path scans, Path watched) {
+    /**
+     * @param watched a folder whose files are gathered to batches of dues letters
+     * @param overnight a folder each of whose files is a batch that files itself where nothing is in doubt
+     */
+    Fill(Api api, Path scans, Path watched, Path overnight) {
         this.api = api;
         this.scans = scans;
         this.watched = watched;
+        this.overnight = overnight;
     }
 
     void run() throws IOException, InterruptedException {
@@ -33,10 +38,14 @@ final class Fill {
         bring(Paper.berthApplications(folder("applications-1"), harbour, 8, 21), true);
         var small = Paper.berthApplications(folder("applications-2"), harbour, 3, 22);
         String doneToo = bring(small, true);
+        for (Path letter :
+                Paper.duesLetters(folder("overnight"), harbour, 4, 71).files()) {
+            drop(letter, overnight);
+        }
         // Photographed at the quay: these come by the folder that gathers what belongs together.
         for (Path letter :
                 Paper.duesLetters(folder("letters-1"), harbour, 9, 31).files()) {
-            drop(letter);
+            drop(letter, watched);
         }
         // The first letter's first page lies in another tray: the cut is in doubt.
         var torn = Paper.duesLetters(folder("letters-2"), harbour, 5, firstLetterOfTwoPages(harbour));
@@ -76,9 +85,9 @@ final class Fill {
     }
 
     /** As a camera's upload does it: whole before it is seen. */
-    private void drop(Path file) throws IOException {
-        Path part = Files.copy(file, watched.resolve("." + file.getFileName() + ".part"));
-        Files.move(part, watched.resolve(file.getFileName()), StandardCopyOption.ATOMIC_MOVE);
+    private static void drop(Path file, Path folder) throws IOException {
+        Path part = Files.copy(file, folder.resolve("." + file.getFileName() + ".part"));
+        Files.move(part, folder.resolve(file.getFileName()), StandardCopyOption.ATOMIC_MOVE);
     }
 
     /** Waits until a batch has left a stage. */

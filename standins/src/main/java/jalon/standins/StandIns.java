@@ -57,9 +57,9 @@ public final class StandIns {
     private String channels(Path state) throws Exception {
         return """
                 [
-                 {"name":"copier","stream":"dues-letters","settings":{"kind":"folder","folder":"%s","everySeconds":2}},
+                 {"name":"copier","stream":"overnight-letters","settings":{"kind":"folder","folder":"%s","everySeconds":2}},
                  {"name":"camera","stream":"dues-letters","settings":{"kind":"folder","folder":"%s","everySeconds":5,"gatherSeconds":10}},
-                 {"name":"scans@merrow.example","stream":"dues-letters","settings":%s},
+                 {"name":"scans@merrow.example","stream":"mailed-letters","settings":%s},
                  {"name":"front office","settings":{"kind":"scanner","address":"%s"}}
                 ]
                 """.formatted(

@@ -12,6 +12,7 @@ import jalon.core.stream.Finder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * What stands beside or below a printed label: the rest of its cell up to the next label, else the next cell to the right;
@@ -20,6 +21,11 @@ import java.util.Optional;
 record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
     /** A value below its label is as near as this. */
     private static final double BELOW_MM = 12;
+
+    /** So far a value may go on to the right. */
+    private static final double ROOM_MM = 30;
+
+    private static final double BEFORE_NEXT_MM = 1.5;
 
     /** Edges of a table's column stand over each other as exactly as this. */
     private static final double ALIGNED_MM = 2;
@@ -88,7 +94,25 @@ record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
         double label = Certainty.label(hit.words().score(), hit.names());
         String text = Line.value(Line.textOf(value));
         return Reading.of(text, Line.certaintyOfValue(value), page.no(), Line.boxOf(value), FoundBy.LABEL)
-                .placed(label);
+                .placed(label)
+                .again(new Reading.Again(room(hit, Line.boxOf(value)), UnaryOperator.identity()));
+    }
+
+    /** From the label to what stands next in the row: a part of the value that the page did not give may stand there. */
+    private static Box room(Hit hit, Box value) {
+        Box label = Line.boxOf(hit.words().words());
+        if (label.right() > value.x() || value.x() - label.right() > ROOM_MM) {
+            return null;
+        }
+        double end = hit.row().whole().words().stream()
+                .map(Word::box)
+                .filter(box -> box.x() > value.right())
+                .mapToDouble(Box::x)
+                .min()
+                .orElse(Double.MAX_VALUE);
+        double right = Math.max(value.right(), Math.min(value.right() + ROOM_MM, end - BEFORE_NEXT_MM));
+        double left = Math.min(value.x(), label.right() + BEFORE_NEXT_MM);
+        return new Box(left, value.y(), right - left, value.height());
     }
 
     private List<Word> value(Hit hit, Labels others, PageRows rows) {

@@ -4,6 +4,7 @@ import jalon.core.image.Colour;
 import jalon.core.image.ColourDrop;
 import jalon.core.image.GrayPlane;
 import jalon.core.image.Repaired;
+import jalon.core.image.RuledLines;
 import jalon.core.page.Box;
 import jalon.core.page.Millimetres;
 import jalon.core.page.Scan;
@@ -118,7 +119,7 @@ public final class ReadZone {
                 ? upright.cut(left, top, right - left, bottom - top)
                 : upright.rotated(-image.skewDegrees(), left, top, right - left, bottom - top);
         var layout = zone.height() > ONE_LINE_MM ? TextReader.Layout.BLOCK : TextReader.Layout.LINE;
-        return reader.read(cut, layout).stream()
+        return reader.read(layout == TextReader.Layout.LINE ? RuledLines.without(cut) : cut, layout).stream()
                 .map(w -> new Word(
                         w.text(),
                         tilt.fromStraight(new Box(

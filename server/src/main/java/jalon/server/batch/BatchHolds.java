@@ -1,6 +1,7 @@
 package jalon.server.batch;
 
 import jalon.core.stream.IntakeRules;
+import jalon.core.stream.Stage;
 import jalon.core.words.Words;
 import jalon.server.Problem;
 import jalon.server.Times;
@@ -26,11 +27,20 @@ public class BatchHolds {
     private final BatchRows rows;
     private final Batches batches;
     private final People people;
+    private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
     private final Times times;
 
-    BatchHolds(BatchRows rows, Batches batches, People people, ActivityLog log, Events events, Times times) {
+    BatchHolds(
+            BatchRows rows,
+            Batches batches,
+            People people,
+            WorkQueue work,
+            ActivityLog log,
+            Events events,
+            Times times) {
+        this.work = work;
         this.times = times;
         this.rows = rows;
         this.batches = batches;
@@ -78,6 +88,9 @@ public class BatchHolds {
         }
         rows.takenBy(batch.id(), to, to == null ? null : times.now());
         log.add(who, batch.id(), to == null ? Act.HANDED_BACK.with() : Act.HANDED_ON.with(to));
+        if (to == null) {
+            fileIfReady(batch);
+        }
         events.changed(no);
     }
 
@@ -89,7 +102,17 @@ public class BatchHolds {
         String reason = why == null ? null : said(why, Problem.WHY_ON_HOLD);
         rows.hold(batch.id(), reason);
         log.add(who, batch.id(), why == null ? Act.RELEASED.with() : Act.HELD.with(reason));
+        if (why == null) {
+            fileIfReady(batch);
+        }
         events.changed(no);
+    }
+
+    /** One that would have gone by itself, had nobody had it, goes now. */
+    private void fileIfReady(Batch batch) {
+        if (batch.stage() == Stage.FILING) {
+            work.file(batch.id());
+        }
     }
 
     @Transactional

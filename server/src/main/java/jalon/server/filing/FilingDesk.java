@@ -5,6 +5,7 @@ import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.Filing;
 import jalon.core.stream.Destination;
+import jalon.core.stream.FilingRules;
 import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
@@ -78,7 +79,8 @@ public class FilingDesk {
     @Transactional
     public void fileUntouched(long id) {
         Batch batch = marks.lock(Batch.no(id));
-        boolean ready = batch.stage() == Stage.FILING
+        boolean ready = batches.stream(batch).filing().by() == FilingRules.By.ITSELF
+                && batch.stage() == Stage.FILING
                 && !batch.filed()
                 && !batch.withdrawn()
                 && batch.holder().person() == null
