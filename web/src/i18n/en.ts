@@ -66,7 +66,7 @@ export default {
   },
   indexDesk: {
     document: 'document {no} of {n}', sure: 'sure', doubtful: 'doubtful', wrong: 'not right', empty: 'empty', settled: 'settled', settledBy: 'settled by {by}', notThere: 'not on the document', required: 'required', settle: 'Settle', next: 'Next doubt',
-    allSettled: 'All settled.', fileIt: 'File it', toPages: 'Back to pages', noBox: 'no place on the page', hint: 'Click a word or drag a box on the page to read it into the field.', reading: 'Reading', nothingRead: 'Nothing could be read there.', take: 'take', keep: 'Keep as read', leave: 'Leave the field', candidate: 'Take a candidate', absent: 'Not on the document', from: 'from {finder}, page {page}',
+    allSettled: 'All settled.', fileIt: 'File it', toPages: 'Back to pages', noBox: 'no place on the page', hint: 'Click a word or drag a box on the page to read it into the field.', reading: 'Reading', needed: '{field} is needed: type it, or press Ctrl+0 when it is not on the document.', neededHere: '{field} is needed and cannot be left out: type it.', nothingRead: 'Nothing could be read there.', take: 'take', keep: 'Keep as read', leave: 'Leave the field', candidate: 'Take a candidate', absent: 'Not on the document', from: 'from {finder}, page {page}',
     fieldNext: 'Next field', zoomIn: 'Larger', zoomOut: 'Smaller', whole: 'Whole page', width: 'Page width', follow: 'Follow the field', otherPage: 'Other page of the document', noFields: 'This document type has no fields.', type: 'Type', left: '{n} doubt left | {n} doubts left',
   },
   filing: {

@@ -48,7 +48,7 @@ const state = computed(() => {
       </ul>
       <div v-if="!locked" class="choices">
         <button v-for="(c, i) in value.candidates" :key="c" class="act" @click.stop="emit('settle', c)"><span class="mono">{{ c }}</span><kbd>Ctrl+{{ i + 1 }}</kbd></button>
-        <button class="act" @click.stop="emit('settle', null)">{{ t('indexDesk.absent') }}<kbd>Ctrl+0</kbd></button>
+        <button v-if="field.mayBeAbsent" class="act" @click.stop="emit('settle', null)">{{ t('indexDesk.absent') }}<kbd>Ctrl+0</kbd></button>
         <span class="stretch" />
         <button class="act main" @click.stop="emit('settle', draft)">{{ t('indexDesk.settle') }}<kbd>Enter</kbd></button>
       </div>

@@ -76,6 +76,11 @@ async function nextDoubt() {
 async function settle(text: string | null) {
   const d = document.value
   if (!d || !field.value || locked.value) return
+  const info = fields.value.find((f) => f.field === field.value)
+  if (text !== null && !text.trim() && info?.required) {
+    message.value = t(info.mayBeAbsent ? 'indexDesk.needed' : 'indexDesk.neededHere', { field: info.title })
+    return
+  }
   const from = taken.value ?? (value.value?.boxMm && text === value.value.value ? { page: value.value.page, box: value.value.boxMm } : null)
   await decide({ act: 'settle', page: d.pages[0], field: field.value, value: text, valuePage: from?.page ?? value.value?.page ?? 0, box: from?.box ?? value.value?.boxMm ?? null })
   await nextDoubt()
@@ -163,7 +168,7 @@ useKeys([
   { key: 'Tab', on: ['Tab'], typing: true, label: t('indexDesk.fieldNext'), run: (e) => stepField(e.shiftKey ? -1 : 1) },
   { key: 'Esc', on: ['Escape'], typing: true, label: t('indexDesk.leave'), run: leaveField },
   { key: 'Ctrl+1–9', on: ['1', '2', '3', '4', '5', '6', '7', '8', '9'], ctrl: true, typing: true, label: t('indexDesk.candidate'), run: (e) => take(Number(e.key)) },
-  { key: 'Ctrl+0', on: ['0'], ctrl: true, typing: true, label: t('indexDesk.absent'), run: () => void settle(null) },
+  { key: 'Ctrl+0', on: ['0'], ctrl: true, typing: true, label: t('indexDesk.absent'), run: () => void (fields.value.find((f) => f.field === field.value)?.mayBeAbsent && settle(null)) },
   { key: 'N', on: ['n', 'N'], label: t('indexDesk.next'), run: () => void nextDoubt() },
   { key: 'Z', on: ['z'], shift: false, label: t('pageDesk.undo'), run: () => void undo() },
   { key: 'Shift+Z', on: ['Z'], shift: true, label: t('pageDesk.redo'), run: () => void redo() },

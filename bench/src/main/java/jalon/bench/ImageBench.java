@@ -37,6 +37,11 @@ public final class ImageBench {
 
     public static void main(String[] args) throws IOException, jalon.core.stream.Streams.InvalidStream {
         var bench = new ImageBench(args.length > 1 ? Integer.parseInt(args[1]) : 1000);
+        if (args.length > 2 && args[2].equals("turns")) {
+            new Readings(bench.table, bench.sheets, bench.pages).orientation();
+            Files.writeString(Path.of(args[0]), bench.table.text());
+            return;
+        }
         bench.skew();
         bench.blank();
         bench.order();

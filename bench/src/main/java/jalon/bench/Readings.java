@@ -75,14 +75,30 @@ final class Readings {
         }
     }
 
+    /** As it is, faint, blurred, or dirty. */
+    private static BufferedImage worn(BufferedImage page, int dpi, int how) {
+        if (page.getColorModel().getPixelSize() == 1) {
+            return page;
+        }
+        return switch (how) {
+            case 1 -> Wear.faded(page, 0.25);
+            case 2 -> Wear.blurred(page, dpi, 0.15);
+            case 3 -> Wear.draw(page, dpi, g -> Wear.specks(g, 4, 210, 297, new Random(how)));
+            default -> page;
+        };
+    }
+
     void orientation() {
+        List<Sheet> others = jalon.bench.values.ValuesBench.sheets(Math.max(24, pages / 10), 11);
         int n = Math.max(24, pages / 10);
         int[][] counts = new int[3][4];
         IntStream.range(0, n).parallel().forEach(i -> {
             Random r = new Random(i);
             int turned = i % 4 * 90;
-            var upright = Worn.scan(sheets.get(i * 3 % sheets.size()), Worn.mode(i), i % 2 == 0 ? 200 : 300, 0, r);
             int dpi = i % 2 == 0 ? 200 : 300;
+            // Half of them the demo's, half from the other worlds, forms with few words among them.
+            Sheet sheet = i % 8 < 4 ? sheets.get(i * 3 % sheets.size()) : others.get(i % others.size());
+            BufferedImage upright = worn(Worn.scan(sheet, Worn.mode(i / 2), dpi, 0, r), dpi, i / 8 % 4);
             BufferedImage image = Pixels.turned(upright, turned);
             PageFacts page = reading(reader -> facts(image, dpi, reader));
             int osd = reading(reader -> reader.uprightTurn(GrayPlane.of(image, dpi)));

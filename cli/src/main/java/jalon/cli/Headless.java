@@ -23,6 +23,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -92,7 +93,7 @@ final class Headless {
                 return List.of();
             }
         };
-        return new BatchRun(stream, registers, zones, LocalDate.now(java.time.ZoneId.systemDefault()))
+        return new BatchRun(stream, registers, zones, LocalDate.now(ZoneId.systemDefault()))
                 .index(pages, List.of());
     }
 
@@ -109,7 +110,7 @@ final class Headless {
         Instant at = Instant.now();
         FilingPlaces places = FilingPlaces.withoutArchive(out);
         Map<Filing.Planned, Future<List<String>>> underWay = new LinkedHashMap<>();
-        for (Filing.Planned planned : Filing.plan(stream, batch, view, at)) {
+        for (Filing.Planned planned : Filing.plan(stream, batch, view, LocalDate.now(ZoneId.systemDefault()))) {
             var document = Filing.document(stream, batch, view, planned.document(), pages, at);
             FilingPlace place = places.of(planned.destination());
             underWay.put(

@@ -111,6 +111,10 @@ public enum Problem {
     NO_SUCH_DELIVERY(Kind.MISSING, "batch"),
     @JsonProperty("typeAName")
     TYPE_A_NAME(Kind.INPUT),
+    @JsonProperty("valueMissing")
+    VALUE_MISSING(Kind.INPUT, "field"),
+    @JsonProperty("mustBeThere")
+    MUST_BE_THERE(Kind.INPUT, "field"),
     @JsonProperty("noSuchChannel")
     NO_SUCH_CHANNEL(Kind.MISSING),
     @JsonProperty("channelNeedsName")

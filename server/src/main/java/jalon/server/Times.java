@@ -3,11 +3,10 @@ package jalon.server;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import org.springframework.stereotype.Component;
 
-/** The one clock of the server. */
+/** The one clock of the server; its zone is the installation's. */
 @Component
 public class Times {
     private final Clock clock;
@@ -21,9 +20,9 @@ public class Times {
         return clock.instant().truncatedTo(ChronoUnit.MICROS);
     }
 
-    /** In UTC. */
-    public LocalDate today() {
-        return LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+    /** The day of an instant where the installation stands: its days end at its own midnight. */
+    public LocalDate day(Instant instant) {
+        return LocalDate.ofInstant(instant, clock.getZone());
     }
 
     public Clock clock() {

@@ -36,6 +36,9 @@ class ServerTest extends ServerCase {
                 .as("with doubts left")
                 .hasMessageContaining("settle them first");
 
+        assertThatThrownBy(() -> settle(no, batch.get("documents").get(2), "owner", " "))
+                .as("nothing typed is not the word that there is nothing")
+                .hasMessageContaining("Owner is needed");
         String registration = stack.documents().get(2).fields().get("vessel");
         for (String field : List.of("vessel", "owner")) {
             settle(

@@ -10,11 +10,13 @@ import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
 import jalon.core.read.ReadZone;
 import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.Streams;
 import jalon.core.text.Model;
 import jalon.core.text.TesseractReader;
 import jalon.core.text.TextReader;
 import jalon.core.text.TextReaders;
 import jalon.demo.Scanner;
+import jalon.demo.Sheet;
 import jalon.demo.Wear;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -46,7 +48,7 @@ public final class ValuesBench {
     private final List<String> lines = new ArrayList<>();
     private final long seed;
 
-    private ValuesBench(long seed) throws Exception {
+    private ValuesBench(long seed) throws Streams.InvalidStream {
         this.seed = seed;
         world = new Worlds(7 * seed + 1);
         stream = world.stream();
@@ -62,6 +64,18 @@ public final class ValuesBench {
         Path beside = Path.of(args[0].replaceFirst("\\.md$", "") + ".tsv");
         bench.lines.sort(null);
         Files.write(beside, bench.lines);
+    }
+
+    /** First sides of documents of these worlds, for other benches. */
+    public static List<Sheet> sheets(int documents, long seed) {
+        try {
+            var bench = new ValuesBench(seed);
+            return IntStream.range(0, documents)
+                    .mapToObj(i -> (Sheet) bench.made(i).sides().get(0)::print)
+                    .toList();
+        } catch (Streams.InvalidStream e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static final class Tally {
@@ -87,9 +101,6 @@ public final class ValuesBench {
     }
 
     private void document(int i) {
-        if (Integer.getInteger("only", i) != i) {
-            return;
-        }
         Made made = made(i);
         Random r = new Random(seed * 77 + i);
         int dpi = i % 3 == 0 ? 200 : 300;
@@ -100,26 +111,6 @@ public final class ValuesBench {
             scans.add(scan);
             int no = pages.size() + 1;
             pages.add(reading("eng", reader -> ReadPage.read(scan, new ReadPage.Origin(no, "x", no, "00"), reader)));
-        }
-        if (Integer.getInteger("only", -1) == i) {
-            for (PageFacts p : pages) {
-                System.out.println(
-                        "skew " + p.image().skewDegrees() + " turn " + p.image().rotation());
-                for (var row : jalon.core.read.PageRows.of(p).rows()) {
-                    System.out.println(row.cells().stream()
-                            .map(c -> String.format(
-                                            "%.1f,%.1f-%.1f ",
-                                            c.box().x(), c.box().y(), c.box().bottom())
-                                    + c.text())
-                            .toList());
-                }
-            }
-            try {
-                javax.imageio.ImageIO.write(
-                        scans.get(scans.size() - 1).image(), "png", new java.io.File("/tmp/doc.png"));
-            } catch (IOException e) {
-                throw new IllegalStateException(e);
-            }
         }
         Map<String, FieldValue> fields = fields(made.type(), pages, scans);
         made.truth().forEach((field, truth) -> count(i, made.type(), field, truth, fields.get(field)));

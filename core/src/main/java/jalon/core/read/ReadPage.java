@@ -141,7 +141,7 @@ public final class ReadPage {
         if (asReceived.convincing()) {
             return asReceived;
         }
-        int turn = reader.uprightTurn(received);
+        int turn = new WayUp(received, small, reader).likelyTurn(asReceived.words(), asReceived.sideways());
         if (turn == 0) {
             return asReceived;
         }

@@ -180,15 +180,20 @@ public final class BatchRun {
     }
 
     private BatchView.TypeView type(Draft draft, DecidedBatch desk, PageFacts first) {
+        Decided named = null;
         for (int page : draft.pages) {
-            Decided named = desk.types().get(page);
-            if (named != null
-                    && named.decision() instanceof Decision.NameType t
-                    && stream.type(t.type()).isPresent()) {
-                var evidence = List.of(
-                        new Evidence(Evidence.Rule.PERSON, page, null, Reason.Code.NAMED_BY.with(named.by()), 1));
-                return new BatchView.TypeView(t.type(), 1, false, evidence, named.by());
+            Decided other = desk.types().get(page);
+            if (other != null
+                    && other.decision() instanceof Decision.NameType t
+                    && stream.type(t.type()).isPresent()
+                    && isLater(other, named)) {
+                named = other;
             }
+        }
+        if (named != null && named.decision() instanceof Decision.NameType t) {
+            var evidence = List.of(
+                    new Evidence(Evidence.Rule.PERSON, t.page(), null, Reason.Code.NAMED_BY.with(named.by()), 1));
+            return new BatchView.TypeView(t.type(), 1, false, evidence, named.by());
         }
         Sorted sorted = Sorter.sort(stream, first);
         boolean doubtful =
@@ -196,16 +201,26 @@ public final class BatchRun {
         return new BatchView.TypeView(sorted.type(), sorted.certainty(), doubtful, sorted.evidence(), null);
     }
 
+    /** Of two decisions about documents that were joined since, the one that was made later holds. */
+    private static boolean isLater(Decided one, Decided other) {
+        return other == null || !one.at().isBefore(other.at());
+    }
+
     private Map<String, FieldValue> settled(DocumentType type, Draft draft, DecidedBatch desk) {
-        Map<String, FieldValue> values = new LinkedHashMap<>();
+        Map<String, Decided> latest = new LinkedHashMap<>();
         for (int page : draft.pages) {
-            desk.settled().getOrDefault(page, Map.of()).forEach((name, decided) -> {
-                var s = (Decision.Settle) decided.decision();
-                Optional<Field> field = type.field(name);
-                field.ifPresent(f -> values.put(
-                        name, Indexer.settle(f, s.value(), registers, today, s.valuePage(), s.box(), decided.by())));
-            });
+            desk.settled()
+                    .getOrDefault(page, Map.of())
+                    .forEach((name, decided) ->
+                            latest.merge(name, decided, (before, now) -> isLater(now, before) ? now : before));
         }
+        Map<String, FieldValue> values = new LinkedHashMap<>();
+        latest.forEach((name, decided) -> {
+            var s = (Decision.Settle) decided.decision();
+            Optional<Field> field = type.field(name);
+            field.ifPresent(f -> values.put(
+                    name, Indexer.settle(f, s.value(), registers, today, s.valuePage(), s.box(), decided.by())));
+        });
         return values;
     }
 }

@@ -10,7 +10,6 @@ import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -39,15 +38,19 @@ public final class Filing {
         }
     }
 
-    /** One entry for each document and destination; names that meet within the batch are numbered here. */
-    public static List<Planned> plan(StreamDefinition stream, String batch, BatchView view, Instant at) {
+    /**
+     * One entry for each document and destination; names that meet within the batch are numbered here.
+     *
+     * @param day of the filing, where the installation stands
+     */
+    public static List<Planned> plan(StreamDefinition stream, String batch, BatchView view, LocalDate day) {
         List<Planned> plan = new ArrayList<>();
         for (Destination destination : stream.destinations()) {
             NameTemplate folder = NameTemplate.parse(destination.folder());
             NameTemplate file = NameTemplate.parse(destination.file());
             Map<String, Integer> taken = new LinkedHashMap<>();
             for (BatchView.DocumentView document : view.documents()) {
-                Map<String, String> values = values(stream, batch, document, at);
+                Map<String, String> values = values(stream, batch, document, day);
                 List<String> folders = folder.fill(values);
                 List<String> names = file.fill(values);
                 String name = String.join(" ", names.isEmpty() ? List.of("unnamed") : names);
@@ -87,13 +90,13 @@ public final class Filing {
     }
 
     private static Map<String, String> values(
-            StreamDefinition stream, String batch, BatchView.DocumentView document, Instant at) {
+            StreamDefinition stream, String batch, BatchView.DocumentView document, LocalDate day) {
         Map<String, String> values = new LinkedHashMap<>();
         values.put("stream", stream.stream());
         values.put("type", stream.type(document.type().type()).orElseThrow().title());
         values.put("batch", batch);
         values.put("no", Integer.toString(document.no()));
-        values.put("filed", LocalDate.ofInstant(at, ZoneOffset.UTC).toString());
+        values.put("filed", day.toString());
         values.putAll(fields(document));
         return values;
     }

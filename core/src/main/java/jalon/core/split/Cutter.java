@@ -26,10 +26,13 @@ public final class Cutter {
         List<Integer> placeholders = new ArrayList<>();
         boolean staked = false;
         int sinceStake = 0;
+        PageFacts inFlow = null;
         for (int i = 0; i < pages.size(); i++) {
             PageFacts page = pages.get(i);
             if (isBlank(stream, page)) {
                 outOfFlow.put(page.no(), Cut.Role.BLANK);
+                // The back of a sheet is a page of it, though nothing is on it.
+                sinceStake += staked ? 1 : 0;
                 continue;
             }
             if (isPlaceholder(stream, page) || BatchHeader.on(page).isPresent()) {
@@ -39,7 +42,7 @@ public final class Cutter {
                 }
                 continue;
             }
-            var at = new StakeSign.Place(page, i == 0 ? null : pages.get(i - 1), sinceStake);
+            var at = new StakeSign.Place(page, i == 0 ? null : pages.get(i - 1), inFlow, sinceStake);
             Optional<Sighted> seen = look(signs, at);
             boolean dropped = seen.isPresent() && seen.get().sheet() == StakeRule.Sheet.DROPPED;
             if (dropped) {
@@ -49,12 +52,13 @@ public final class Cutter {
                 List<Evidence> evidence = seen.get().evidence();
                 stakes.add(new Stake(page.no(), evidence.get(0).score(), evidence));
                 staked = true;
-                sinceStake = 0;
+                sinceStake = seen.get().begun();
             } else if (!staked && !dropped) {
                 stakes.add(first(page, signs.isEmpty()));
                 staked = true;
             }
             sinceStake += dropped ? 0 : 1;
+            inFlow = page;
         }
         return new Cut(stakes, outOfFlow, placeholders);
     }
@@ -82,21 +86,23 @@ public final class Cutter {
                                 m.kind() == Mark.Kind.BARCODE && Shape.of(like).fits(m.value()));
     }
 
-    private record Sighted(boolean begins, StakeRule.Sheet sheet, List<Evidence> evidence) {}
+    /** @param begun pages of the document that were passed already, blank as they were */
+    private record Sighted(boolean begins, StakeRule.Sheet sheet, int begun, List<Evidence> evidence) {}
 
-    /** The first rule that speaks decides; others that agree are kept as further evidence. */
+    /** The first rule by which a document begins decides, else the first that flags; others are kept as further evidence. */
     private static Optional<Sighted> look(List<StakeSign> signs, StakeSign.Place at) {
         StakeSign.Sign decided = null;
         List<Evidence> evidence = new ArrayList<>();
         for (StakeSign sign : signs) {
             Optional<StakeSign.Sign> seen = sign.on(at);
             if (seen.isPresent()) {
-                decided = decided == null ? seen.get() : decided;
-                evidence.add(seen.get().evidence());
+                boolean outranks = decided == null || seen.get().begins() && !decided.begins();
+                decided = outranks ? seen.get() : decided;
+                evidence.add(outranks ? 0 : evidence.size(), seen.get().evidence());
             }
         }
         return decided == null
                 ? Optional.empty()
-                : Optional.of(new Sighted(decided.begins(), decided.sheet(), evidence));
+                : Optional.of(new Sighted(decided.begins(), decided.sheet(), decided.begun(), evidence));
     }
 }

@@ -25,7 +25,7 @@ final class PatchSign implements StakeSign {
                         ? Certainty.PATCH_FROM_EITHER_END
                         : Certainty.PATCH;
                 var evidence = new Evidence(Evidence.Rule.PATCH, place.page().no(), m.box(), why(m), score);
-                return Optional.of(new Sign(begins, rule.sheet(), evidence));
+                return Optional.of(new Sign(begins, rule.sheet(), 0, evidence));
             }
         }
         return Optional.empty();

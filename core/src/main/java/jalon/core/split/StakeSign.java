@@ -13,15 +13,19 @@ interface StakeSign {
 
     /**
      * @param previous the page before, blank ones included, or null
-     * @param sinceStake pages in the flow since the last stake
+     * @param inFlow the last page that was not blank, a placeholder or a header, or null
+     * @param sinceStake pages since the last stake, blank ones included
      */
-    record Place(PageFacts page, PageFacts previous, int sinceStake) {}
+    record Place(PageFacts page, PageFacts previous, PageFacts inFlow, int sinceStake) {}
 
-    /** @param begins whether a document begins here, or the page is only flagged */
-    record Sign(boolean begins, StakeRule.Sheet sheet, Evidence evidence) {
+    /**
+     * @param begins whether a document begins here, or the page is only flagged
+     * @param begun pages of that document that were passed already, blank as they were
+     */
+    record Sign(boolean begins, StakeRule.Sheet sheet, int begun, Evidence evidence) {
         /** A document begins here whatever is on the page, which stays. */
         static Sign begins(Evidence.Rule rule, PageFacts page, Reason why) {
-            return new Sign(true, StakeRule.Sheet.KEPT, new Evidence(rule, page.no(), null, why, 1));
+            return new Sign(true, StakeRule.Sheet.KEPT, 0, new Evidence(rule, page.no(), null, why, 1));
         }
     }
 

@@ -18,6 +18,7 @@ import jalon.core.stream.Streams;
 import java.io.StringReader;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -117,6 +118,19 @@ class BatchRunTest {
     }
 
     @Test
+    void ofTwoDecisionsOnDocumentsThatWereJoinedTheLaterHolds() throws Exception {
+        List<PageFacts> pages = List.of(
+                page(1, "Dear Harbour Master", "dues PM-4821-K"), page(2, "Dear Harbour Master", "dues PM-4821-K"));
+        var later = new Decided(new Decision.Settle(1, "vessel", "PM-5510-A", 1, null), "T. Vane", AT.plusSeconds(9));
+        var earlier = new Decided(new Decision.Settle(2, "vessel", "PM-4821-K", 2, null), "T. Vane", AT);
+        var joined = new Decided(new Decision.LiftStake(2), "T. Vane", AT.plusSeconds(20));
+        var run = new BatchRun(stream(), Map.of("vessels", VESSELS), ZoneReader.NONE, LocalDate.of(2026, 11, 23));
+        BatchView view = run.index(pages, List.of(earlier, later, joined));
+        assertThat(view.documents()).hasSize(1);
+        assertThat(view.documents().get(0).fields().get("vessel").value()).isEqualTo("PM-5510-A");
+    }
+
+    @Test
     void aMovedFirstPageLeavesItsStakeBehindAndAWholeDocumentTakesItAlong() throws Exception {
         List<PageFacts> pages = List.of(
                 page(1, "Dear Harbour Master", "dues"),
@@ -155,7 +169,7 @@ class BatchRunTest {
                 pages,
                 new Decision.Settle(1, "vessel", "../a/b", 0, null),
                 new Decision.Settle(2, "vessel", "../a/b", 0, null));
-        assertThat(Filing.plan(stream(), "B-0001", view, AT))
+        assertThat(Filing.plan(stream(), "B-0001", view, LocalDate.ofInstant(AT, ZoneOffset.UTC)))
                 .extracting(Filing.Planned::path)
                 .containsExactly("undated/-a-b", "undated/-a-b (2)");
     }

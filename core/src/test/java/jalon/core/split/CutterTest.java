@@ -18,7 +18,7 @@ class CutterTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "{\"by\":\"pages\",\"every\":2}|1 3 6",
+                "{\"by\":\"pages\",\"every\":2}|1 3 5",
                 "{\"by\":\"file\"}|1 3",
                 "{\"by\":\"barcode\"}|1 2",
                 "{\"by\":\"barcode\",\"like\":\"PM-9999-A\"}|1 2",
@@ -76,6 +76,52 @@ class CutterTest {
         assertThat(both.evidence())
                 .anyMatch(e -> e.why().equals(Reason.Code.ALSO_WORDS_OF.with("a"))
                         || e.why().equals(Reason.Code.ALSO_WORDS_OF.with("b")));
+    }
+
+    private static List<Integer> stakes(String rules, PageFacts... pages) throws Exception {
+        var stream = Streams.parse(
+                "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\"}],\"cut\":{\"rules\":["
+                        + rules + "]}}");
+        return Cutter.cut(stream, List.of(pages)).stakes().stream()
+                .map(Stake::page)
+                .toList();
+    }
+
+    private static PageFacts blank(int no, int filePage) {
+        return PageBuilder.page(no).filePage(filePage).ink(0.000001).seen();
+    }
+
+    @Test
+    void aFileWhoseFirstPageIsBlankIsAFileOfItsOwn() throws Exception {
+        assertThat(stakes("{\"by\":\"file\"}", page(1, 1, "a"), page(2, 2, "b"), blank(3, 1), page(4, 2, "c")))
+                .containsExactly(1, 4);
+    }
+
+    @Test
+    void blankBacksOfSheetsAreCountedWhereEverySoManyPagesAreADocument() throws Exception {
+        assertThat(stakes(
+                        "{\"by\":\"pages\",\"every\":2}",
+                        page(1, 1, "a"),
+                        blank(2, 2),
+                        page(3, 3, "b"),
+                        page(4, 4, "b"),
+                        blank(5, 5),
+                        page(6, 6, "c"),
+                        page(7, 7, "d")))
+                .containsExactly(1, 3, 6, 7);
+    }
+
+    @Test
+    void aPatchThatOnlyFlagsDoesNotKeepALaterRuleFromCutting() throws Exception {
+        PageFacts flagged = PageBuilder.page(2)
+                .patch("3", jalon.core.mark.Mark.KnownBy.PRINT)
+                .lines("Dear Harbour Master")
+                .seen();
+        assertThat(stakes(
+                        "{\"by\":\"patch\",\"codes\":{\"3\":\"flag\"},\"sheet\":\"kept\"},{\"by\":\"words\",\"must\":[\"Dear Harbour Master\"]}",
+                        page(1, 1, "Dear Harbour Master"),
+                        flagged))
+                .containsExactly(1, 2);
     }
 
     /** Six pages: two files, a barcode on 2, salutations on 1 and 3, 4 blank. */

@@ -51,7 +51,7 @@ record BatchDetail(
 
     record Doubts(long cutDoubts, long fieldDoubts) {}
 
-    record FieldInfo(String field, String title, Field.Kind kind, boolean required) {}
+    record FieldInfo(String field, String title, Field.Kind kind, boolean required, boolean mayBeAbsent) {}
 
     record TypeInfo(String type, String title, List<FieldInfo> fields) {}
 

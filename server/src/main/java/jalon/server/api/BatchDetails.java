@@ -87,7 +87,7 @@ class BatchDetails {
                 type.type(),
                 type.title(),
                 type.fields().stream()
-                        .map(f -> new BatchDetail.FieldInfo(f.field(), f.title(), f.kind(), f.required()))
+                        .map(f -> new BatchDetail.FieldInfo(f.field(), f.title(), f.kind(), f.required(), f.mayBeAbsent()))
                         .toList());
     }
 

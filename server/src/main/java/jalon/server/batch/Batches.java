@@ -23,8 +23,6 @@ import jalon.server.people.Person;
 import jalon.server.picture.PageZones;
 import jalon.server.stream.StreamLibrary;
 import java.time.Duration;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -158,7 +156,8 @@ public class Batches {
                 stream(batch),
                 streams.registers(),
                 reading,
-                times.today(),
+                // The day it came in, not the day it is looked at: a later look gives the same.
+                times.day(batch.origin().madeAt()),
                 context(batch),
                 (key, work) -> remembered(key, work, reading));
         List<Decided> decisions = decisions(batch);
@@ -201,8 +200,7 @@ public class Batches {
         if (batch.origin().mail().sentAt() != null) {
             inherited.put(
                     Finder.Inherited.From.SENT_ON,
-                    LocalDate.ofInstant(batch.origin().mail().sentAt(), ZoneOffset.UTC)
-                            .toString());
+                    times.day(batch.origin().mail().sentAt()).toString());
         }
         rows.files(batch.id()).stream()
                 .filter(f -> f.rejected() == null)

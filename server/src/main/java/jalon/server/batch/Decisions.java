@@ -2,6 +2,7 @@ package jalon.server.batch;
 
 import jalon.core.run.Decision;
 import jalon.core.stream.Stage;
+import jalon.core.stream.StreamDefinition;
 import jalon.core.words.Words;
 import jalon.server.NewId;
 import jalon.server.Problem;
@@ -88,6 +89,21 @@ public class Decisions {
         if (decision instanceof Decision.Turn t && t.rotation() % 90 != 0) {
             throw Problem.QUARTERS_ONLY.with();
         }
+        if (decision instanceof Decision.Settle s && (s.value() == null || s.value().isBlank())) {
+            checkAbsent(batches.stream(batch), s);
+        }
+    }
+
+    /** Nothing typed is not the same as the word that there is nothing. */
+    private static void checkAbsent(StreamDefinition stream, Decision.Settle settle) {
+        stream.types().stream().flatMap(t -> t.field(settle.field()).stream()).forEach(field -> {
+            if (settle.value() != null && field.required()) {
+                throw Problem.VALUE_MISSING.with(field.title());
+            }
+            if (settle.value() == null && !field.mayBeAbsent()) {
+                throw Problem.MUST_BE_THERE.with(field.title());
+            }
+        });
     }
 
     /** Takes the last act back, all that was decided in it, or does the last one taken back again. */

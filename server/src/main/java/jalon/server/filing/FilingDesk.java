@@ -103,7 +103,7 @@ public class FilingDesk {
         }
         Instant now = times.now();
         marks.begin(batch.id(), view, who, now);
-        for (Filing.Planned p : Filing.plan(stream, batch.no(), view, now)) {
+        for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(now))) {
             rows.plan(batch.id(), p.document(), p.destination().destination(), String.join("/", p.folders()), p.name());
         }
         List<DeliveryRows.DeliveryRow> planned = rows.ofBatch(batch.id());

@@ -72,7 +72,7 @@ public class FilingPlan {
         BatchView view = batches.view(batch, !batch.filed());
         List<DeskDelivery> deliveries = new ArrayList<>();
         if (!batch.filed()) {
-            for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.now())) {
+            for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(times.now()))) {
                 deliveries.add(new DeskDelivery(
                         null,
                         p.document(),

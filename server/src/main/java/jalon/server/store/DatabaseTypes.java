@@ -4,8 +4,10 @@ import jalon.core.page.Unread;
 import jalon.server.Problem;
 import jalon.server.Trouble;
 import java.time.Clock;
+import java.time.ZoneId;
 import java.util.List;
 import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -30,8 +32,9 @@ class DatabaseTypes {
         };
     }
 
+    /** @param zone where the installation stands, such as {@code Europe/Lisbon}; the machine's own when none is set */
     @Bean
-    Clock clock() {
-        return Clock.systemUTC();
+    Clock clock(@Value("${jalon.zone:}") String zone) {
+        return Clock.system(zone.isBlank() ? ZoneId.systemDefault() : ZoneId.of(zone));
     }
 }
