@@ -93,8 +93,7 @@ final class Headless {
                 return List.of();
             }
         };
-        return new BatchRun(stream, registers, zones, LocalDate.now(ZoneId.systemDefault()))
-                .index(pages, List.of());
+        return new BatchRun(stream, registers, zones, LocalDate.now(ZoneId.systemDefault())).index(pages, List.of());
     }
 
     private record Filed(Map<Integer, List<Report.Delivery>> deliveries, Map<Integer, DocumentFate> fates) {}

@@ -16,6 +16,9 @@ import java.util.Set;
  * read once more by itself. What was passed over, and what else would pass, stays beside it and speaks against it.
  */
 final class FieldSearch {
+    /** So certain by its checks that a second reading could add nothing. */
+    private static final double PROVEN = 0.999;
+
     private static final int MOST_LOOKS = 3;
     private static final int MOST_CANDIDATES = 9;
 
@@ -68,7 +71,8 @@ final class FieldSearch {
             Judged judged = judged(reading, null);
             String value = judged.value();
             boolean mayPass = looks < MOST_LOOKS && NearMiss.mayPass(value, field, search.known());
-            if (judged.passed() ? passing.isEmpty() && printed(reading) : mayPass) {
+            boolean proven = certainty(judged) >= PROVEN;
+            if (judged.passed() ? passing.isEmpty() && printed(reading) && !proven : mayPass) {
                 judged = lookedAgain(judged);
             }
             if (reading.source().finder() == FoundBy.LABEL && labels.says(judged.value())) {

@@ -21,6 +21,12 @@ final class WayUp {
     /** With fewer words a strip tells in proportion. */
     private static final double ENOUGH_WORDS = 4;
 
+    /** Whatever way it lies, there is nothing to be read: a sheet of bars. */
+    private static final int FEWEST_WORDS = 3;
+
+    /** The engine finds so many words in lines that lie as they should, or on their heads. */
+    private static final int MANY_WORDS = 10;
+
     /** Print on its head gives less than this. */
     private static final double UPRIGHT_FROM = 0.5;
 
@@ -46,8 +52,12 @@ final class WayUp {
         double now = sideways ? 0 : certainty(asReceived);
         int best = 0;
         double most = Math.max(UPRIGHT_FROM, now + CLEARLY);
-        for (int turn : sideways ? new int[] {90, 270} : new int[] {180, 90, 270}) {
-            double certainty = certainty(strip(turn));
+        int words = telling(asReceived).size();
+        int[] turns = sideways ? new int[] {90, 270} : words >= MANY_WORDS ? new int[] {180} : new int[] {180, 90, 270};
+        for (int turn : turns) {
+            List<Word> strip = strip(turn);
+            words = Math.max(words, telling(strip).size());
+            double certainty = certainty(strip);
             if (certainty > most) {
                 most = certainty;
                 best = turn;
@@ -56,13 +66,18 @@ final class WayUp {
                 break;
             }
         }
-        return best != 0 || now > UPRIGHT_FROM ? best : reader.uprightTurn(received);
+        boolean told = best != 0 || now > UPRIGHT_FROM || words < FEWEST_WORDS;
+        return told ? best : reader.uprightTurn(received);
+    }
+
+    private static List<Word> telling(List<Word> words) {
+        return words.stream()
+                .filter(w -> w.text().chars().filter(Character::isLetterOrDigit).count() >= LETTERS)
+                .toList();
     }
 
     private static double certainty(List<Word> words) {
-        List<Word> telling = words.stream()
-                .filter(w -> w.text().chars().filter(Character::isLetterOrDigit).count() >= LETTERS)
-                .toList();
+        List<Word> telling = telling(words);
         double mean = telling.stream().mapToDouble(Word::certainty).average().orElse(0);
         return mean * Math.min(1, telling.size() / ENOUGH_WORDS);
     }

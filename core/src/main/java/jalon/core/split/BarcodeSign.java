@@ -26,7 +26,10 @@ final class BarcodeSign implements StakeSign {
         return place.page().marks().stream()
                 .filter(this::fits)
                 .findFirst()
-                .map(m -> new Sign(true, rule.sheet(), 0,
+                .map(m -> new Sign(
+                        true,
+                        rule.sheet(),
+                        0,
                         new Evidence(
                                 Evidence.Rule.BARCODE,
                                 place.page().no(),

@@ -59,7 +59,10 @@ final class WordsSign implements StakeSign {
             box = found.isEmpty() ? box : Line.boxOf(found);
             text = m.group();
         }
-        return Optional.of(new Sign(true, rule.sheet(), 0,
+        return Optional.of(new Sign(
+                true,
+                rule.sheet(),
+                0,
                 new Evidence(Evidence.Rule.WORDS, place.page().no(), box, Reason.Code.WORDS.with(text), score)));
     }
 }

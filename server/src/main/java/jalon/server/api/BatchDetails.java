@@ -87,7 +87,8 @@ class BatchDetails {
                 type.type(),
                 type.title(),
                 type.fields().stream()
-                        .map(f -> new BatchDetail.FieldInfo(f.field(), f.title(), f.kind(), f.required(), f.mayBeAbsent()))
+                        .map(f -> new BatchDetail.FieldInfo(
+                                f.field(), f.title(), f.kind(), f.required(), f.mayBeAbsent()))
                         .toList());
     }
 

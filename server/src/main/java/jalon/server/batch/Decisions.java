@@ -89,7 +89,8 @@ public class Decisions {
         if (decision instanceof Decision.Turn t && t.rotation() % 90 != 0) {
             throw Problem.QUARTERS_ONLY.with();
         }
-        if (decision instanceof Decision.Settle s && (s.value() == null || s.value().isBlank())) {
+        if (decision instanceof Decision.Settle s
+                && (s.value() == null || s.value().isBlank())) {
             checkAbsent(batches.stream(batch), s);
         }
     }

@@ -17,6 +17,7 @@ import jalon.server.Times;
 import jalon.server.store.FileStore;
 import java.time.Duration;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -68,7 +69,7 @@ public class PageZones {
     /** Reads zones for one look at a batch, and knows afterwards whether one could not be read. */
     public final class Reading implements ZoneReader {
         private final String language;
-        private int missed;
+        private final AtomicInteger missed = new AtomicInteger();
 
         private Reading(String language) {
             this.language = language;
@@ -76,7 +77,7 @@ public class PageZones {
 
         /** Zones that could not be read so far: what was made without them must not be remembered. */
         public int missed() {
-            return missed;
+            return missed.get();
         }
 
         @Override
@@ -98,7 +99,7 @@ public class PageZones {
             }
             if (words == null) {
                 // What the page was read as the first time has to do, this time.
-                missed++;
+                missed.incrementAndGet();
                 return List.of();
             }
             return words;
