@@ -22,7 +22,7 @@ export default {
     batch: 'Batch', stream: 'Stream', pages: 'Pages', stage: 'Stage', doubts: 'Doubts', waiting: 'In stage', due: 'Due', with: 'With',
     late: 'Late by {time}', dueIn: 'in {time}', doneAt: 'done', nobody: 'nobody', read: '{read} of {pages} read',
     empty: 'No batches yet. Bring one in on the Intake screen.', doubtsIn: '{n} doubt in {stage} | {n} doubts in {stage}', noDoubts: 'no doubts, ready to file', count: '{n} batches', all: 'All streams',
-    up: 'Row above', down: 'Row below', open: 'Open the batch at its stage', about: 'About the batch', onHold: 'on hold: {why}', withdrawn: 'withdrawn', noneSuch: 'No batch is like this. Take a filter off.', only: { mine: 'With me', free: 'With nobody', late: 'Late or nearly', held: 'On hold', byItself: 'By itself' }, byItself: 'went by itself', waits: { pages: 'for a look', index: 'for values', filing: 'for your word' },
+    up: 'Row above', down: 'Row below', open: 'Open the batch at its stage', about: 'About the batch', onHold: 'on hold: {why}', withdrawn: 'withdrawn', noneSuch: 'No batch is like this. Take a filter off.', only: { mine: 'With me', free: 'With nobody', late: 'Late or nearly', held: 'On hold', byItself: 'By itself' }, byItself: 'by itself', waits: { pages: 'for a look', index: 'for values', filing: 'for a word' },
   },
   intake: {
     title: 'Bring in paper', scan: 'Scan paper', files: 'Bring files', stream: 'Stream', drop: 'Drop files or folders here, or', choose: 'choose files', chooseFolder: 'choose a folder', kinds: 'TIFF, JPEG, PNG or PDF. They make one batch.',

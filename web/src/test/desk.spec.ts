@@ -45,7 +45,7 @@ describe('doubts', () => {
 
 describe('an index field', () => {
   const props = {
-    field: { field: 'vessel', title: 'Vessel', kind: 'text' as const, required: true }, locked: false, taken: null, batchNo: 'B-0412', pages: new Map([[1, page(1, 1)]]), modelValue: 'PM-4821-K',
+    field: { field: 'vessel', title: 'Vessel', kind: 'text' as const, required: true, mayBeAbsent: true }, locked: false, taken: null, batchNo: 'B-0412', pages: new Map([[1, page(1, 1)]]), modelValue: 'PM-4821-K',
   }
   test('that is sure is compact: snippet, value, state in words', () => {
     const w = mount(IndexField, { props: { ...props, value: value('sure', 'PM-4821-K'), current: false }, global })

@@ -103,7 +103,7 @@ useKeys([
       <template v-if="next">
         <strong class="mono">{{ next.no }}</strong>
         <span>{{ next.title }}</span>
-        <span class="soft">{{ next.pages }} {{ t('board.pages').toLowerCase() }}</span>
+        <span class="soft">{{ t('intake.sent', { pages: next.pages }, next.pages) }}</span>
         <span v-if="next.doubts">{{ t('board.doubtsIn', { n: next.doubts, stage: t(`stages.${next.stage}`) }, next.doubts) }}</span>
         <span v-else>{{ t('board.noDoubts') }}</span>
         <span :class="lateness(next, now)">{{ due(next) }}</span>
