@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Test;
 class OperatorStoryTest extends InTheBrowser {
     @Test
     void fromAStackOfPaperToADocumentFoundAgain() throws Exception {
-        Paper.Stack stack = Paper.duesLetters(folder, Harbour.portMerrow(), 4, 61);
+        Paper.Stack stack = Paper.duesLetters(folder, Harbour.portMerrow(), 4, 163);
         Path rotten = Files.writeString(folder.resolve("rotten.tif"), "II*\0");
         Page page = newPage();
 
