@@ -17,7 +17,7 @@ class UnattendedTest extends ServerCase {
 
     @Test
     void aBatchWithoutADoubtIsFiledOnNobodysWordAndOnce() throws Exception {
-        var letter = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 61);
+        var letter = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 201);
         String no = bring(STREAM, letter.files());
         awaitStage(no, "done");
         JsonNode plan = operator.get("/api/batches/" + no + "/filing");
