@@ -85,8 +85,8 @@ public final class Certainty {
         return wanted == 0 || found >= 2 ? 1 : found == 1 ? 0.85 : 0.6;
     }
 
-    /** @param score how alike the printed label is to what was wanted, @param names whether it stands as labels do */
-    public static double label(double score, boolean names) {
+    /** @param names whether it stands as labels do */
+    public static double label(boolean names) {
         return names ? AT_A_LABEL : AT_A_MENTION;
     }
 

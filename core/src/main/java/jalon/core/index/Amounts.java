@@ -94,7 +94,7 @@ final class Amounts {
                 .replaceAll("[\\s\\u00A0\\u2009\\u202F]", " ")
                 .replace('\u066B', '.')
                 .replace('\u066C', ',');
-        String digits = digitsOnly(run);
+        String digits = Lookalikes.digits(run);
         boolean letters = !digits.equals(run);
         long real = run.chars().filter(c -> c >= '0' && c <= '9').count();
         long all = digits.chars().filter(c -> c >= '0' && c <= '9').count();
@@ -137,12 +137,6 @@ final class Amounts {
     private static BigDecimal decimal(String whole, String fraction) {
         String digits = whole.replaceAll("[^0-9]", "");
         return new BigDecimal(fraction == null ? digits : digits + "." + fraction);
-    }
-
-    private static String digitsOnly(String text) {
-        StringBuilder out = new StringBuilder();
-        text.chars().forEach(c -> out.append(Lookalikes.digit((char) c)));
-        return out.toString();
     }
 
     private static boolean blank(char c) {

@@ -196,8 +196,8 @@ final class Dates {
         if (asItIs != null) {
             return asItIs;
         }
-        Figure letters = exactly(digitsOnly(digits), most);
-        return mended(letters != null ? letters : exactly(roundAsNought(digitsOnly(digits)), most));
+        Figure letters = exactly(Lookalikes.digits(digits), most);
+        return mended(letters != null ? letters : exactly(roundAsNought(Lookalikes.digits(digits)), most));
     }
 
     private static Figure mended(Figure figure) {
@@ -205,7 +205,7 @@ final class Dates {
     }
 
     private static Year year(String written) {
-        String digits = digitsOnly(written);
+        String digits = Lookalikes.digits(written);
         boolean mended = !digits.equals(written);
         if (!digits.matches("[0-9]+")) {
             return null;
@@ -221,12 +221,6 @@ final class Dates {
 
     private static boolean plausible(int year) {
         return year >= EARLIEST && year <= LATEST;
-    }
-
-    private static String digitsOnly(String text) {
-        StringBuilder out = new StringBuilder();
-        text.chars().forEach(c -> out.append(Lookalikes.digit((char) c)));
-        return out.toString();
     }
 
     /** Noughts with a fault in the print are read as 6 and 8. */

@@ -42,7 +42,7 @@ final class FieldSearch {
         this.labels = Labels.of(search.type());
     }
 
-    /** @param look what a second reading said, null when there was no need for one yet */
+    /** @param look what a second reading said */
     private record Judged(Reading reading, Tidying.Tidied tidied, Checks.Verdict verdict, Certainty.Look look) {
         boolean passed() {
             return tidied.problem() == null && verdict.passed();
@@ -68,7 +68,7 @@ final class FieldSearch {
     private List<Judged> passing(List<Reading> readings) {
         List<Judged> passing = new ArrayList<>();
         for (Reading reading : readings) {
-            Judged judged = judged(reading, null);
+            Judged judged = judged(reading, Certainty.Look.NONE);
             String value = judged.value();
             boolean mayPass = looks < MOST_LOOKS && NearMiss.mayPass(value, field, search.known());
             boolean proven = certainty(judged) >= PROVEN;
@@ -126,8 +126,9 @@ final class FieldSearch {
     private Judged lookedAgain(Judged first) {
         looks++;
         Reading reading = first.reading();
-        List<SecondLook.Seen> seen =
-                again.at(reading, text -> judged(reading.reread(text, 1), null).value());
+        List<SecondLook.Seen> seen = again.at(
+                reading,
+                text -> judged(reading.reread(text, 1), Certainty.Look.NONE).value());
         List<Judged> all = new ArrayList<>();
         for (SecondLook.Seen one : seen) {
             Reading as = one.text().equals(reading.text())
@@ -187,7 +188,7 @@ final class FieldSearch {
                 reasons.clear();
             } else if (reasons.isEmpty()) {
                 reasons.add(
-                        judged.look() == Certainty.Look.NONE
+                        judged.look() == Certainty.Look.NONE && printed(reading)
                                 ? Reason.Code.ONLY_READ_ONCE.with()
                                 : Reason.Code.HARD_TO_READ.with());
             }
@@ -220,9 +221,12 @@ final class FieldSearch {
         }
         boolean mended = reading.doubts().stream().anyMatch(FieldSearch::mended)
                 || judged.tidied().doubts().stream().anyMatch(FieldSearch::mended);
-        Certainty.Look look = judged.look() == null ? Certainty.Look.NONE : judged.look();
         return Certainty.print(
-                reading.seen(), reading.placed(), look, mended, judged.verdict().odds());
+                reading.seen(),
+                reading.placed(),
+                judged.look(),
+                mended,
+                judged.verdict().odds());
     }
 
     private static boolean mended(Reason reason) {

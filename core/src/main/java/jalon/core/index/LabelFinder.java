@@ -91,7 +91,7 @@ record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
     }
 
     private static Reading reading(List<Word> value, Hit hit, PageFacts page) {
-        double label = Certainty.label(hit.words().score(), hit.names());
+        double label = Certainty.label(hit.names());
         String text = Line.value(Line.textOf(value));
         return Reading.of(text, Line.certaintyOfValue(value), page.no(), Line.boxOf(value), FoundBy.LABEL)
                 .placed(label)

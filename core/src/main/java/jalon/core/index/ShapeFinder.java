@@ -10,7 +10,9 @@ import jalon.core.read.PageRows;
 import jalon.core.stream.Finder;
 import jalon.core.stream.Shape;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** Values of a form anywhere in the text. */
 record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
@@ -50,8 +52,7 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
     private static List<Reading> exactFirst(List<Reading> hits, Shape shape) {
         List<Reading> ordered = new ArrayList<>(hits);
         if (shape != null) {
-            ordered.sort(
-                    java.util.Comparator.comparing((Reading r) -> !r.doubts().isEmpty()));
+            ordered.sort(Comparator.comparing((Reading r) -> !r.doubts().isEmpty()));
         }
         return ordered;
     }
@@ -73,7 +74,7 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
         String tight = text.replace(" ", "");
         long mends = tight.length() != mended.length()
                 ? tight.length()
-                : java.util.stream.IntStream.range(0, tight.length())
+                : IntStream.range(0, tight.length())
                         .filter(i -> tight.charAt(i) != mended.charAt(i))
                         .count();
         return mends * CHARACTERS_A_MEND > mended.length()

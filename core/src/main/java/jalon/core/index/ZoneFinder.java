@@ -53,7 +53,7 @@ record ZoneFinder(Finder.ByZone zone) implements FieldFinder {
             return UnaryOperator.identity();
         }
         return switch (limits.only()) {
-            case DIGITS -> text -> mapped(text, Lookalikes::digit);
+            case DIGITS -> Lookalikes::digits;
             case CAPITALS -> text -> mapped(text, Lookalikes::capital);
             case CAPITALS_AND_DIGITS -> text -> mapped(text, Character::toUpperCase);
         };

@@ -30,6 +30,13 @@ public final class Lookalikes {
         return TO_DIGIT.getOrDefault(c, c);
     }
 
+    /** The same text with each letter that is read for a digit as that digit. */
+    public static String digits(String text) {
+        StringBuilder out = new StringBuilder(text.length());
+        text.chars().forEach(c -> out.append(digit((char) c)));
+        return out.toString();
+    }
+
     public static char capital(char c) {
         return TO_CAPITAL.getOrDefault(c, Character.toUpperCase(c));
     }
