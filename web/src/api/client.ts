@@ -52,6 +52,30 @@ api.use({
   },
 })
 
+/** What an act names: the batch as it was seen, and a key, so that asked again it is done once. */
+export type Named = { 'If-Match'?: string; 'Idempotency-Key': string }
+
+/** The browser's own maker of such keys is not there on a plain address in the house. */
+const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (n) => n.toString(36)).join('-')
+
+const PAUSES = [300, 1000, 3000]
+
+/** Asks for an act on a batch as it was seen, and asks again when the network fails. */
+export async function act<T>(seen: { revision: number } | null, ask: (header: Named) => Promise<T>): Promise<T> {
+  const header = { ...(seen ? { 'If-Match': `"${seen.revision}"` } : {}), 'Idempotency-Key': newKey() }
+  for (const pause of PAUSES) {
+    try {
+      return await ask(header)
+    } catch {
+      await new Promise((later) => setTimeout(later, pause))
+    }
+  }
+  return ask(header)
+}
+
+/** Whether an act was refused since others had changed the batch. */
+export const isStale = (error: unknown) => (error as { code?: string } | undefined)?.code === 'batchChanged'
+
 /** What the server says went wrong: in our words where it has a code, else in its own. */
 export function worded(problem: unknown): string {
   const { code, with: parts, detail } = (problem ?? {}) as { code?: string; with?: Record<string, string>; detail?: string }

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef } from 'vue'
-import { api, tell, type Decision, type Schema } from '../api/client'
+import { act, api, isStale, tell, type Decision, type Named, type Schema } from '../api/client'
 import { useEvents } from './useEvents'
 
 /** A batch on a desk: loaded, decided about, undone, kept up to date. Decisions go one after the other. */
@@ -16,28 +16,35 @@ export function useBatch(no: string, fields: boolean) {
     loading.value = false
   }
 
-  function inTurn(work: () => Promise<{ data?: Schema['BatchDetail']; error?: unknown }>): Promise<void> {
+  function inTurn(work: (header: Named) => Promise<{ data?: Schema['BatchDetail']; error?: unknown }>): Promise<void> {
     const next = line.then(async () => {
       own = Date.now()
-      const { data, error } = await work()
-      if (data) batch.value = data
-      else tell(error)
+      try {
+        const { data, error } = await act(batch.value, work)
+        if (data) batch.value = data
+        else tell(error)
+        if (isStale(error)) await load()
+      } catch {
+        tell(undefined)
+      }
     })
     line = next
     return next
   }
 
   const decide = (decision: Decision) =>
-    inTurn(() =>
+    inTurn((header) =>
       api.POST('/api/batches/{no}/decisions', {
-        params: { path: { no }, query: { fields } },
+        params: { path: { no }, query: { fields }, header },
         body: decision as never,
       }),
     )
-  const undo = () => inTurn(() => api.POST('/api/batches/{no}/undo', { params: { path: { no }, query: { fields } } }))
-  const redo = () => inTurn(() => api.POST('/api/batches/{no}/redo', { params: { path: { no }, query: { fields } } }))
+  const undo = () =>
+    inTurn((header) => api.POST('/api/batches/{no}/undo', { params: { path: { no }, query: { fields }, header } }))
+  const redo = () =>
+    inTurn((header) => api.POST('/api/batches/{no}/redo', { params: { path: { no }, query: { fields }, header } }))
   const moveTo = (to: 'pages' | 'index' | 'filing') =>
-    inTurn(() => api.POST('/api/batches/{no}/stage', { params: { path: { no } }, body: { to } }))
+    inTurn((header) => api.POST('/api/batches/{no}/stage', { params: { path: { no }, header }, body: { to } }))
 
   useEvents((changed) => {
     // The answer to an own act has brought the news already.

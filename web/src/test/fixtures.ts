@@ -19,7 +19,7 @@ export function doc(no: number, pages: number[], fields: Record<string, Schema['
 
 export function batch(pages: Schema['DeskPage'][], documents: Schema['DocumentView'][]): Schema['BatchDetail'] {
   return {
-    no: 'B-0412', stream: 'letters', streamTitle: 'Letters', stage: 'pages', filed: false, source: 'upload', madeBy: 'm', dueAt: '', canUndo: false, canRedo: false, repairedForFiling: true,
+    no: 'B-0412', stream: 'letters', streamTitle: 'Letters', stage: 'pages', filed: false, source: 'upload', madeBy: 'm', dueAt: '', revision: 0, canUndo: false, canRedo: false, repairedForFiling: true,
     types: [{ type: 'letter', title: 'Letter', fields: [{ field: 'vessel', title: 'Vessel', kind: 'text', required: true, mayBeAbsent: true }] }],
     pages, documents, ledger: { received: pages.length, filed: 0, blank: 0, separator: 0, setAside: 0, unreadable: 0, withdrawn: 0, open: pages.length }, cutDoubts: 0, fieldDoubts: 0, rejected: [], gaps: [], counts: { expectedPages: 0, pages: 0, expectedDocuments: 0, documents: 0, acceptedBy: '', because: '', differ: false }, priority: 'normal', with: '', free: true, onHold: '', withdrawn: '', sender: '', subject: '',
   }

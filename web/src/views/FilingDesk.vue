@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { api, pictureOf, repairsOf, tell, type Schema } from '../api/client'
+import { act, api, isStale, pictureOf, repairsOf, tell, type Schema } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
@@ -43,12 +43,13 @@ const page = computed(() => pageByNo.value.get(documents.value.find((d) => d.no 
 async function file() {
   if (busy.value || doubts.value || plan.value?.begun) return
   busy.value = true
-  const { data, error } = await api.POST('/api/batches/{no}/filing', { params: { path: { no: props.no } } })
+  const { data, error } = await act(batch.value, (header) =>
+    api.POST('/api/batches/{no}/filing', { params: { path: { no: props.no }, header } }),
+  )
   busy.value = false
-  if (data) {
-    plan.value = data
-    await load()
-  } else tell(error)
+  if (data) plan.value = data
+  else tell(error)
+  if (data || isStale(error)) await load()
 }
 const STATES: Record<Schema['DeskDelivery']['state'], string> = { planned: 'empty', running: 'empty', retrying: 'doubtful', refused: 'wrong', done: 'settled', leftOut: 'empty' }
 const refused = computed(() => plan.value?.deliveries.filter((d) => d.state === 'refused').length ?? 0)

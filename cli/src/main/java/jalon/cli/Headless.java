@@ -20,6 +20,7 @@ import jalon.core.run.Ledger;
 import jalon.core.run.Report;
 import jalon.core.stream.StreamDefinition;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -108,14 +109,15 @@ final class Headless {
             throws IOException, InterruptedException {
         Instant at = Instant.now();
         FilingPlaces places = FilingPlaces.withoutArchive(out);
-        Map<Filing.Planned, Future<List<String>>> underWay = new LinkedHashMap<>();
+        Path written = Files.createTempDirectory("jalon-written-");
+        Map<Filing.Planned, Future<List<Report.Delivery>>> underWay = new LinkedHashMap<>();
         for (Filing.Planned planned : Filing.plan(stream, batch, view, LocalDate.now(ZoneId.systemDefault()))) {
             var document = Filing.document(stream, batch, view, planned.document(), pages, at);
             FilingPlace place = places.of(planned.destination());
-            underWay.put(
-                    planned,
-                    pool.submit(() -> place.put(
-                            planned.spot(), files -> workers.insist(new WriteDocument(document, paths, files)))));
+            String name = Integer.toString(underWay.size());
+            var work = WriteDocument.into(
+                    written, name, document, planned.destination().formats(), paths);
+            underWay.put(planned, pool.submit(() -> put(place, planned, work)));
         }
         Map<Integer, List<Report.Delivery>> deliveries = new TreeMap<>();
         Map<Integer, List<DeliveryState>> states = new TreeMap<>();
@@ -124,20 +126,40 @@ final class Headless {
             String destination = planned.destination().destination();
             DeliveryState state = DeliveryState.DONE;
             try {
-                for (String path : entry.getValue().get()) {
-                    deliveries
-                            .computeIfAbsent(planned.document(), d -> new ArrayList<>())
-                            .add(new Report.Delivery(destination, destination + "/" + path));
-                }
+                deliveries
+                        .computeIfAbsent(planned.document(), d -> new ArrayList<>())
+                        .addAll(entry.getValue().get());
             } catch (ExecutionException e) {
                 state = DeliveryState.REFUSED;
                 rejected.add(new Report.Rejected(planned.path(), null, why(e.getCause(), destination), null));
             }
             states.computeIfAbsent(planned.document(), d -> new ArrayList<>()).add(state);
         }
+        Files.delete(written);
         Map<Integer, DocumentFate> fates = new TreeMap<>();
         states.forEach((document, its) -> fates.put(document, DocumentFate.of(its)));
         return new Filed(deliveries, fates);
+    }
+
+    private List<Report.Delivery> put(FilingPlace place, Filing.Planned planned, WriteDocument work)
+            throws IOException, UnreadableFile, InterruptedException {
+        try {
+            List<FilingPlace.Ready> files = workers.insist(work).files();
+            List<String> placed = place.put(planned.spot(), files, FilingPlace.Remembered.nothing());
+            String destination = planned.destination().destination();
+            List<Report.Delivery> made = new ArrayList<>();
+            for (int i = 0; i < files.size(); i++) {
+                made.add(new Report.Delivery(
+                        destination,
+                        destination + "/" + placed.get(i),
+                        files.get(i).sha256()));
+            }
+            return made;
+        } finally {
+            for (Path file : work.targets().values()) {
+                Files.deleteIfExists(file);
+            }
+        }
     }
 
     /** @throws IOException when it would meet every other document too, such as a full disk */

@@ -42,6 +42,8 @@ class LayersTest {
             .definedBy("jalon.core.stream..")
             .layer("page")
             .definedBy("jalon.core.page..")
+            .layer("disk")
+            .definedBy("jalon.core.disk..")
             .whereLayer("apart")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("run")
@@ -66,6 +68,8 @@ class LayersTest {
             .mayOnlyBeAccessedByLayers(
                     "stream", "apart", "run", "output", "index", "sort", "split", "read", "mark", "text")
             .whereLayer("page")
+            .mayNotAccessAnyLayer()
+            .whereLayer("disk")
             .mayNotAccessAnyLayer()
             .whereLayer("stream")
             // Limits name measures, and rules name repairs.

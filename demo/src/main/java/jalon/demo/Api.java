@@ -56,6 +56,20 @@ public final class Api {
         return send(path, "application/json", HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
     }
 
+    /** An act, on the batch as it was seen. @param request key of its own: sent again it is done once */
+    public JsonNode post(String path, Object body, int revision, String request)
+            throws IOException, InterruptedException {
+        return send(
+                "POST",
+                path,
+                "application/json",
+                HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)),
+                "If-Match",
+                "\"" + revision + "\"",
+                "Idempotency-Key",
+                request);
+    }
+
     public JsonNode put(String path, Object body) throws IOException, InterruptedException {
         return send(
                 "PUT", path, "application/json", HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
@@ -108,7 +122,8 @@ public final class Api {
         return send("POST", path, type, body);
     }
 
-    private JsonNode send(String method, String path, String type, HttpRequest.BodyPublisher body)
+    /** @param headers names and values in turn */
+    private JsonNode send(String method, String path, String type, HttpRequest.BodyPublisher body, String... headers)
             throws IOException, InterruptedException {
         get("/api/csrf");
         String token = cookies.getCookieStore().getCookies().stream()
@@ -116,11 +131,11 @@ public final class Api {
                 .map(java.net.HttpCookie::getValue)
                 .findFirst()
                 .orElse("");
-        return answer(HttpRequest.newBuilder(URI.create(base + path))
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
                 .header("Content-Type", type)
                 .header("X-XSRF-TOKEN", token)
-                .method(method, body)
-                .build());
+                .method(method, body);
+        return answer((headers.length == 0 ? request : request.headers(headers)).build());
     }
 
     private JsonNode answer(HttpRequest request) throws IOException, InterruptedException {

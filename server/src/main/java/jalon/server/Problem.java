@@ -23,6 +23,8 @@ public enum Problem {
     TOKEN_NOT_FOR_STREAM(Kind.FORBIDDEN, "streams", "stream"),
     @JsonProperty("keyLength")
     KEY_LENGTH(Kind.INPUT),
+    @JsonProperty("revisionForm")
+    REVISION_FORM(Kind.INPUT),
     @JsonProperty("noFileReadable")
     NO_FILE_READABLE(Kind.INPUT, "files"),
     @JsonProperty("keyUsed")
@@ -67,6 +69,8 @@ public enum Problem {
     WITHDRAWN_BY(Kind.NOW, "batch", "who"),
     @JsonProperty("batchIsFiled")
     BATCH_IS_FILED(Kind.NOW, "batch"),
+    @JsonProperty("batchChanged")
+    BATCH_CHANGED(Kind.NOW, "batch"),
     @JsonProperty("batchOnHold")
     BATCH_ON_HOLD(Kind.NOW, "batch", "why"),
     @JsonProperty("beingRead")

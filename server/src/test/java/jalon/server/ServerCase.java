@@ -30,17 +30,17 @@ import tools.jackson.databind.json.JsonMapper;
 /** A running server with the demo's streams and people; classes that extend this share one. */
 @Tag("whole")
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-abstract class ServerCase {
+public abstract class ServerCase {
     /** Of the server, which outlives a test class. */
     static final Path DATA = folder();
 
     @TempDir
-    Path scans;
+    protected Path scans;
 
     @LocalServerPort
     int port;
 
-    Api operator;
+    protected Api operator;
 
     @DynamicPropertySource
     static void settings(DynamicPropertyRegistry settings) throws IOException {
@@ -81,13 +81,13 @@ abstract class ServerCase {
         operator = api("m.tarrow", "merrow-operator");
     }
 
-    Api api(String name, String password) throws Exception {
+    protected Api api(String name, String password) throws Exception {
         Api api = new Api("http://127.0.0.1:" + port);
         api.signIn(name, password);
         return api;
     }
 
-    String bring(String stream, List<Path> files) throws Exception {
+    protected String bring(String stream, List<Path> files) throws Exception {
         String no = operator.bring(stream, files);
         leftIntake(no);
         return no;
@@ -102,7 +102,7 @@ abstract class ServerCase {
         await().atMost(Duration.ofSeconds(90)).until(() -> !operator.stage(no).equals("intake"));
     }
 
-    void awaitStage(String no, String stage) {
+    protected void awaitStage(String no, String stage) {
         await().atMost(Duration.ofSeconds(60)).until(() -> operator.stage(no).equals(stage));
     }
 
@@ -115,7 +115,7 @@ abstract class ServerCase {
         operator.post("/api/batches/" + no + "/decisions", settle);
     }
 
-    void settleTheRest(String no, Paper.Stack stack) throws Exception {
+    protected void settleTheRest(String no, Paper.Stack stack) throws Exception {
         for (JsonNode document :
                 operator.get("/api/batches/" + no + "?fields=true").get("documents")) {
             var truth = stack.documents().get(document.get("no").asInt() - 1).fields();

@@ -2,13 +2,18 @@ package jalon.core.apart;
 
 import jalon.core.output.DocumentWriter;
 import jalon.core.output.FiledDocument;
+import jalon.core.output.FilingPlace;
+import jalon.core.output.OutputFormat;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.run.ReceivedFiles;
 import jalon.core.stream.Destination;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -28,10 +33,24 @@ public record WriteDocument(FiledDocument document, Map<String, Path> received, 
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
+    /** @param name of its files without ending, which no other document has in the folder */
+    public static WriteDocument into(
+            Path folder,
+            String name,
+            FiledDocument document,
+            List<Destination.Format> formats,
+            Map<String, Path> received) {
+        Map<Destination.Format, Path> targets = new LinkedHashMap<>();
+        formats.forEach(
+                f -> targets.put(f, folder.resolve(name + OutputFormat.of(f).ending())));
+        return new WriteDocument(document, received, targets);
+    }
+
     /** A page that is repaired takes a second, a large one several. */
     private static final double SECONDS_A_PAGE = 10;
 
-    public record Written() {}
+    /** @param files in the order of the formats, on the disk */
+    public record Written(List<FilingPlace.Ready> files) {}
 
     @Override
     public Class<Written> answer() {
@@ -53,6 +72,10 @@ public record WriteDocument(FiledDocument document, Map<String, Path> received, 
         try (var images = new ReceivedFiles(p -> received.get(p.sha256()))) {
             DocumentWriter.write(targets, document, images);
         }
-        return new Written();
+        List<FilingPlace.Ready> files = new ArrayList<>();
+        for (Map.Entry<Destination.Format, Path> target : targets.entrySet()) {
+            files.add(FilingPlace.Ready.of(target.getKey(), target.getValue()));
+        }
+        return new Written(files);
     }
 }

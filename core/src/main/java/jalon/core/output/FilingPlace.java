@@ -1,22 +1,16 @@
 package jalon.core.output;
 
-import jalon.core.page.UnreadableFile;
+import jalon.core.disk.Disk;
+import jalon.core.page.Sha256;
 import jalon.core.stream.Destination;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
 
 /** A destination at work; one class for each kind of place that documents are filed in. */
 public interface FilingPlace {
-
-    /** Writes a document's files. */
-    @FunctionalInterface
-    interface Writer {
-        /** @param files one for each format, empty yet */
-        void write(Map<Destination.Format, Path> files) throws IOException, UnreadableFile, InterruptedException;
-    }
 
     /**
      * A document's own place in a destination.
@@ -27,14 +21,58 @@ public interface FilingPlace {
     record Spot(String folder, String name, List<Destination.Format> formats, Destination.Taken taken) {}
 
     /**
-     * Puts a document's files where they belong. Nothing is ever overwritten; done twice with the same bytes it does
-     * nothing the second time.
+     * One of a document's files, whole and on the disk, that has to go to its place yet.
      *
-     * @param writer is asked once, whatever name is free then
-     * @return where the files came to lie, below the place, with their endings; one for each format
+     * @param sha256 in hex
+     */
+    record Ready(Destination.Format format, Path file, String sha256, long bytes) {
+        /** A file just written. */
+        public static Ready of(Destination.Format format, Path file) throws IOException {
+            Disk.sync(file);
+            return new Ready(format, file, Sha256.of(file), Files.size(file));
+        }
+
+        /** Whether it still is what was written. */
+        public boolean isWhole() throws IOException {
+            return Files.exists(file)
+                    && Files.size(file) == bytes
+                    && Sha256.of(file).equals(sha256);
+        }
+    }
+
+    /** What outlives a try: where the files are about to lie is written down before they lie there. */
+    interface Remembered {
+        /** Where they were about to lie when this was tried before, one for each file; empty when it was not. */
+        List<String> before();
+
+        /** @param files below the place, with their endings; one for each file */
+        void about(List<String> files);
+
+        /** For what is tried once. */
+        static Remembered nothing() {
+            return new Remembered() {
+                @Override
+                public List<String> before() {
+                    return List.of();
+                }
+
+                @Override
+                public void about(List<String> files) {
+                    // Nobody will ask.
+                }
+            };
+        }
+    }
+
+    /**
+     * Puts a document's files where they belong; when this returns, they are on the disk there. Nothing is ever overwritten;
+     * done twice it does nothing the second time.
+     *
+     * @param files one for each format of the spot
+     * @return where the files came to lie, below the place, with their endings; one for each file
      * @throws NameTaken when the name is taken and the destination refuses
      */
-    List<String> put(Spot spot, Writer writer) throws IOException, UnreadableFile, InterruptedException;
+    List<String> put(Spot spot, List<Ready> files, Remembered remembered) throws IOException;
 
     /**
      * Fetches what was filed.

@@ -1,30 +1,35 @@
 package jalon.core.output;
 
-import jalon.core.page.UnreadableFile;
+import jalon.core.disk.Disk;
+import jalon.core.page.Sha256;
 import jalon.core.stream.Destination;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
- * Puts a document's files into a folder. They are written whole under a temporary name first and then linked to their
- * own, which fails where something is: nothing is ever overwritten, and nothing half written is ever seen. A file that is
- * there already with just these bytes is this document filed before, and is left as it is.
+ * Puts a document's files into a folder. They are copied whole under a name of no meaning first, forced to the disk, and
+ * then given their own, which fails where something has it: nothing is ever overwritten, and nothing half written is ever
+ * seen. A file that is there already with just these bytes is this document filed before, and is left as it is.
  */
 final class FolderPlace implements FilingPlace {
     private static final int MOST_NUMBERS = 10_000;
+    private static final int LENGTH_OF_PARTS = 24;
 
     private final Path root;
+    private final Disk disk;
 
     FolderPlace(Path root) {
+        this(root, new Disk());
+    }
+
+    FolderPlace(Path root, Disk disk) {
         this.root = root;
+        this.disk = disk;
     }
 
     @Override
@@ -41,53 +46,105 @@ final class FolderPlace implements FilingPlace {
         return Files.newInputStream(path);
     }
 
+    /** @param part in the folder where it is going to lie */
+    private record Copied(Path part) {
+        boolean liesAt(Path target) throws IOException {
+            return Files.exists(target) && Files.mismatch(part, target) == -1;
+        }
+
+        boolean mayLieAt(Path target) throws IOException {
+            return !Files.exists(target) || liesAt(target);
+        }
+    }
+
     @Override
-    public List<String> put(Spot spot, Writer writer) throws IOException, UnreadableFile, InterruptedException {
+    public List<String> put(Spot spot, List<Ready> files, Remembered remembered) throws IOException {
         Path folder = spot.folder().isEmpty() ? root : root.resolve(spot.folder());
-        Files.createDirectories(folder);
-        Map<Destination.Format, Path> written = new LinkedHashMap<>();
+        Disk.makeFolders(folder);
+        List<Copied> copies = new ArrayList<>();
         try {
-            for (Destination.Format format : spot.formats()) {
-                written.put(format, Files.createTempFile(folder, ".jalon-", ".part"));
+            for (Ready file : files) {
+                copies.add(copy(file, folder, spot.name()));
             }
-            writer.write(written);
+            List<Path> before = remembered.before().stream().map(root::resolve).toList();
+            if (before.size() == files.size() && named(copies, before, true)) {
+                return below(before);
+            }
             int names = spot.taken() == Destination.Taken.REFUSE ? 1 : MOST_NUMBERS;
             for (int number = 1; number <= names; number++) {
                 String name = number == 1 ? spot.name() : spot.name() + " (" + number + ")";
-                List<Path> placed = link(folder, name, written);
-                if (!placed.isEmpty()) {
-                    return placed.stream()
-                            .map(p -> root.relativize(p).toString())
-                            .toList();
+                List<Path> targets = targets(folder, name, files);
+                if (mayLieAt(copies, targets)) {
+                    remembered.about(below(targets));
+                    if (named(copies, targets, false)) {
+                        return below(targets);
+                    }
                 }
             }
             throw new NameTaken(root.relativize(folder.resolve(spot.name())).toString());
         } finally {
-            for (Path part : written.values()) {
-                Files.deleteIfExists(part);
+            for (Copied copy : copies) {
+                Files.deleteIfExists(copy.part());
             }
         }
     }
 
-    /** Links all formats or none. */
-    private static List<Path> link(Path folder, String name, Map<Destination.Format, Path> written) throws IOException {
-        List<Path> placed = new ArrayList<>();
-        List<Path> mine = new ArrayList<>();
-        for (Map.Entry<Destination.Format, Path> file : written.entrySet()) {
-            Path target = folder.resolve(name + OutputFormat.of(file.getKey()).ending());
-            try {
-                Files.createLink(target, file.getValue());
-                mine.add(target);
-            } catch (FileAlreadyExistsException e) {
-                if (Files.mismatch(target, file.getValue()) != -1) {
-                    for (Path made : mine) {
-                        Files.delete(made);
-                    }
-                    return List.of();
-                }
-            }
-            placed.add(target);
+    /** What a try that was broken off left under this name is taken away first. */
+    private static Copied copy(Ready file, Path folder, String name) throws IOException {
+        String own = Sha256.of(name + "/" + file.sha256()).substring(0, LENGTH_OF_PARTS);
+        Path part = folder.resolve(".jalon-" + own + ".part");
+        Files.deleteIfExists(part);
+        Disk.copy(file.file(), part);
+        if (!new Ready(file.format(), part, file.sha256(), file.bytes()).isWhole()) {
+            throw new IOException(file.file() + " is not what was written for filing");
         }
-        return placed;
+        return new Copied(part);
+    }
+
+    private static List<Path> targets(Path folder, String name, List<Ready> files) {
+        return files.stream()
+                .map(f -> folder.resolve(name + OutputFormat.of(f.format()).ending()))
+                .toList();
+    }
+
+    private List<String> below(List<Path> targets) {
+        return targets.stream().map(t -> root.relativize(t).toString()).toList();
+    }
+
+    private static boolean mayLieAt(List<Copied> copies, List<Path> targets) throws IOException {
+        for (int i = 0; i < copies.size(); i++) {
+            if (!copies.get(i).mayLieAt(targets.get(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /**
+     * Names all files or none.
+     *
+     * @param reserved whether the names were about to be given before: an empty file there is what is left of that
+     */
+    private boolean named(List<Copied> copies, List<Path> targets, boolean reserved) throws IOException {
+        List<Path> mine = new ArrayList<>();
+        for (int i = 0; i < copies.size(); i++) {
+            Copied copy = copies.get(i);
+            Path target = targets.get(i);
+            if (reserved && Disk.isEmpty(target)) {
+                Disk.replace(copy.part(), target);
+                mine.add(target);
+            } else if (disk.name(copy.part(), target)) {
+                mine.add(target);
+            } else if (copy.liesAt(target)) {
+                Disk.sync(target);
+                Disk.syncNames(target.getParent());
+            } else {
+                for (Path made : mine) {
+                    Files.delete(made);
+                }
+                return false;
+            }
+        }
+        return true;
     }
 }

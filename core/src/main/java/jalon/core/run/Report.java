@@ -96,8 +96,12 @@ public record Report(
     /** @param why the same as {@code reasons}, as codes */
     public record Reasons(List<String> reasons, List<Reason> why) {}
 
-    /** @param path below the output folder, with ending */
-    public record Delivery(String destination, String path) {}
+    /**
+     * @param path below the output folder, with ending
+     * @param sha256 of the file, in hex; null for one filed before this was kept
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record Delivery(String destination, String path, String sha256) {}
 
     /**
      * A file, or a page of one, that could not be read, or a document that could not be filed.

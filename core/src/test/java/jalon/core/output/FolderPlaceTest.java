@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jalon.core.PageBuilder;
 import jalon.core.Pictures;
+import jalon.core.disk.Disk;
 import jalon.core.page.Encoded;
 import jalon.core.page.Scan;
 import jalon.core.page.Unread;
@@ -12,13 +13,15 @@ import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.Destination;
 import java.io.IOException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -36,12 +39,11 @@ class FolderPlaceTest {
         }
     };
 
-    private Path folder;
+    @TempDir
+    Path folder;
 
-    @BeforeEach
-    void aFolderNamedLikeItsDestination(@TempDir Path places) throws IOException {
-        folder = Files.createDirectory(places.resolve("office"));
-    }
+    @TempDir
+    Path elsewhere;
 
     @Test
     void allFormatsShareAFreeNameAndNothingIsOverwritten() throws Exception {
@@ -65,6 +67,71 @@ class FolderPlaceTest {
         }
         put(NUMBERED, document("PM-5510-A"), WHITE);
         assertThat(folder.resolve("letter (2).pdf")).exists();
+    }
+
+    @Test
+    void aTryThatBrokeOffIsEndedWhereItBegan() throws Exception {
+        List<FilingPlace.Ready> files = written(document("PM-4821-K"), WHITE);
+        var remembered = new Remembering();
+        Files.writeString(folder.resolve("letter.pdf"), "somebody else's");
+        // The machine goes down when the first of three names is given.
+        var broken = new Disk((name, file) -> {
+            if (name.toString().endsWith(".csv")) {
+                throw new IllegalStateException("power cut");
+            }
+            Files.createLink(name, file);
+        });
+        assertThatThrownBy(() -> put(new FolderPlace(folder, broken), NUMBERED, files, remembered))
+                .hasMessage("power cut");
+        // Meanwhile the name that the document would have liked is free.
+        Files.delete(folder.resolve("letter.pdf"));
+        assertThat(put(new FolderPlace(folder), NUMBERED, files, remembered))
+                .extracting(p -> p.getFileName().toString())
+                .containsExactly("letter (2).pdf", "letter (2).csv", "letter (2).json");
+        onlyWhatWasThere(3);
+    }
+
+    @Test
+    void filesThatCanHaveOneNameOnlyAreFiledAsWell() throws Exception {
+        var oneName = new Disk((name, file) -> {
+            throw new FileSystemException(name.toString(), file.toString(), "Operation not permitted");
+        });
+        var place = new FolderPlace(folder, oneName);
+        Files.writeString(folder.resolve("letter.csv"), "somebody else's");
+        List<FilingPlace.Ready> files = written(document("PM-4821-K"), WHITE);
+        for (int time = 0; time < 2; time++) {
+            assertThat(put(place, NUMBERED, files, FilingPlace.Remembered.nothing()))
+                    .extracting(p -> p.getFileName().toString())
+                    .containsExactly("letter (2).pdf", "letter (2).csv", "letter (2).json");
+        }
+        assertThat(folder.resolve("letter.csv")).hasContent("somebody else's");
+        onlyWhatWasThere(4);
+    }
+
+    @Test
+    void aNameThatWasReservedWhenTheMachineWentDownIsUsed() throws Exception {
+        List<FilingPlace.Ready> files = written(document("PM-4821-K"), WHITE);
+        var remembered = new Remembering();
+        remembered.about(List.of("letter.pdf", "letter.csv", "letter.json"));
+        Files.createFile(folder.resolve("letter.pdf"));
+        assertThat(put(new FolderPlace(folder), NUMBERED, files, remembered))
+                .allSatisfy(f -> assertThat(f).isNotEmptyFile());
+        onlyWhatWasThere(3);
+    }
+
+    /** What a database would remember. */
+    private static final class Remembering implements FilingPlace.Remembered {
+        private List<String> files = List.of();
+
+        @Override
+        public List<String> before() {
+            return files;
+        }
+
+        @Override
+        public void about(List<String> about) {
+            files = about;
+        }
     }
 
     @Test
@@ -94,13 +161,32 @@ class FolderPlaceTest {
     }
 
     private List<Path> put(Destination destination, FiledDocument document, PageImages images) throws Exception {
+        return put(new FolderPlace(folder), destination, written(document, images), FilingPlace.Remembered.nothing());
+    }
+
+    private List<Path> put(
+            FilingPlace place,
+            Destination destination,
+            List<FilingPlace.Ready> files,
+            FilingPlace.Remembered remembered)
+            throws Exception {
         var spot = new FilingPlace.Spot("", "letter", destination.formats(), destination.taken());
-        return FilingPlaces.withoutArchive(folder.getParent())
-                .of(destination)
-                .put(spot, files -> DocumentWriter.write(files, document, images))
-                .stream()
-                .map(folder::resolve)
-                .toList();
+        return place.put(spot, files, remembered).stream().map(folder::resolve).toList();
+    }
+
+    private List<FilingPlace.Ready> written(FiledDocument document, PageImages images) throws Exception {
+        Map<Destination.Format, Path> files = new LinkedHashMap<>();
+        for (Destination.Format format : NUMBERED.formats()) {
+            files.put(
+                    format,
+                    Files.createTempFile(elsewhere, "", OutputFormat.of(format).ending()));
+        }
+        DocumentWriter.write(files, document, images);
+        List<FilingPlace.Ready> ready = new ArrayList<>();
+        for (var file : files.entrySet()) {
+            ready.add(FilingPlace.Ready.of(file.getKey(), file.getValue()));
+        }
+        return ready;
     }
 
     private void onlyWhatWasThere(int files) throws IOException {

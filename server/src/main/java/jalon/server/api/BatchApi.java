@@ -2,6 +2,8 @@ package jalon.server.api;
 
 import jalon.core.run.Decision;
 import jalon.core.stream.Stage;
+import jalon.server.Problem;
+import jalon.server.batch.Asked;
 import jalon.server.batch.Batches;
 import jalon.server.batch.CameBy;
 import jalon.server.batch.Decisions;
@@ -12,11 +14,13 @@ import jalon.server.people.ActivityLog;
 import java.io.IOException;
 import java.security.Principal;
 import java.util.List;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -26,6 +30,9 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 @RequestMapping("/api/batches")
 class BatchApi {
+    /** A key of the caller's own for one act: sent again it is done once. */
+    static final String REQUEST = "Idempotency-Key";
+
     private final Batches batches;
     private final BatchDetails details;
     private final Decisions decisions;
@@ -104,6 +111,17 @@ class BatchApi {
         receiving.complete(no, who.getName());
     }
 
+    /** @param revision as an entity tag, in quotation marks or bare (RFC 9110, 13.1.1) */
+    static Asked asked(Principal who, String revision, String request) {
+        if (request != null && !request.matches("[!-~]{1,200}")) {
+            throw Problem.KEY_LENGTH.with();
+        }
+        if (revision != null && !revision.matches("\"?\\d{1,9}\"?")) {
+            throw Problem.REVISION_FORM.with();
+        }
+        return new Asked(who.getName(), revision == null ? null : Integer.valueOf(revision.replace("\"", "")), request);
+    }
+
     /** @param fields whether the values of the fields are wanted too */
     @GetMapping("/{no}")
     BatchDetail batch(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
@@ -114,31 +132,46 @@ class BatchApi {
     BatchDetail decide(
             @PathVariable String no,
             @RequestParam(defaultValue = "false") boolean fields,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
+            @RequestHeader(name = REQUEST, required = false) String request,
             @RequestBody Decision decision,
             Principal who) {
-        decisions.decide(no, decision, who.getName());
+        decisions.decide(no, decision, asked(who, revision, request));
         return batch(no, fields, who);
     }
 
     @PostMapping("/{no}/undo")
     BatchDetail undoDecision(
-            @PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
-        decisions.step(no, true, who.getName());
+            @PathVariable String no,
+            @RequestParam(defaultValue = "false") boolean fields,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
+            @RequestHeader(name = REQUEST, required = false) String request,
+            Principal who) {
+        decisions.step(no, true, asked(who, revision, request));
         return batch(no, fields, who);
     }
 
     @PostMapping("/{no}/redo")
     BatchDetail redoDecision(
-            @PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
-        decisions.step(no, false, who.getName());
+            @PathVariable String no,
+            @RequestParam(defaultValue = "false") boolean fields,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
+            @RequestHeader(name = REQUEST, required = false) String request,
+            Principal who) {
+        decisions.step(no, false, asked(who, revision, request));
         return batch(no, fields, who);
     }
 
     record Move(Stage to) {}
 
     @PostMapping("/{no}/stage")
-    BatchDetail moveToStage(@PathVariable String no, @RequestBody Move move, Principal who) {
-        decisions.moveTo(no, move.to(), who.getName());
+    BatchDetail moveToStage(
+            @PathVariable String no,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
+            @RequestHeader(name = REQUEST, required = false) String request,
+            @RequestBody Move move,
+            Principal who) {
+        decisions.moveTo(no, move.to(), asked(who, revision, request));
         return batch(no, true, who);
     }
 

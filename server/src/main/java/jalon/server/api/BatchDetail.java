@@ -28,13 +28,14 @@ record BatchDetail(
     /** @param sender of the mail it came in, or null */
     record Origin(String source, String madeBy, String sender, String subject) {}
 
-    /** @param withdrawn why it was taken out for good, or null */
+    /** @param withdrawn why it was taken out for good, or null, @param revision which an act that follows names */
     record Course(
             Stage stage,
             boolean filed,
             String withdrawn,
             Instant dueAt,
             IntakeRules.Priority priority,
+            int revision,
             boolean canUndo,
             boolean canRedo) {}
 

@@ -49,6 +49,7 @@ class BatchDetails {
                         batch.course().withdrawnBecause(),
                         batch.urgency().dueAt(),
                         batch.urgency().priority(),
+                        batch.course().revision(),
                         !batch.filed() && batches.canStep(batch, true),
                         !batch.filed() && batches.canStep(batch, false)),
                 new BatchDetail.Holder(

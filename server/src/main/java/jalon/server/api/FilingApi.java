@@ -6,10 +6,12 @@ import jalon.server.filing.FilingDesk;
 import jalon.server.filing.FilingPlan;
 import jalon.server.filing.Remedy;
 import java.security.Principal;
+import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -31,8 +33,12 @@ class FilingApi {
     }
 
     @PostMapping("/{no}/filing")
-    FilingPlan.Plan fileBatch(@PathVariable String no, Principal who) {
-        filing.file(no, who.getName());
+    FilingPlan.Plan fileBatch(
+            @PathVariable String no,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
+            @RequestHeader(name = BatchApi.REQUEST, required = false) String request,
+            Principal who) {
+        filing.file(no, BatchApi.asked(who, revision, request));
         return plan.plan(no);
     }
 

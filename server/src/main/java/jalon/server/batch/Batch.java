@@ -45,6 +45,7 @@ public record Batch(
      * @param filedBy on whose word, {@link jalon.server.people.ActivityLog#JALON} when it went by itself; null for a batch
      *     that is not filed, or was before this was kept
      * @param withdrawnBy who took it out for good, or null
+     * @param revision how many acts made it what it is
      */
     public record Course(
             Stage stage,
@@ -53,7 +54,8 @@ public record Batch(
             Instant filedAt,
             String filedBy,
             String withdrawnBy,
-            String withdrawnBecause) {}
+            String withdrawnBecause,
+            int revision) {}
 
     public record Urgency(Instant dueAt, IntakeRules.Priority priority) {}
 

@@ -4,6 +4,7 @@ import jalon.core.run.BatchView;
 import jalon.core.stream.Stage;
 import jalon.server.people.ActivityLog;
 import java.time.Instant;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** The marks that filing leaves on a batch. */
@@ -17,9 +18,10 @@ public class BatchFiling {
         this.rows = rows;
     }
 
-    /** Locks a batch that this person may change now. */
-    public Batch changeable(String no, String who) {
-        return decisions.changeable(no, who);
+    /** @return the locked batch, or empty when it was filed under this very request */
+    public Optional<Batch> begun(String no, Asked asked) {
+        Batch batch = rows.locked(no);
+        return decisions.begins(batch, asked) ? Optional.of(batch) : Optional.empty();
     }
 
     /** For as long as the transaction lasts nobody else changes this batch. */
@@ -53,6 +55,11 @@ public class BatchFiling {
     /** Pages of a batch that were not read yet. */
     public int waiting(long batchId) {
         return rows.waiting(batchId);
+    }
+
+    /** Whether pages of it are still to be read, for the first time or as they are turned now. */
+    public boolean beingRead(long batchId) {
+        return rows.waiting(batchId) > 0 || rows.readAgain(batchId) > 0;
     }
 
     /** All deliveries are done. */

@@ -24,7 +24,7 @@ interface BatchRows {
             + " sender as origin_mail_sender, subject as origin_mail_subject, sent_at as origin_mail_sent_at,"
             + " stage as course_stage, stage_since as course_since, arrived as course_arrived,"
             + " filed_at as course_filed_at, filed_by as course_filed_by, withdrawn_by as course_withdrawn_by,"
-            + " withdrawn_because as course_withdrawn_because, due_at as urgency_due_at,"
+            + " withdrawn_because as course_withdrawn_because, revision as course_revision, due_at as urgency_due_at,"
             + " priority as urgency_priority, with_person as holder_person, held_since as holder_since,"
             + " on_hold as holder_on_hold, documents as counted_documents, doubts as counted_doubts,"
             + " expected_pages as counted_expected_pages, expected_documents as counted_expected_documents";
@@ -32,7 +32,7 @@ interface BatchRows {
     String FILE_COLUMNS = "id, batch_id, name, sha256 as stored_sha256, bytes as stored_bytes, pages, rejected, origin";
 
     String PAGE_COLUMNS = "id, batch_id, no, file_id as in_file_id, file_page as in_page, facts_version, rejected,"
-            + " sheet as sheet_no, side as sheet_side";
+            + " asked, sheet as sheet_no, side as sheet_side";
 
     /**
      * @param rejected why nothing of it can be read, or null
@@ -43,9 +43,18 @@ interface BatchRows {
 
     /**
      * @param factsVersion how often the page was read
+     * @param asked how often people changed how it is to be read
      * @param sheet null when it was not scanned here
      */
-    record PageRow(long id, long batchId, int no, InFile in, int factsVersion, Unread rejected, Receiving.Sheet sheet) {
+    record PageRow(
+            long id,
+            long batchId,
+            int no,
+            InFile in,
+            int factsVersion,
+            Unread rejected,
+            int asked,
+            Receiving.Sheet sheet) {
         boolean done() {
             return factsVersion > 0 || rejected != null;
         }
@@ -237,9 +246,26 @@ interface BatchRows {
             + " <foreach collection='ids' item='id' open='(' separator=',' close=')'>#{id}</foreach></script>")
     List<FactsRow> facts(List<Long> ids);
 
-    @Update("update page set facts = #{facts}, facts_version = facts_version + 1, attempts = 0, failures = 0,"
-            + " rejected = null where id = #{id}")
-    void read(long id, byte[] facts);
+    /**
+     * Nothing is written when it was asked anew meanwhile, for that reading is on its way, or when its batch is filed: what
+     * was filed stays what it was.
+     */
+    @Update("update page p join batch b on b.id = p.batch_id set p.facts = #{facts},"
+            + " p.facts_version = p.facts_version + 1, p.attempts = 0, p.failures = 0, p.rejected = null,"
+            + " p.answered = p.asked where p.id = #{page.id} and p.asked = #{page.asked} and b.filed_at is null")
+    int read(PageRow page, byte[] facts);
+
+    /** How it is to be read has changed. */
+    @Update("update page set asked = asked + 1 where id = #{id}")
+    void ask(long id);
+
+    /** It stays as it was read before. */
+    @Update("update page set answered = asked, attempts = 0, failures = 0 where id = #{id}")
+    void leaveAsRead(long id);
+
+    /** Pages that were read and are being read again. */
+    @Select("select count(*) from page where batch_id = #{batchId} and facts is not null and answered < asked")
+    int readAgain(long batchId);
 
     @Update("update page set attempts = attempts + 1 where id = #{id}")
     void attempt(long id);
@@ -276,6 +302,15 @@ interface BatchRows {
     @Select("select id, body, decided_by, decided_at, state, coalesce(act, id) as act from decision"
             + " where batch_id = #{batchId} order by id")
     List<DecisionRow> decisions(long batchId);
+
+    @Update("update batch set revision = revision + 1 where id = #{id}")
+    void acted(long id);
+
+    @Select("select count(*) from batch_request where batch_id = #{batchId} and request = #{request}")
+    boolean requested(long batchId, String request);
+
+    @Insert("insert into batch_request (batch_id, request) values (#{batchId}, #{request})")
+    void request(long batchId, String request);
 
     @Update("update decision set state = #{state} where id = #{id}")
     void mark(long id, DecisionState state);

@@ -37,15 +37,18 @@ public class Decisions {
 
     /** Writes down a decision. */
     @Transactional
-    public void decide(String no, Decision decision, String who) {
-        Batch batch = changeable(no, who);
-        check(batch, decision);
-        write(batch, List.of(decision), who);
+    public void decide(String no, Decision decision, Asked asked) {
+        Batch batch = rows.locked(no);
+        if (begins(batch, asked)) {
+            check(batch, decision);
+            write(batch, List.of(decision), asked.who());
+        }
     }
 
     /** Writes down decisions about a batch that the caller has locked: one act, undone and done again as one. */
     void write(Batch batch, List<Decision> decisions, String who) {
         rows.dropUndone(batch.id());
+        rows.acted(batch.id());
         rows.takenBy(batch.id(), who, times.now());
         Long act = null;
         for (Decision decision : decisions) {
@@ -109,8 +112,14 @@ public class Decisions {
 
     /** Takes the last act back, all that was decided in it, or does the last one taken back again. */
     @Transactional
-    public void step(String no, boolean back, String who) {
-        Batch batch = changeable(no, who);
+    public void step(String no, boolean back, Asked asked) {
+        Batch batch = rows.locked(no);
+        if (begins(batch, asked)) {
+            step(batch, back, asked.who());
+        }
+    }
+
+    private void step(Batch batch, boolean back, String who) {
         List<BatchRows.DecisionRow> all = rows.decisions(batch.id());
         BatchRows.DecisionRow chosen = null;
         for (BatchRows.DecisionRow row : all) {
@@ -123,6 +132,7 @@ public class Decisions {
         if (chosen == null) {
             throw (back ? Problem.NOTHING_TO_UNDO : Problem.NOTHING_TO_DO_AGAIN).with();
         }
+        rows.acted(batch.id());
         for (BatchRows.DecisionRow row : all) {
             if (row.act() == chosen.act() && row.state().equals(chosen.state())) {
                 rows.mark(row.id(), back ? DecisionState.UNDONE : DecisionState.ACTIVE);
@@ -143,10 +153,30 @@ public class Decisions {
                 && batches.stream(batch).pages().repairFor().reading();
         if (decision instanceof Decision.Turn || repairedForReading) {
             decision.named()
-                    .forEach(page -> rows.page(batch.id(), page)
-                            .ifPresent(row ->
-                                    work.readAgain(row.in().fileId(), row.in().page())));
+                    .forEach(page -> rows.page(batch.id(), page).ifPresent(row -> {
+                        rows.ask(row.id());
+                        work.readAgain(row.in().fileId(), row.in().page());
+                    }));
         }
+    }
+
+    /**
+     * Whether an act that was asked for is to be done now; its batch is locked.
+     *
+     * @return false when it was done under this very request
+     */
+    boolean begins(Batch batch, Asked asked) {
+        if (asked.request() != null) {
+            if (rows.requested(batch.id(), asked.request())) {
+                return false;
+            }
+            rows.request(batch.id(), asked.request());
+        }
+        refuseUnchangeable(batch, asked.who());
+        if (asked.revision() != null && asked.revision() != batch.course().revision()) {
+            throw Problem.BATCH_CHANGED.with(batch.no());
+        }
+        return true;
     }
 
     /** Locks a batch that this person may change now. */
@@ -176,12 +206,17 @@ public class Decisions {
 
     /** Moves a batch to another stage by hand. */
     @Transactional
-    public void moveTo(String no, Stage to, String who) {
-        Batch batch = changeable(no, who);
+    public void moveTo(String no, Stage to, Asked asked) {
+        Batch batch = rows.locked(no);
+        if (!begins(batch, asked)) {
+            return;
+        }
+        String who = asked.who();
         if (to == Stage.INTAKE || to == Stage.DONE) {
             throw Problem.NOT_BY_HAND.with(to);
         }
         rows.moveTo(batch.id(), to, times.now());
+        rows.acted(batch.id());
         rows.takenBy(batch.id(), who, times.now());
         log.add(who, batch.id(), Act.MOVED.with(Words.name(batch.stage()), Words.name(to)));
         batches.counted(batch, batches.view(batch, true));

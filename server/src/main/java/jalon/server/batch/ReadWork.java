@@ -14,6 +14,7 @@ import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
 import jalon.server.store.FileStore;
 import java.nio.file.Path;
+import java.util.List;
 import org.springframework.stereotype.Component;
 
 /**
@@ -77,11 +78,16 @@ public class ReadWork {
     public boolean read(Run run) throws InterruptedException {
         BatchRows.FileRow file = rows.file(run.fileId());
         Batch batch = batches.get(file.batchId());
+        if (batch.filed()) {
+            return false;
+        }
         String language = batches.stream(batch).language();
+        // The rows before the decisions: what is decided in between is told by the rows when the page is written.
+        List<BatchRows.PageRow> pages = rows.filePages(run.fileId(), run.from(), run.to());
         HowToRead decided = batches.howToRead(batch);
         String tryAgain = null;
         try (PageWorkers.Lent worker = slowWork.borrow()) {
-            for (BatchRows.PageRow page : rows.filePages(run.fileId(), run.from(), run.to())) {
+            for (BatchRows.PageRow page : pages) {
                 if (!run.again() && page.done()) {
                     continue;
                 }
@@ -97,7 +103,10 @@ public class ReadWork {
                         path, origin, language, decided.turn(page.no()), decided.readingRecipe(page.no()));
                 try {
                     PageFacts facts = worker.ask(work, run.patiently() ? PATIENTLY : 1);
-                    rows.read(page.id(), StoredFacts.write(facts));
+                    if (rows.read(page, StoredFacts.write(facts)) == 0) {
+                        rows.noAttempt(page.id());
+                        continue;
+                    }
                     renditions.makeUsual(facts, path, decided.recipe(facts), worker);
                 } catch (UnreadableFile e) {
                     rows.rejected(page.id(), e.why());
@@ -127,7 +136,7 @@ public class ReadWork {
     private boolean keptWithoutWords(
             PageWorkers.Lent worker, ReadOnePage work, Batch batch, BatchRows.PageRow page, Unread why) {
         try {
-            rows.read(page.id(), StoredFacts.write(worker.ask(work.withoutWords())));
+            rows.read(page, StoredFacts.write(worker.ask(work.withoutWords())));
             log.add(
                     ActivityLog.JALON,
                     batch.id(),
@@ -141,7 +150,7 @@ public class ReadWork {
     /** A page that was read before stays as it was then. */
     private void giveUp(Batch batch, BatchRows.PageRow page, Unread reason, boolean again) {
         if (again && page.factsVersion() > 0) {
-            rows.wantAgain(page.id());
+            rows.leaveAsRead(page.id());
         } else {
             rows.rejected(page.id(), reason);
         }

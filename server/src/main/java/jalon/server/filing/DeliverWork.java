@@ -8,8 +8,6 @@ import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlaces;
 import jalon.core.output.NameTaken;
 import jalon.core.page.UnreadableFile;
-import jalon.core.read.PageFacts;
-import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.Filing;
 import jalon.core.stream.Destination;
@@ -20,19 +18,27 @@ import jalon.server.batch.Batches;
 import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
-/** Carries out one delivery. Done twice it does the same: what lies there already with the same bytes is left. */
+/** Carries out one delivery. Done twice it does the same: the bytes are those of the first try, and what lies there is left. */
 @Component
 public class DeliverWork {
+    private static final Logger LOG = LoggerFactory.getLogger(DeliverWork.class);
+
     private final DeliveryRows rows;
     private final Batches batches;
     private final FileStore store;
     private final FilingPlaces places;
     private final PageWorkers slowWork;
+    private final WrittenFiles written;
     private final DeliveryEnds ends;
 
     DeliverWork(
@@ -41,12 +47,14 @@ public class DeliverWork {
             FileStore store,
             FilingPlaces places,
             PageWorkers slowWork,
+            WrittenFiles written,
             DeliveryEnds ends) {
         this.rows = rows;
         this.batches = batches;
         this.store = store;
         this.places = places;
         this.slowWork = slowWork;
+        this.written = written;
         this.ends = ends;
     }
 
@@ -60,23 +68,21 @@ public class DeliverWork {
         StreamDefinition stream = batches.stream(batch);
         Destination streams = stream.destination(planned.destination()).orElseThrow();
         Destination destination = planned.taken() == null ? streams : streams.whenTaken(planned.taken());
-        Map<Integer, PageFacts> facts = batches.facts(batch);
-        BatchView view = batches.view(batch, true);
         FiledDocument document = Filing.document(
                 stream,
                 batch.no(),
-                view,
+                batches.view(batch, true),
                 delivery.documentNo(),
-                facts,
+                batches.facts(batch),
                 batch.course().filedAt());
         FilingPlace place = places.of(destination);
-        Map<String, Path> received = new HashMap<>();
-        document.pages().forEach(p -> received.put(p.sha256(), store.path(p.sha256())));
         var spot = new FilingPlace.Spot(planned.folder(), planned.name(), destination.formats(), destination.taken());
         rows.running(id);
         List<String> placed;
+        List<FilingPlace.Ready> files;
         try {
-            placed = place.put(spot, files -> slowWork.ask(new WriteDocument(document, received, files)));
+            files = files(id, document, destination.formats());
+            placed = place.put(spot, files, remembered(id, files));
         } catch (NameTaken e) {
             ends.refused(delivery, Problem.DELIVERY_NAME_TAKEN.with(e.path()));
             return;
@@ -98,5 +104,51 @@ public class DeliverWork {
             throw new IllegalStateException("stopped while filing", e);
         }
         ends.done(delivery, batch, destination.to().searchable() ? document : null, placed);
+        drop(files);
+    }
+
+    /** As they were written at the first try, or written now. */
+    private List<FilingPlace.Ready> files(long id, FiledDocument document, List<Destination.Format> formats)
+            throws IOException, UnreadableFile, InterruptedException {
+        Optional<List<FilingPlace.Ready>> before = written.of(id, formats);
+        if (before.isPresent()) {
+            return before.get();
+        }
+        Map<String, Path> received = new HashMap<>();
+        document.pages().forEach(p -> received.put(p.sha256(), store.path(p.sha256())));
+        var work = WriteDocument.into(written.folder(), WrittenFiles.name(id), document, formats, received);
+        List<FilingPlace.Ready> files = slowWork.ask(work).files();
+        written.keep(id, files);
+        return files;
+    }
+
+    private FilingPlace.Remembered remembered(long id, List<FilingPlace.Ready> files) {
+        return new FilingPlace.Remembered() {
+            @Override
+            public List<String> before() {
+                Map<Destination.Format, String> paths = new EnumMap<>(Destination.Format.class);
+                rows.files(id).stream().filter(f -> f.path() != null).forEach(f -> paths.put(f.format(), f.path()));
+                return files.stream()
+                        .map(f -> paths.get(f.format()))
+                        .filter(Objects::nonNull)
+                        .toList();
+            }
+
+            @Override
+            public void about(List<String> placed) {
+                for (int i = 0; i < files.size(); i++) {
+                    rows.place(id, files.get(i).format(), placed.get(i));
+                }
+            }
+        };
+    }
+
+    /** What cannot be taken away now is taken away later. */
+    private void drop(List<FilingPlace.Ready> files) {
+        try {
+            written.drop(files);
+        } catch (IOException e) {
+            LOG.warn("what was written for {} stays for now: {}", files.get(0).file(), e.toString());
+        }
     }
 }

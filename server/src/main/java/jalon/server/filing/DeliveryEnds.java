@@ -43,7 +43,7 @@ class DeliveryEnds {
         if (toBeFound != null) {
             archive.add(batch, toBeFound, placed.get(0));
         }
-        rows.done(delivery.id(), placed, times.now());
+        rows.done(delivery.id(), times.now());
         if (rows.open(batch.id()) == 0) {
             marks.finish(batch.id(), times.now());
         }

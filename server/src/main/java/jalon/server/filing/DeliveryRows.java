@@ -1,5 +1,6 @@
 package jalon.server.filing;
 
+import jalon.core.output.FilingPlace;
 import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.server.Trouble;
@@ -14,12 +15,15 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface DeliveryRows {
-    record DeliveryRow(
-            long id, long batchId, int documentNo, Spot spot, DeliveryState state, List<String> files, Course course) {
-        public DeliveryRow {
-            files = files == null ? List.of() : files;
-        }
-    }
+    record DeliveryRow(long id, long batchId, int documentNo, Spot spot, DeliveryState state, Course course) {}
+
+    /**
+     * One of a delivery's files.
+     *
+     * @param sha256 in hex, or null for one filed before this was kept, and likewise the bytes
+     * @param path where it lies, or is about to lie, below the destination; null before it has a name there
+     */
+    record FileRow(long deliveryId, Destination.Format format, String sha256, Long bytes, String path) {}
 
     /** @param taken what is done when its name is taken, as a person said; null: as the stream says */
     record Spot(String destination, String folder, String name, Destination.Taken taken) {}
@@ -33,7 +37,7 @@ interface DeliveryRows {
 
     /** As {@code DeliveryRows.xml} groups them. */
     String COLUMNS = "id, batch_id, document_no, destination as spot_destination, folder as spot_folder,"
-            + " name as spot_name, taken as spot_taken, state, files, reason as course_reason,"
+            + " name as spot_name, taken as spot_taken, state, reason as course_reason,"
             + " tries as course_tries, next_at as course_next_at, left_out_by as course_left_out_by";
 
     @Insert("insert into delivery (batch_id, document_no, destination, folder, name)"
@@ -48,10 +52,27 @@ interface DeliveryRows {
     @ResultMap("row")
     Optional<DeliveryRow> find(long id);
 
-    @Update(
-            "update delivery set state = 'done', files = #{files,javaType=java.util.List}, reason = null, next_at = null, done_at = #{now}"
-                    + " where id = #{id}")
-    void done(long id, List<String> files, Instant now);
+    @Select(
+            "select f.delivery_id, f.format, f.sha256, f.bytes, f.path from delivery_file f"
+                    + " join delivery d on d.id = f.delivery_id where d.batch_id = #{batchId} order by f.delivery_id, f.format desc")
+    List<FileRow> filesOfBatch(long batchId);
+
+    @Select("select delivery_id, format, sha256, bytes, path from delivery_file where delivery_id = #{id}")
+    List<FileRow> files(long id);
+
+    /** What the file is; one written anew takes the place of what was written before. */
+    @Insert("insert into delivery_file (delivery_id, format, sha256, bytes) values (#{id}, #{file.format},"
+            + " #{file.sha256}, #{file.bytes}) on duplicate key update sha256 = values(sha256), bytes = values(bytes)")
+    void keepFile(long id, FilingPlace.Ready file);
+
+    @Update("update delivery_file set path = #{path} where delivery_id = #{id} and format = #{format}")
+    void place(long id, Destination.Format format, String path);
+
+    @Update("update delivery_file set path = null where delivery_id = #{id}")
+    void forgetPlaces(long id);
+
+    @Update("update delivery set state = 'done', reason = null, next_at = null, done_at = #{now} where id = #{id}")
+    void done(long id, Instant now);
 
     @Update("update delivery set state = 'running' where id = #{id}")
     void running(long id);

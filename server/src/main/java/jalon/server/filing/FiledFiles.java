@@ -1,10 +1,10 @@
 package jalon.server.filing;
 
 import jalon.core.output.FilingPlaces;
-import jalon.core.output.OutputFormat;
 import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
+import jalon.core.words.Words;
 import jalon.server.Problem;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
@@ -36,12 +36,12 @@ public class FiledFiles {
         StreamDefinition stream = batches.stream(batch);
         for (DeliveryRows.DeliveryRow delivery : rows.ofBatch(batch.id())) {
             if (delivery.documentNo() == document && delivery.state() == DeliveryState.DONE) {
-                for (String file : delivery.files()) {
-                    if (OutputFormat.endingOf(file).equals("." + format)) {
+                for (DeliveryRows.FileRow file : rows.files(delivery.id())) {
+                    if (Words.name(file.format()).equals(format)) {
                         return open(
                                 stream.destination(delivery.spot().destination())
                                         .orElseThrow(),
-                                file);
+                                file.path());
                     }
                 }
             }

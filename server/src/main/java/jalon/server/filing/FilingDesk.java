@@ -10,6 +10,7 @@ import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
 import jalon.server.Times;
+import jalon.server.batch.Asked;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.Batches;
@@ -53,9 +54,13 @@ public class FilingDesk {
 
     /** Files a batch: from here on it cannot be changed, and each delivery is carried out on its own. */
     @Transactional
-    public void file(String no, String who) {
-        Batch batch = marks.changeable(no, who);
-        if (marks.waiting(batch.id()) > 0) {
+    public void file(String no, Asked asked) {
+        marks.begun(no, asked).ifPresent(batch -> file(batch, asked.who()));
+    }
+
+    private void file(Batch batch, String who) {
+        String no = batch.no();
+        if (marks.beingRead(batch.id())) {
             throw Problem.PAGES_BEING_READ.with(no);
         }
         BatchView view = batches.view(batch, true);
@@ -85,7 +90,7 @@ public class FilingDesk {
                 && !batch.withdrawn()
                 && batch.holder().person() == null
                 && batch.holder().onHold() == null
-                && marks.waiting(id) == 0
+                && !marks.beingRead(id)
                 && batches.decisions(batch).isEmpty();
         if (!ready || batches.stream(batch).destinations().isEmpty()) {
             return;
@@ -149,10 +154,12 @@ public class FilingDesk {
                 yield Act.DELIVERY_TRIED_NOW.with(destination, document);
             }
             case NUMBER -> {
+                rows.forgetPlaces(delivery.id());
                 rows.anew(delivery.id(), spot.name(), Destination.Taken.NUMBER);
                 yield Act.DELIVERY_NUMBERED.with(destination, document);
             }
             case RENAME -> {
+                rows.forgetPlaces(delivery.id());
                 rows.anew(delivery.id(), SafeName.of(name), spot.taken());
                 yield Act.DELIVERY_RENAMED.with(destination, document, name);
             }

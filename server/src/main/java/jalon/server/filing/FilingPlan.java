@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** What is about to be filed, or what became of it. */
@@ -83,19 +84,25 @@ public class FilingPlan {
                         Tries.NONE));
             }
         } else {
-            rows.ofBatch(batch.id()).forEach(r -> deliveries.add(shown(r, stream)));
+            Map<Long, List<DeliveryRows.FileRow>> files = files(batch);
+            rows.ofBatch(batch.id())
+                    .forEach(r -> deliveries.add(shown(r, files.getOrDefault(r.id(), List.of()), stream)));
         }
         Ledger ledger = ledger(batch, view);
         return new Plan(deliveries, ledger, setAsideBy(view), batch.filed());
     }
 
-    private DeskDelivery shown(DeliveryRows.DeliveryRow r, StreamDefinition stream) {
+    private Map<Long, List<DeliveryRows.FileRow>> files(Batch batch) {
+        return rows.filesOfBatch(batch.id()).stream().collect(Collectors.groupingBy(DeliveryRows.FileRow::deliveryId));
+    }
+
+    private DeskDelivery shown(DeliveryRows.DeliveryRow r, List<DeliveryRows.FileRow> files, StreamDefinition stream) {
         DeliveryRows.Spot spot = r.spot();
         DeliveryRows.Course course = r.course();
         String planned = spot.folder().isEmpty() ? spot.name() : spot.folder() + "/" + spot.name();
-        String path = r.files().isEmpty()
-                ? planned
-                : OutputFormat.withoutEnding(r.files().get(0));
+        String path = r.state() == DeliveryState.DONE && !files.isEmpty()
+                ? OutputFormat.withoutEnding(files.get(0).path())
+                : planned;
         return new DeskDelivery(
                 r.id(),
                 r.documentNo(),
@@ -138,12 +145,13 @@ public class FilingPlan {
         Batch batch = batches.get(no);
         BatchView view = batches.view(batch, true);
         Map<Integer, List<Report.Delivery>> deliveries = new LinkedHashMap<>();
+        Map<Long, List<DeliveryRows.FileRow>> files = files(batch);
         for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
             if (r.state() == DeliveryState.DONE) {
-                r.files()
-                        .forEach(path -> deliveries
+                files.getOrDefault(r.id(), List.of())
+                        .forEach(f -> deliveries
                                 .computeIfAbsent(r.documentNo(), d -> new ArrayList<>())
-                                .add(new Report.Delivery(r.spot().destination(), path)));
+                                .add(new Report.Delivery(r.spot().destination(), f.path(), f.sha256())));
             }
         }
         List<Report.Rejected> rejected = notRead.of(batch).stream()

@@ -1,20 +1,20 @@
 package jalon.server.store;
 
+import jalon.core.disk.Disk;
 import jalon.core.page.Sha256;
 import jalon.server.JalonSettings;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.util.HexFormat;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /** The store as a folder: {@code received/ab/cdef...}. */
@@ -23,14 +23,21 @@ class FolderStore implements FileStore {
     private static final Logger LOG = LoggerFactory.getLogger(FolderStore.class);
 
     private final Path root;
+    private final Disk disk;
 
+    @Autowired
     FolderStore(JalonSettings settings) {
+        this(settings, new Disk());
+    }
+
+    FolderStore(JalonSettings settings, Disk disk) {
         this.root = settings.dataFolder().resolve("received");
+        this.disk = disk;
     }
 
     @Override
     public Stored keep(InputStream in) throws IOException {
-        Files.createDirectories(root);
+        Disk.makeFolders(root);
         Path part = Files.createTempFile(root, ".arriving-", ".part");
         try {
             MessageDigest digest = Sha256.digest();
@@ -50,17 +57,15 @@ class FolderStore implements FileStore {
             }
             String sha256 = HexFormat.of().formatHex(digest.digest());
             Path kept = path(sha256);
-            Files.createDirectories(kept.getParent());
-            try {
-                Files.createLink(kept, part);
-                try (FileChannel folder = FileChannel.open(kept.getParent())) {
-                    folder.force(true);
-                }
-            } catch (FileAlreadyExistsException e) {
+            Disk.makeFolders(kept.getParent());
+            if (!disk.name(part, kept)) {
                 // The same bytes were kept before, or something else has become of them since.
-                if (Files.mismatch(kept, part) != -1) {
+                if (Files.mismatch(kept, part) == -1) {
+                    Disk.sync(kept);
+                    Disk.syncNames(kept.getParent());
+                } else {
                     LOG.error("{} was damaged in the store; it came again and is whole now", kept);
-                    Files.move(part, kept, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+                    Disk.replace(part, kept);
                 }
             }
             return new Stored(sha256, bytes);

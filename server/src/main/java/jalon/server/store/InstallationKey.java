@@ -1,10 +1,10 @@
 package jalon.server.store;
 
+import jalon.core.disk.Disk;
 import jalon.server.JalonSettings;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -33,7 +33,7 @@ public class InstallationKey {
     /** Two lines of hexadecimal: secret and salt. Several servers that start at once agree on the first one written. */
     private static List<String> keyLines(Path file) {
         try {
-            Files.createDirectories(file.getParent());
+            Disk.makeFolders(file.getParent());
             if (!Files.exists(file)) {
                 var made = KeyGenerators.string();
                 String text = made.generateKey() + made.generateKey() + "\n" + made.generateKey() + "\n";
@@ -44,11 +44,10 @@ public class InstallationKey {
                         PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
                 Files.writeString(part, text, StandardCharsets.US_ASCII, StandardOpenOption.SYNC);
                 try {
-                    Files.createLink(file, part);
-                } catch (FileAlreadyExistsException e) {
-                    // Another server was quicker; its key is the one.
+                    // Where another server was quicker, its key is the one.
+                    new Disk().name(part, file);
                 } finally {
-                    Files.delete(part);
+                    Files.deleteIfExists(part);
                 }
             }
             List<String> lines = Files.readAllLines(file, StandardCharsets.US_ASCII);

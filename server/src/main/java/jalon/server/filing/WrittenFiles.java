@@ -1,0 +1,123 @@
+package jalon.server.filing;
+
+import jalon.core.disk.Disk;
+import jalon.core.output.FilingPlace;
+import jalon.core.output.OutputFormat;
+import jalon.core.stream.Destination;
+import jalon.server.JalonSettings;
+import jalon.server.Times;
+import jalon.server.live.RecurringWork;
+import java.io.IOException;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.stereotype.Component;
+
+/**
+ * Documents as they are written once, kept until they lie where they belong: whatever happens to a delivery, the next try
+ * brings the same bytes, by whatever version of Jalon it is made.
+ */
+@Component
+class WrittenFiles implements RecurringWork {
+    /** As {@link #name} makes them. */
+    private static final Pattern NAME = Pattern.compile("(\\d+)\\..*");
+
+    /** Long enough for a database that is put back from yesterday. */
+    private static final Duration KEPT_WITHOUT_DELIVERY = Duration.ofDays(7);
+
+    private final DeliveryRows rows;
+    private final Times times;
+    private final Path folder;
+
+    WrittenFiles(DeliveryRows rows, Times times, JalonSettings settings) {
+        this.rows = rows;
+        this.times = times;
+        this.folder = settings.dataFolder().resolve("written");
+    }
+
+    /** Where a delivery's files are written, each under {@link #name} with its ending. */
+    Path folder() throws IOException {
+        Disk.makeFolders(folder);
+        return folder;
+    }
+
+    static String name(long delivery) {
+        return Long.toString(delivery);
+    }
+
+    /** What was written at an earlier try; empty when nothing was, or when it is not whole any more. */
+    Optional<List<FilingPlace.Ready>> of(long delivery, List<Destination.Format> formats) throws IOException {
+        List<DeliveryRows.FileRow> kept = rows.files(delivery);
+        List<FilingPlace.Ready> ready = new ArrayList<>();
+        for (Destination.Format format : formats) {
+            for (DeliveryRows.FileRow file : kept) {
+                if (file.format() == format && file.sha256() != null) {
+                    Path path = folder.resolve(
+                            name(delivery) + OutputFormat.of(format).ending());
+                    ready.add(new FilingPlace.Ready(format, path, file.sha256(), file.bytes()));
+                }
+            }
+        }
+        for (FilingPlace.Ready file : ready) {
+            if (!file.isWhole()) {
+                return Optional.empty();
+            }
+        }
+        return ready.size() == formats.size() ? Optional.of(ready) : Optional.empty();
+    }
+
+    /** What was written is from now on what this delivery brings. */
+    void keep(long delivery, List<FilingPlace.Ready> files) throws IOException {
+        Disk.syncNames(folder);
+        for (FilingPlace.Ready file : files) {
+            rows.keepFile(delivery, file);
+        }
+    }
+
+    /** It lies where it belongs. */
+    void drop(List<FilingPlace.Ready> files) throws IOException {
+        for (FilingPlace.Ready file : files) {
+            Files.deleteIfExists(file.file());
+        }
+    }
+
+    @Override
+    public String name() {
+        return "written-files";
+    }
+
+    @Override
+    public Duration pause() {
+        return Duration.ofHours(1);
+    }
+
+    /** Takes away what a server left that stopped just after a delivery, or what belongs to one that was left out. */
+    @Override
+    public void run() throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return;
+        }
+        try (DirectoryStream<Path> all = Files.newDirectoryStream(folder)) {
+            for (Path file : all) {
+                Matcher name = NAME.matcher(file.getFileName().toString());
+                if (name.matches() && !needed(file, Long.parseLong(name.group(1)))) {
+                    Files.deleteIfExists(file);
+                }
+            }
+        }
+    }
+
+    private boolean needed(Path file, long delivery) throws IOException {
+        Optional<DeliveryRows.DeliveryRow> its = rows.find(delivery);
+        if (its.isPresent()) {
+            return !its.get().state().ended();
+        }
+        return Files.getLastModifiedTime(file).toInstant().isAfter(times.now().minus(KEPT_WITHOUT_DELIVERY));
+    }
+}
