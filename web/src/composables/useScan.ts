@@ -26,10 +26,19 @@ export function useScan(looked: (now: State, before: State | null) => void | Pro
     state.value = data
     soon()
   }
+  /** Takes up a stack that was broken off, or is being scanned already. @returns false when there is none */
+  async function resume(no: string): Promise<boolean> {
+    const { data } = await api.GET('/api/scans/{no}', { params: { path: { no } } })
+    if (!data || data.standing === 'empty') return false
+    state.value = data
+    await looked(data, null)
+    if (scanning.value) soon()
+    return true
+  }
   /** @param what the scanner, the batch or stream, the place in it, the settings */
   const begin = (what: Record<string, unknown>) => take(api.POST('/api/scans', { body: what as never }))
   const act = async (what: 'stop' | 'continue') => {
     if (state.value) await take(api.POST(`/api/scans/{no}/${what}`, { params: { path: { no: state.value.no } } }))
   }
-  return { state, scanning, begin, act, look }
+  return { state, scanning, begin, resume, act, look }
 }

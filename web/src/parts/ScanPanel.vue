@@ -39,7 +39,7 @@ watch(chosen, (d) => {
 })
 onMounted(load)
 
-const { state, scanning, begin, act, look } = useScan(async (now) => {
+const { state, scanning, begin, resume, act, look } = useScan(async (now) => {
   const { data } = await api.GET('/api/batches/{no}/arriving', { params: { path: { no: now.no } } })
   if (!data) return
   const more = data.length > pages.value.length
@@ -55,7 +55,8 @@ async function start() {
 }
 /** Goes on with a batch that was begun before, perhaps yesterday. */
 async function adopt(batch: string) {
-  if (device.value !== null && !state.value) await beginHere({ batch })
+  if (state.value || (await resume(batch))) return
+  if (device.value !== null) await beginHere({ batch })
 }
 const stop = () => act('stop')
 async function finish() {

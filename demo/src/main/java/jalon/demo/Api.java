@@ -14,6 +14,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -50,6 +51,13 @@ public final class Api {
             throw new IOException("GET " + path + " was answered with " + answer.statusCode());
         }
         return answer.body();
+    }
+
+    /** Gives each line of an answer that never ends, such as news, to a listener, in a thread of its own. */
+    public void listen(String path, Consumer<String> lines) {
+        HttpRequest request = HttpRequest.newBuilder(URI.create(base + path)).build();
+        var unused = http.sendAsync(request, HttpResponse.BodyHandlers.ofLines())
+                .thenAccept(answer -> answer.body().forEach(lines));
     }
 
     public JsonNode post(String path, Object body) throws IOException, InterruptedException {

@@ -245,6 +245,8 @@ public enum Problem {
     MAIL_TRIED_AGAIN(Kind.NOW, "subject", "sender", "why"),
     @JsonProperty("scanStopped")
     SCAN_STOPPED(Kind.NOW, "sheets"),
+    @JsonProperty("scanServerStopped")
+    SCAN_SERVER_STOPPED(Kind.NOW, "sheets"),
     @JsonProperty("feederEmpty")
     FEEDER_EMPTY(Kind.NOW),
     @JsonProperty("scanBroke")

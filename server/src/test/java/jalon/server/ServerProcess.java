@@ -37,7 +37,7 @@ final class ServerProcess {
                 "--jalon.intake.folder-roots=" + folder.toAbsolutePath(),
                 "--jalon.setup=../demo"));
         command.addAll(List.of(settings));
-        Path log = folder.resolve("server.log");
+        Path log = folder.resolve("server-" + port + ".log");
         var builder = new ProcessBuilder(command);
         builder.environment().put("OMP_THREAD_LIMIT", "1");
         Process process =

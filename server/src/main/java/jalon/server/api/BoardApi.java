@@ -87,7 +87,7 @@ class BoardApi {
     }
 
     @GetMapping(value = "/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter events() {
-        return events.listen();
+    SseEmitter events(Principal who) {
+        return events.listen(who.getName());
     }
 }

@@ -174,8 +174,13 @@ interface BatchRows {
     @ResultMap("batch")
     List<Batch> notToldLate();
 
-    @Update("update batch set told_late = true where id = #{id}")
-    void toldLate(long id);
+    /** @return 0 when another server is telling it, or told it */
+    @Update("update batch set telling_late_since = utc_timestamp(6) where id = #{id} and not told_late and"
+            + " coalesce(telling_late_since < utc_timestamp(6) - interval 10 minute, true)")
+    int tellsLate(long id);
+
+    @Update("update batch set told_late = #{told}, telling_late_since = null where id = #{id}")
+    void toldLate(long id, boolean told);
 
     @Select("select " + COLUMNS + " from batch where stage <> 'done' and not raised")
     @ResultMap("batch")
@@ -221,6 +226,9 @@ interface BatchRows {
     @Insert("insert into page (batch_id, no, file_id, file_page, sheet, side) values"
             + " (#{batchId}, #{no}, #{in.fileId}, #{in.page}, #{sheet.no}, #{sheet.side})")
     void addPage(long batchId, int no, InFile in, Receiving.Sheet sheet);
+
+    @Select("select exists (select 1 from scan where batch_id = #{batchId} and standing = 'scanning')")
+    boolean scanning(long batchId);
 
     /** The sheet's number is free for the one that is scanned again. */
     @Update("update page set sheet = null, side = null where batch_id = #{batchId} and sheet = #{sheet}")

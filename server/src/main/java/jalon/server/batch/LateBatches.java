@@ -99,7 +99,7 @@ class LateBatches implements RecurringWork {
 
     private void tell(Batch batch) {
         var stream = batches.stream(batch);
-        if (stream.intake().tell().isEmpty() || !letters.possible()) {
+        if (stream.intake().tell().isEmpty() || !letters.possible() || rows.tellsLate(batch.id()) == 0) {
             return;
         }
         String text = "Batch " + batch.no() + " (" + stream.title() + ") is late.\n\nStage: "
@@ -113,12 +113,13 @@ class LateBatches implements RecurringWork {
         try {
             letters.send(
                     null, String.join(",", stream.intake().tell()), "Late: " + batch.no() + " " + stream.title(), text);
-            rows.toldLate(batch.id());
+            rows.toldLate(batch.id(), true);
             log.add(
                     ActivityLog.JALON,
                     batch.id(),
                     Act.TOLD_LATE.with(String.join(", ", stream.intake().tell())));
         } catch (MessagingException e) {
+            rows.toldLate(batch.id(), false);
             LOG.warn("nobody could be told that {} is late; it is tried again: {}", batch.no(), e.getMessage());
         }
     }

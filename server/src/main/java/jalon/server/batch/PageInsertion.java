@@ -91,6 +91,9 @@ public class PageInsertion {
                     .filter(p -> p.sheet() != null && p.sheet().no() == sheet)
                     .map(BatchRows.PageRow::no)
                     .toList();
+            if (sides.isEmpty()) {
+                return;
+            }
             rows.forgetSheet(batch.id(), sheet);
             decisions.write(batch, List.of(new Decision.SetAside(sides)), "Jalon");
             rows.takenBy(batch.id(), batch.holder().person(), batch.holder().since());

@@ -85,6 +85,9 @@ public class Receiving {
     public void complete(String no, String who) {
         Batch batch = rows.locked(no);
         refuseWithdrawn(batch);
+        if (rows.scanning(batch.id())) {
+            throw Problem.SCANNING_ALREADY.with(no);
+        }
         pages.complete(batch, who);
     }
 

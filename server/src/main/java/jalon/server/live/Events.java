@@ -1,60 +1,43 @@
 package jalon.server.live;
 
-import java.io.IOException;
-import java.util.List;
-import java.util.concurrent.CopyOnWriteArrayList;
-import org.springframework.context.event.ContextClosedEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** Tells open screens that a batch has changed, as server-sent events; they fetch what they need. */
+/** Tells open screens that a batch has changed, those of all servers; they fetch what they need. */
 @Component
 public class Events {
-    private final List<SseEmitter> listening = new CopyOnWriteArrayList<>();
+    private final Listeners listeners;
+    private final NewsRows news;
+    private final Node node;
 
-    public SseEmitter listen() {
-        SseEmitter emitter = new SseEmitter(0L);
-        listening.add(emitter);
-        emitter.onCompletion(() -> listening.remove(emitter));
-        emitter.onTimeout(() -> listening.remove(emitter));
-        emitter.onError(e -> listening.remove(emitter));
-        send(emitter, "hello", "");
-        return emitter;
+    Events(Listeners listeners, NewsRows news, Node node) {
+        this.listeners = listeners;
+        this.news = news;
+        this.node = node;
     }
 
-    /** A server that stops waits for answers that are under way; these would be so for as long as a screen is open. */
-    @EventListener
-    void stopping(ContextClosedEvent end) {
-        listening.forEach(SseEmitter::complete);
+    /** @param who sign-in of the person at the screen */
+    public SseEmitter listen(String who) {
+        return listeners.listen(who);
     }
 
-    /** Sent when the change is committed: a screen that asks at once must see it. */
+    /**
+     * Sent when the change is committed: a screen that asks at once must see it. For the other servers it is written down in
+     * the same transaction: what is done is told, and what is not done is not.
+     */
     public void changed(String batchNo) {
+        news.add(batchNo, node.id());
         if (TransactionSynchronizationManager.isSynchronizationActive()) {
             TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
                 @Override
                 public void afterCommit() {
-                    tell(batchNo);
+                    listeners.tell(batchNo);
                 }
             });
         } else {
-            tell(batchNo);
-        }
-    }
-
-    private void tell(String batchNo) {
-        listening.forEach(e -> send(e, "batch", batchNo));
-    }
-
-    private void send(SseEmitter emitter, String name, String data) {
-        try {
-            emitter.send(SseEmitter.event().name(name).data(data));
-        } catch (IOException | IllegalStateException e) {
-            // The screen was closed.
-            listening.remove(emitter);
+            listeners.tell(batchNo);
         }
     }
 }

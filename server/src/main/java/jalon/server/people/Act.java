@@ -48,6 +48,8 @@ public enum Act {
     EXPECTED("pages", "documents"),
     @JsonProperty("withdrew")
     WITHDREW("why"),
+    @JsonProperty("scanBrokenOff")
+    SCAN_BROKEN_OFF("sheets"),
     @JsonProperty("toldLate")
     TOLD_LATE("to"),
 

@@ -33,10 +33,10 @@ public final class Scan {
 
     private final Order order;
     private final EsclDevice device;
-    private final PageInsertion.Place place;
     private final Receiving receiving;
     private final PageInsertion insertion;
-    private volatile Standing standing = Standing.scanning;
+    private final Book book;
+    private volatile Standing standing;
     private volatile Trouble trouble;
     private volatile boolean stopping;
     private volatile int pages;
@@ -49,16 +49,28 @@ public final class Scan {
      *
      * @param no of the batch
      * @param scanner by name
+     * @param place where the sheets come to stand in a batch that was complete before, or null
      */
-    record Order(String no, String scanner, ScanSettings settings, String who) {}
+    record Order(String no, String scanner, ScanSettings settings, String who, PageInsertion.Place place) {}
 
-    /** @param place where the sheets come to stand in a batch that was complete before, or null */
-    Scan(Order order, EsclDevice device, PageInsertion.Place place, Receiving receiving, PageInsertion insertion) {
+    /** Where it is written down how it stands with a stack. */
+    @FunctionalInterface
+    interface Book {
+        void write(Standing standing, Trouble trouble);
+    }
+
+    /** A stack that has not begun, or stopped as it is said here. */
+    Scan(Order order, EsclDevice device, Receiving receiving, PageInsertion insertion, Book book, State before) {
         this.order = order;
         this.device = device;
-        this.place = place;
         this.receiving = receiving;
         this.insertion = insertion;
+        this.book = book;
+        this.standing = before.standing();
+        this.trouble = before.trouble();
+        this.pages = before.stored().pages();
+        this.sheets = before.stored().sheets();
+        this.replaced = pages > 0;
     }
 
     /** How it stands with a stack. */
@@ -93,7 +105,13 @@ public final class Scan {
                 new Stored(pages, sheets),
                 trouble,
                 order.settings(),
-                place != null);
+                order.place() != null);
+    }
+
+    private void stands(Standing now, Trouble because) {
+        trouble = because;
+        book.write(now, because);
+        standing = now;
     }
 
     boolean running() {
@@ -105,8 +123,7 @@ public final class Scan {
     }
 
     Runnable again() {
-        standing = Standing.scanning;
-        trouble = null;
+        stands(Standing.scanning, null);
         stopping = false;
         return this::run;
     }
@@ -133,11 +150,10 @@ public final class Scan {
     private void fetchAll(URI job) throws ScanFault, IOException {
         Instant quietSince = Instant.now();
         int fetched = 0;
-        int sides = order.settings().duplex() && order.settings().source() == ScanSettings.Source.feeder ? 2 : 1;
+        int sides = order.settings().sides();
         while (true) {
             if (stopping && half == null) {
-                standing = Standing.stopped;
-                trouble = Problem.SCAN_STOPPED.with(sheets).trouble();
+                stands(Standing.stopped, Problem.SCAN_STOPPED.with(sheets).trouble());
                 return;
             }
             Path page = Files.createTempFile("jalon-scan-", ".page");
@@ -176,7 +192,7 @@ public final class Scan {
         String name = String.format(Locale.ROOT, "sheet-%03d-%s", sheet, Words.name(side));
         Receiving.Received received;
         try (InputStream in = Files.newInputStream(page)) {
-            received = place == null
+            received = order.place() == null
                     ? receiving.add(order.no(), name, in, null, where)
                     : insertion.insert(order.no(), name, in, placeNow(), where, order.who());
         }
@@ -194,7 +210,7 @@ public final class Scan {
 
     /** Only the first page takes a place or fills a gap; what follows stands behind it. */
     private PageInsertion.Place placeNow() {
-        return replaced ? new PageInsertion.Place(place.before(), null, null) : place;
+        return replaced ? new PageInsertion.Place(order.place().before(), null, null) : order.place();
     }
 
     /** A JPEG ends with its end mark (ITU-T T.81); a connection that broke leaves one without. */
@@ -234,8 +250,7 @@ public final class Scan {
         if (half != null) {
             throw new ScanFault(Problem.SCANNER_HALF_SHEET.with());
         }
-        standing = Standing.empty;
-        trouble = fetched == 0 ? Problem.FEEDER_EMPTY.with().trouble() : null;
+        stands(Standing.empty, fetched == 0 ? Problem.FEEDER_EMPTY.with().trouble() : null);
     }
 
     private void fault(NotPossible what) {
@@ -244,7 +259,6 @@ public final class Scan {
             pages--;
             half = null;
         }
-        trouble = what.trouble();
-        standing = Standing.fault;
+        stands(Standing.fault, what.trouble());
     }
 }

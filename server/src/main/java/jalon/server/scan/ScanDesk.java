@@ -16,6 +16,7 @@ import jalon.server.people.Preferences;
 import jalon.server.stream.StreamLibrary;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -34,6 +35,7 @@ public class ScanDesk implements DisposableBean {
     private final Batches batches;
     private final StreamLibrary streams;
     private final Preferences preferences;
+    private final ScanBook book;
     private final Map<String, Scan> scans = new ConcurrentHashMap<>();
     private final ExecutorService threads = Executors.newCachedThreadPool(r -> {
         Thread t = new Thread(r, "scan");
@@ -47,13 +49,15 @@ public class ScanDesk implements DisposableBean {
             PageInsertion insertion,
             Batches batches,
             StreamLibrary streams,
-            Preferences preferences) {
+            Preferences preferences,
+            ScanBook book) {
         this.channels = channels;
         this.receiving = receiving;
         this.insertion = insertion;
         this.batches = batches;
         this.streams = streams;
         this.preferences = preferences;
+        this.book = book;
     }
 
     /**
@@ -98,10 +102,7 @@ public class ScanDesk implements DisposableBean {
             ScanSettings settings) {}
 
     public Scan.State start(Wanted wanted, String who) {
-        Channels.Channel channel = channels.all().stream()
-                .filter(c -> c.id() == wanted.scanner() && c.settings() instanceof ChannelSettings.Scanner)
-                .findFirst()
-                .orElseThrow(() -> Problem.NO_SUCH_SCANNER.with());
+        Channels.Channel channel = scanner(wanted.scanner()).orElseThrow(Problem.NO_SUCH_SCANNER::with);
         ScanSettings chosen =
                 wanted.settings() == null ? new ScanSettings(null, null, null, false, null, null) : wanted.settings();
         preferences.keep(who, "scan:" + channel.id(), JSON.writeValueAsString(chosen));
@@ -126,11 +127,17 @@ public class ScanDesk implements DisposableBean {
         if (no == null) {
             no = receiving.open(NewBatch.of(stream, "scanner " + channel.name(), CameBy.SCANNER, who));
         }
-        var device = new EsclDevice(((ChannelSettings.Scanner) channel.settings()).address());
-        Scan scan = new Scan(new Scan.Order(no, channel.name(), settings, who), device, place, receiving, insertion);
+        var order = new Scan.Order(no, channel.name(), settings, who, place);
+        book.begin(order, channel.id(), receiving.nextSheet(no));
+        Scan scan = scan(order, channel, ScanBook.NOTHING);
         scans.put(no, scan);
         threads.execute(scan::run);
         return scan.state();
+    }
+
+    private Scan scan(Scan.Order order, Channels.Channel channel, Scan.State before) {
+        var device = new EsclDevice(((ChannelSettings.Scanner) channel.settings()).address());
+        return new Scan(order, device, receiving, insertion, (now, why) -> book.stands(order.no(), now, why), before);
     }
 
     private PageInsertion.Place place(Batch batch, Wanted wanted) {
@@ -146,32 +153,47 @@ public class ScanDesk implements DisposableBean {
     }
 
     private void refuseIfScanning(String no) {
-        Scan before = scans.get(no);
-        if (before != null && before.running()) {
+        if (book.find(no).filter(k -> k.standing() == Scan.Standing.scanning).isPresent()) {
             throw Problem.SCANNING_ALREADY.with(no);
         }
     }
 
     public Scan.State state(String no) {
-        Scan scan = scans.get(no);
-        if (scan == null) {
-            throw Problem.NOTHING_SCANNED.with(no);
-        }
-        return scan.state();
+        ScanBook.Kept kept = book.find(no).orElseThrow(() -> Problem.NOTHING_SCANNED.with(no));
+        Scan here = kept.ours() ? scans.get(no) : null;
+        return here == null ? kept.state(name(kept.scanner())) : here.state();
+    }
+
+    private Optional<Channels.Channel> scanner(long id) {
+        return channels.all().stream()
+                .filter(c -> c.id() == id && c.settings() instanceof ChannelSettings.Scanner)
+                .findFirst();
+    }
+
+    private String name(long scanner) {
+        return scanner(scanner).map(Channels.Channel::name).orElse("");
     }
 
     public Scan.State stop(String no) {
-        state(no);
-        scans.get(no).stop();
+        Scan here = scans.get(no);
+        if (here != null) {
+            here.stop();
+        }
         return state(no);
     }
 
-    /** Goes on with a stack that was stopped or had a fault. */
+    /** Goes on with a stack that was stopped or had a fault, also one that another server began. */
     public Scan.State goOn(String no) {
-        state(no);
+        ScanBook.Kept kept = book.find(no).orElseThrow(() -> Problem.NOTHING_SCANNED.with(no));
         refuseIfScanning(no);
-        threads.execute(scans.get(no).again());
-        return state(no);
+        Scan scan = kept.ours() ? scans.get(no) : null;
+        if (scan == null) {
+            Channels.Channel channel = scanner(kept.scanner()).orElseThrow(Problem.NO_SUCH_SCANNER::with);
+            scan = scan(kept.order(channel.name()), channel, kept.state(channel.name()));
+            scans.put(no, scan);
+        }
+        threads.execute(scan.again());
+        return scan.state();
     }
 
     @Override

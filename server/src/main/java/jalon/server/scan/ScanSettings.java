@@ -42,6 +42,11 @@ public record ScanSettings(
                 showEvery);
     }
 
+    /** Of each sheet, that come as pages. */
+    int sides() {
+        return duplex && source == Source.feeder ? 2 : 1;
+    }
+
     double widthMm() {
         return SIZES.get(size)[0];
     }

@@ -6,6 +6,7 @@ import jalon.server.Trouble;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.List;
+import javax.sql.DataSource;
 import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
@@ -34,7 +35,7 @@ class DatabaseTypes {
 
     /** @param zone where the installation stands, such as {@code Europe/Lisbon}; the machine's own when none is set */
     @Bean
-    Clock clock(@Value("${jalon.zone:}") String zone) {
-        return Clock.system(zone.isBlank() ? ZoneId.systemDefault() : ZoneId.of(zone));
+    Clock clock(DataSource database, @Value("${jalon.zone:}") String zone) {
+        return new DatabaseClock(database, Clock.system(zone.isBlank() ? ZoneId.systemDefault() : ZoneId.of(zone)));
     }
 }

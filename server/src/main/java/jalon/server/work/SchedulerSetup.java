@@ -15,6 +15,7 @@ import jalon.server.filing.DeliverWork;
 import jalon.server.filing.FilingDesk;
 import jalon.server.live.RecurringWork;
 import java.io.IOException;
+import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import javax.sql.DataSource;
@@ -65,7 +66,8 @@ class SchedulerSetup {
             ObjectProvider<FilingDesk> filing,
             ObjectProvider<DeliverWork> deliver,
             List<RecurringWork> recurring,
-            SchedulerQueue queue) {
+            SchedulerQueue queue,
+            Times times) {
         Task<SchedulerQueue.Pages> readPages = Tasks.oneTime(SchedulerQueue.READ, SchedulerQueue.Pages.class)
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) -> {
@@ -103,8 +105,12 @@ class SchedulerSetup {
                         deliver.getObject().deliver(task.getData().id()));
         List<RecurringTask<Void>> again =
                 recurring.stream().map(SchedulerSetup::task).toList();
-        Scheduler scheduler =
-                configured(database, settings.reading().workers(), List.of(readPages, advance, file, delivery), again);
+        Scheduler scheduler = configured(
+                database,
+                settings.reading().workers(),
+                List.of(readPages, advance, file, delivery),
+                again,
+                times.clock());
         return new Running(scheduler, settings.isWorker());
     }
 
@@ -123,8 +129,14 @@ class SchedulerSetup {
      * test holds that each task is still done once.
      */
     static Scheduler configured(
-            DataSource database, int threads, List<Task<?>> tasks, List<RecurringTask<Void>> recurring) {
+            DataSource database,
+            int threads,
+            List<Task<?>> tasks,
+            List<RecurringTask<Void>> recurring,
+            Clock databases) {
         return Scheduler.create(database, tasks)
+                // Whose sign of life is old is for one clock to say.
+                .clock(databases::instant)
                 .startTasks(recurring)
                 .serializer(new StoredTasks())
                 .deleteUnresolvedAfter(UNKNOWN_KEPT)

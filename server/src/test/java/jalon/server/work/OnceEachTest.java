@@ -28,9 +28,9 @@ class OnceEachTest {
         Map<String, Integer> done = new ConcurrentHashMap<>();
         var task = Tasks.oneTime("count").execute((instance, context) -> done.merge(instance.getId(), 1, Integer::sum));
         List<Scheduler> workers = List.of(
-                SchedulerSetup.configured(database, 3, List.of(task), List.of()),
-                SchedulerSetup.configured(database, 3, List.of(task), List.of()),
-                SchedulerSetup.configured(database, 3, List.of(task), List.of()));
+                SchedulerSetup.configured(database, 3, List.of(task), List.of(), Clock.systemUTC()),
+                SchedulerSetup.configured(database, 3, List.of(task), List.of(), Clock.systemUTC()),
+                SchedulerSetup.configured(database, 3, List.of(task), List.of(), Clock.systemUTC()));
         try {
             workers.forEach(Scheduler::start);
             for (int i = 0; i < tasks; i++) {
@@ -58,7 +58,7 @@ class OnceEachTest {
                 Thread.currentThread().interrupt();
             }
         });
-        Scheduler worker = SchedulerSetup.configured(database, 1, List.of(slow), List.of());
+        Scheduler worker = SchedulerSetup.configured(database, 1, List.of(slow), List.of(), Clock.systemUTC());
         try {
             for (int i = 0; i < 4; i++) {
                 worker.scheduleIfNotExists(slow.instance("t" + i), Instant.now());
@@ -85,7 +85,7 @@ class OnceEachTest {
         var queue = new SchedulerQueue(SchedulerSetup.client(database), new Times(Clock.systemUTC()));
         queue.readFile(1, 12);
         queue.advance(1);
-        Scheduler worker = SchedulerSetup.configured(database, 1, List.of(read, advance), List.of());
+        Scheduler worker = SchedulerSetup.configured(database, 1, List.of(read, advance), List.of(), Clock.systemUTC());
         try {
             worker.start();
             await().atMost(Duration.ofSeconds(60)).until(() -> done.size() == 4);
