@@ -63,7 +63,6 @@ public record Box(double x, double y, double width, double height) {
         return new Box(left, top, Math.max(right(), other.right()) - left, Math.max(bottom(), other.bottom()) - top);
     }
 
-    /** This box grown by {@code mm} on every side. */
     /** The part of it that lies on a page of this size. */
     public Box within(double pageWidth, double pageHeight) {
         double left = Math.max(0, x);
@@ -75,6 +74,7 @@ public record Box(double x, double y, double width, double height) {
                 Math.max(0, Math.min(pageHeight, bottom()) - top));
     }
 
+    /** This box grown by {@code mm} on every side. */
     public Box grown(double mm) {
         return new Box(x - mm, y - mm, width + 2 * mm, height + 2 * mm);
     }

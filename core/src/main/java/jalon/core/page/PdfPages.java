@@ -18,6 +18,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 
@@ -30,6 +31,7 @@ final class PdfPages implements PageFile {
 
     private final PDDocument document;
     private final int pages;
+    private boolean formDrawn;
 
     private PdfPages(PDDocument document, int pages) {
         this.pages = pages;
@@ -57,6 +59,24 @@ final class PdfPages implements PageFile {
         }
     }
 
+    /**
+     * A page as it is to be seen: fields that were filled without being drawn, and notes that nobody drew, are drawn; whoever
+     * opens the file elsewhere sees them.
+     */
+    private PDPage shown(int index) throws IOException {
+        if (!formDrawn) {
+            formDrawn = true;
+            document.getDocumentCatalog().getAcroForm();
+        }
+        PDPage page = document.getPage(index);
+        for (PDAnnotation annotation : page.getAnnotations()) {
+            if (annotation.getNormalAppearanceStream() == null) {
+                annotation.constructAppearances(document);
+            }
+        }
+        return page;
+    }
+
     /** By walking the tree of pages, once each: what the file itself says can be two thousand million. */
     private static int count(PDDocument document) throws UnreadableFile {
         int pages = 0;
@@ -79,7 +99,7 @@ final class PdfPages implements PageFile {
     @Override
     public Scan page(int index) throws UnreadableFile {
         try {
-            PDPage page = document.getPage(index);
+            PDPage page = shown(index);
             Optional<PdfScanImage.Found> picture = PdfScanImage.find(page);
             return picture.isPresent() ? asScan(page, picture.get()) : drawn(page, index);
         } catch (IOException | RuntimeException e) {
@@ -113,7 +133,7 @@ final class PdfPages implements PageFile {
     @Override
     public Optional<Encoded> asIs(int index) throws UnreadableFile {
         try {
-            PDPage page = document.getPage(index);
+            PDPage page = shown(index);
             Optional<PdfScanImage.Found> picture = PdfScanImage.find(page);
             if (picture.isEmpty()) {
                 return Optional.empty();

@@ -32,7 +32,7 @@ final class PdfScanImage extends PDFGraphicsStreamEngine {
     static Optional<Found> find(PDPage page) throws IOException {
         var engine = new PdfScanImage(page);
         engine.processPage(page);
-        if (engine.other || engine.image == null) {
+        if (!PdfText.seen(page).isEmpty() || engine.other || engine.image == null) {
             return Optional.empty();
         }
         Matrix m = engine.placed;

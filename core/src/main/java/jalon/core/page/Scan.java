@@ -9,9 +9,9 @@ import java.util.List;
  * @param image the picture
  * @param dpi pixels per inch, the same in both directions
  * @param dpiStated whether the file said so; otherwise {@code dpi} was worked out from the size
- * @param ownWords words that came with a born-digital page, boxes in mm; empty for a scan
+ * @param ownWords words that came with the page and are seen on it; empty for a scan
  */
-public record Scan(BufferedImage image, double dpi, boolean dpiStated, List<Word> ownWords) {
+public record Scan(BufferedImage image, double dpi, boolean dpiStated, List<OwnWord> ownWords) {
 
     public double widthMm() {
         return Millimetres.of(image.getWidth(), dpi);

@@ -1,6 +1,7 @@
 package jalon.core.read;
 
 import jalon.core.page.Box;
+import jalon.core.page.TwoWays;
 import jalon.core.page.Word;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -140,14 +141,18 @@ public final class PageRows {
         double end = 0;
         for (Placed p : ordered) {
             if (!cell.isEmpty() && p.box().x() - end > gap) {
-                cells.add(new Line(List.copyOf(cell)));
+                cells.add(inReadingOrder(cell));
                 cell.clear();
             }
             cell.add(p.word());
             end = Math.max(end, p.box().right());
         }
-        cells.add(new Line(List.copyOf(cell)));
+        cells.add(inReadingOrder(cell));
         return new Row(List.copyOf(cells));
+    }
+
+    private static Line inReadingOrder(List<Word> cell) {
+        return new Line(TwoWays.inReadingOrder(List.copyOf(cell), Word::text));
     }
 
     /** From top to bottom. */

@@ -68,13 +68,16 @@ public final class ReadPage {
                 : GrayPlane.of(
                         Repaired.of(scan.image(), scan.dpi(), readThrough, 0).image(), scan.dpi());
         GrayPlane smallToRead = toRead == received ? small : toRead.small();
+        OwnText own = OwnText.of(scan, received, small, reader);
         Attempt best;
-        if (turn != null) {
-            best = attempt(toRead.turned(turn), smallToRead.turned(turn), turn, reader);
-        } else if (scan.ownWords().isEmpty()) {
-            best = readUpright(toRead, smallToRead, ink, reader);
+        if (own.isWhole()) {
+            int upright = turn == null ? own.turn() : turn;
+            best = new Attempt(upright, Skew.of(small.turned(upright)).degrees(), own.upright(upright));
         } else {
-            best = new Attempt(0, Skew.of(small).degrees(), scan.ownWords());
+            best = turn == null
+                    ? readUpright(toRead, smallToRead, ink, reader)
+                    : attempt(toRead.turned(turn), smallToRead.turned(turn), turn, reader);
+            best = new Attempt(best.rotation(), best.skew(), own.over(best.words(), best.rotation()));
         }
         int rotation = best.rotation();
         boolean sideways = rotation % 180 != 0;
@@ -93,7 +96,7 @@ public final class ReadPage {
                 readThrough);
         var seen = new PageFacts(
                 origin.no(), origin.file(), origin.filePage(), origin.sha256(), image, upright, best.words());
-        return scan.ownWords().isEmpty() ? StampedWords.read(scan, seen, reader) : seen;
+        return own.isWhole() ? seen : StampedWords.read(scan, seen, reader);
     }
 
     /** Without straightening, which is part of reading already, by the lean that is then measured. */

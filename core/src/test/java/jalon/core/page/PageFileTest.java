@@ -93,9 +93,9 @@ class PageFileTest {
             assertThat(pages.asIs(0)).get().satisfies(e -> assertThat(e.turn()).isEqualTo(90));
             Scan second = pages.page(1);
             assertThat(second.dpi()).isEqualTo(300);
-            assertThat(second.ownWords()).extracting(Word::text).containsExactly("Berth", "C-17");
-            assertThat(second.ownWords().get(0).box().x()).isCloseTo(25.4, within(0.5));
-            assertThat(second.ownWords().get(0).box().bottom()).isCloseTo((842 - 700) * 25.4 / 72, within(1.0));
+            assertThat(second.ownWords()).extracting(w -> w.word().text()).containsExactly("Berth", "C-17");
+            assertThat(second.ownWords().get(0).word().box().x()).isCloseTo(25.4, within(0.5));
+            assertThat(second.ownWords().get(0).word().box().bottom()).isCloseTo((842 - 700) * 25.4 / 72, within(1.0));
         }
     }
 
