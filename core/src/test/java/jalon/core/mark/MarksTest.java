@@ -96,6 +96,31 @@ class MarksTest {
                 .containsExactlyInAnyOrder("PM-4821-K", "B0412", "ML-26-00417");
     }
 
+    @Test
+    void codesThatShareTheirPlaceAreAllRead() {
+        var page = Pictures.plane(300, 0, g -> {
+            code(g, BarcodeFormat.QR_CODE, "ML-26-00417", 20, 40, 25, 25);
+            code(g, BarcodeFormat.QR_CODE, "PM-4821-K", 48, 40, 25, 25);
+            code(g, BarcodeFormat.DATA_MATRIX, "B-0412", 76, 40, 20, 20);
+            code(g, BarcodeFormat.CODE_128, "PM-5510-A", 60, 140, 80, 14);
+            code(g, BarcodeFormat.DATA_MATRIX, "12 pages", 143, 139, 16, 16);
+        });
+        for (int turn : new int[] {0, 90, 180, 270}) {
+            var marks = Marks.found(page.turned(turn)).upright(Math.floorMod(-turn, 360), true);
+            assertThat(marks)
+                    .as("turned by %d", turn)
+                    .extracting(Mark::value)
+                    .containsExactlyInAnyOrder("ML-26-00417", "PM-4821-K", "B-0412", "PM-5510-A", "12 pages");
+            assertThat(marks)
+                    .filteredOn(m -> m.value().equals("PM-4821-K"))
+                    .singleElement()
+                    .satisfies(m -> {
+                        assertThat(m.box().centreX()).isBetween(55.0, 66.0);
+                        assertThat(m.box().centreY()).isBetween(47.0, 58.0);
+                    });
+        }
+    }
+
     private static void code(Graphics2D g, BarcodeFormat kind, String value, double x, double y, double w, double h) {
         try {
             BitMatrix bars = new MultiFormatWriter().encode(value, kind, 0, 0);
