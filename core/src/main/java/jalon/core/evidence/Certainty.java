@@ -28,6 +28,9 @@ public final class Certainty {
     /** A stream has rules, yet the batch begins with a page that none of them knows: somebody should look. */
     public static final double NO_SIGN = 0.5;
 
+    /** A page inside of a document that looks like the first pages do: as often a sheet was forgotten as not. */
+    public static final double OVERLOOKED = 0.5;
+
     /** None of the types' words are there: the default is a guess that a person should see. */
     public static final double ONLY_DEFAULT = 0.5;
 

@@ -44,6 +44,9 @@ public record Reason(Code code, Map<String, String> with) {
         WHOLE_BATCH,
         @JsonProperty("firstWithoutSign")
         FIRST_WITHOUT_SIGN,
+        /** No rule saw its sign, but the page has what first pages have. */
+        @JsonProperty("looksLikeFirst")
+        LOOKS_LIKE_FIRST("words"),
         @JsonProperty("firstOfBatch")
         FIRST_OF_BATCH,
         @JsonProperty("byHand")

@@ -148,7 +148,7 @@ public final class Phrase {
     }
 
     /** Letters and digits only, without accents, lower case. */
-    static String plain(String text) {
+    public static String plain(String text) {
         StringBuilder out = new StringBuilder(text.length());
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);

@@ -10,6 +10,7 @@ import jalon.core.stream.Shape;
 import jalon.core.stream.StakeRule;
 import jalon.core.stream.StreamDefinition;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -60,7 +61,37 @@ public final class Cutter {
             sinceStake += dropped ? 0 : 1;
             inFlow = page;
         }
+        if (!signs.isEmpty() && stream.cut().rules().stream().noneMatch(StakeRule::counts)) {
+            overlooked(stream, pages, stakes, outOfFlow);
+        }
         return new Cut(stakes, outOfFlow, placeholders);
+    }
+
+    /** Adds a doubtful stake before each page that looks like a first page and has none. */
+    private static void overlooked(
+            StreamDefinition stream, List<PageFacts> pages, List<Stake> stakes, Map<Integer, Cut.Role> outOfFlow) {
+        Map<Integer, Stake> known = new HashMap<>();
+        stakes.forEach(s -> known.put(s.page(), s));
+        List<PageFacts> firsts = new ArrayList<>();
+        List<PageFacts> others = new ArrayList<>();
+        Stake waiting = null;
+        for (PageFacts page : pages) {
+            waiting = known.getOrDefault(page.no(), waiting);
+            if (outOfFlow.containsKey(page.no())) {
+                continue;
+            }
+            if (waiting == null) {
+                others.add(page);
+            } else if (waiting.certainty() >= stream.cut().checkBelow()) {
+                firsts.add(page);
+            }
+            waiting = null;
+        }
+        Map<Integer, Evidence> found = Overlooked.find(stream, firsts, others);
+        found.forEach((page, evidence) -> stakes.add(new Stake(page, evidence.score(), List.of(evidence))));
+        Map<Integer, Integer> order = new HashMap<>();
+        pages.forEach(p -> order.put(p.no(), order.size()));
+        stakes.sort(Comparator.comparingInt(s -> order.get(s.page())));
     }
 
     private static Stake first(PageFacts page, boolean wholeBatch) {

@@ -39,6 +39,11 @@ public sealed interface StakeRule {
      */
     default void examine(String at, Faults faults) {}
 
+    /** Whether it counts, whatever stands on the pages. */
+    default boolean counts() {
+        return false;
+    }
+
     /** What becomes of the sheet that carries the sign. */
     enum Sheet {
         @JsonProperty("kept")
@@ -124,6 +129,11 @@ public sealed interface StakeRule {
         public <R> R match(Cases<R> cases) {
             return cases.everyPages(this);
         }
+
+        @Override
+        public boolean counts() {
+            return true;
+        }
     }
 
     /** A document begins with every received file. */
@@ -131,6 +141,11 @@ public sealed interface StakeRule {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.file(this);
+        }
+
+        @Override
+        public boolean counts() {
+            return true;
         }
     }
 }

@@ -3,8 +3,11 @@ package jalon.core.split;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jalon.core.PageBuilder;
+import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
+import jalon.core.page.Box;
+import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
 import jalon.core.sort.Sorter;
 import jalon.core.stream.Streams;
@@ -64,6 +67,60 @@ class CutterTest {
         assertThat(misread.type()).isEqualTo("t");
         assertThat(misread.certainty()).isLessThan(clean.certainty());
         assertThat(other.type()).isEqualTo("other");
+    }
+
+    private static final String BY_BARCODE =
+            "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\"},"
+                    + "{\"type\":\"invoice\",\"words\":{\"must\":[\"INVOICE\"]}}],\"cut\":{\"rules\":[{\"by\":\"barcode\"}]}}";
+
+    @Test
+    void aPageLikeTheFirstPagesThatHasNoSignIsADoubt() throws Exception {
+        var cut = Cutter.cut(
+                Streams.parse(BY_BARCODE),
+                List.of(
+                        letter(1).barcode("PM-4821-K").seen(),
+                        inner(2).seen(),
+                        letter(3).barcode("PM-5510-A").seen(),
+                        inner(4).seen(),
+                        // The sheet was forgotten, or its barcode is too faint.
+                        letter(5).seen(),
+                        inner(6).seen()));
+        assertThat(cut.stakes()).extracting(Stake::page).containsExactly(1, 3, 5);
+        assertThat(cut.stakes().get(2).certainty()).isEqualTo(Certainty.OVERLOOKED);
+        assertThat(cut.stakes().get(2).evidence().get(0).why().code()).isEqualTo(Reason.Code.LOOKS_LIKE_FIRST);
+    }
+
+    @Test
+    void aHeadingOfATypeInsideOfADocumentIsADoubtAndAMentionIsNot() throws Exception {
+        var heading = new Word("INVOICE", new Box(20, 20, 60, 9), 0.95, 90);
+        var cut = Cutter.cut(
+                Streams.parse(BY_BARCODE),
+                List.of(
+                        letter(1).barcode("PM-4821-K").seen(),
+                        inner(2).lines("with our invoice of May").seen(),
+                        inner(3).words(List.of(heading)).seen()));
+        assertThat(cut.stakes()).extracting(Stake::page).containsExactly(1, 3);
+    }
+
+    @Test
+    void whatAllPagesHaveSaysNothing() throws Exception {
+        var cut = Cutter.cut(
+                Streams.parse(BY_BARCODE),
+                List.of(
+                        letter(1).barcode("PM-4821-K").seen(),
+                        letter(2).seen(),
+                        letter(3).barcode("PM-5510-A").seen(),
+                        letter(4).seen(),
+                        letter(5).seen()));
+        assertThat(cut.stakes()).extracting(Stake::page).containsExactly(1, 3);
+    }
+
+    private static PageBuilder letter(int no) {
+        return PageBuilder.page(no).filePage(no).lines("Northgate Chandlers Limited", "Wharf Street Port Merrow");
+    }
+
+    private static PageBuilder inner(int no) {
+        return PageBuilder.page(no).filePage(no).lines("and the dues that were paid before", "as we wrote last week");
     }
 
     @Test
