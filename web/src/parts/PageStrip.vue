@@ -44,6 +44,7 @@ function badge(p: Schema['DeskPage']) {
   if (p.needsEye && f) return { mark: '▲', word: t(`image.short.${f.kind}`) + (more.length ? ` +${more.length}` : ''), eye: true }
   if (p.image.repairedBy) return { mark: '✓', word: t('image.repaired'), eye: false }
   if (f && p.image.acceptedBy) return { mark: '✓', word: t('image.kept'), eye: false }
+  if (p.flag) return { mark: '◆', word: t('pageDesk.flagged'), eye: true }
   return null
 }
 /** Pages after which something is still to come. */

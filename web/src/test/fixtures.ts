@@ -2,7 +2,7 @@ import type { Schema } from '../api/client'
 
 /** Made-up batches for component tests. */
 export function page(no: number, document: number | null, role: Schema['DeskPage']['role'] = 'content'): Schema['DeskPage'] {
-  return { no, document: document as number, role, by: '', file: 'x.tif', filePage: no, widthMm: 210, heightMm: 297, lean: 0, rotation: 0, dpi: 300, marks: [], sheet: 0, side: 'front', image: { findings: [], repairs: [], repairedBy: '', acceptedBy: '', acceptedAt: '', askedBecause: '', askedBy: '' }, needsEye: false}
+  return { no, document: document as number, role, by: '', flag: undefined as never, file: 'x.tif', filePage: no, widthMm: 210, heightMm: 297, lean: 0, rotation: 0, dpi: 300, marks: [], sheet: 0, side: 'front', image: { findings: [], repairs: [], repairedBy: '', acceptedBy: '', acceptedAt: '', askedBecause: '', askedBy: '' }, needsEye: false}
 }
 
 export function value(state: Schema['FieldValue']['state'], text: string | undefined, reasons: Schema['Reason'][] = []): Schema['FieldValue'] {

@@ -145,7 +145,7 @@ const shapes = computed<Shape[]>(() => {
   if (!p) return []
   const all: Shape[] = p.marks.map((m) => ({ box: m.box, kind: 'mark', label: m.value }))
   for (const e of document.value?.stake.evidence ?? []) {
-    if (e.page === p.no && e.box && e.rule === 'words') all.push({ box: e.box, kind: 'stake', print: true })
+    if (e.page === p.no && e.box && ['words', 'first'].includes(e.rule)) all.push({ box: e.box, kind: 'stake', print: true })
   }
   for (const f of p.image.findings) {
     if (f.where) all.push({ box: f.where, kind: 'finding', label: t(`image.short.${f.kind}`) })
@@ -259,6 +259,7 @@ useKeys([
           </template>
           <div v-else-if="document">{{ t('pageDesk.of', { i: document.pages.indexOf(page.no) + 1, n: document.pages.length, no: document.no }) }}</div>
           <div v-else>{{ page.role === 'separator' ? t('pageDesk.separator') : page.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: page.by ?? '' }) }}</div>
+          <div v-if="page.flag" class="row"><span class="state doubtful">◆ {{ t('pageDesk.flaggedBy', { why: words.reason(page.flag.why) }) }}</span></div>
           <ImageFindings :no="no" :page="page" :locked="locked" :open="figuresOpen" :filed="batch.repairedForFiling" @accept="accept" @repair="repair" @ask="ask('again', current)" @unask="decide({ act: 'askAgain', page: current, because: null })" @toggle="figuresOpen = !figuresOpen" @region="region = $event" />
           <div class="row acts">
             <button class="act" :disabled="locked" @click="bring(gap?.open ? 'gap' : 'after')">{{ t('pageDesk.insert') }}<kbd>F</kbd></button>

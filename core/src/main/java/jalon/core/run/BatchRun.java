@@ -140,7 +140,7 @@ public final class BatchRun {
             waiting = own != null ? own : waiting;
             DecidedBatch.Aside aside = desk.aside().get(no);
             if (aside != null) {
-                pages.add(new BatchView.PageView(no, aside.role(), null, aside.by(), image.apply(no)));
+                pages.add(new BatchView.PageView(no, aside.role(), null, aside.by(), image.apply(no), desk.flag(no)));
                 separator = aside.role() == BatchView.Role.SEPARATOR && own != null ? Integer.valueOf(no) : separator;
                 continue;
             }
@@ -152,7 +152,8 @@ public final class BatchRun {
             }
             Draft current = drafts.get(drafts.size() - 1);
             current.pages.add(no);
-            pages.add(new BatchView.PageView(no, BatchView.Role.CONTENT, current.no, null, image.apply(no)));
+            pages.add(new BatchView.PageView(
+                    no, BatchView.Role.CONTENT, current.no, null, image.apply(no), desk.flag(no)));
         }
         return drafts;
     }

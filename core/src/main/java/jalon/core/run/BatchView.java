@@ -67,8 +67,9 @@ public record BatchView(List<PageView> pages, List<DocumentView> documents, List
     /**
      * @param document number of its document, or null when it is out of the flow
      * @param by who set it aside, or null
+     * @param flag what marks it for whoever works on the batch, or null
      */
-    public record PageView(int no, Role role, Integer document, String by, ImageView image) {
+    public record PageView(int no, Role role, Integer document, String by, ImageView image, Evidence flag) {
         public PageView {
             image = image == null ? ImageView.NOTHING : image;
         }
@@ -166,12 +167,13 @@ public record BatchView(List<PageView> pages, List<DocumentView> documents, List
                 .toList();
     }
 
-    /** Whether nobody needs to look at anything: cut, types, fields, images, gaps and counts. */
+    /** Whether nobody needs to look at anything: cut, types, fields, images, gaps, counts and what somebody flagged. */
     public boolean withoutDoubt() {
         return !documents.isEmpty()
                 && cutDoubts() == 0
                 && fieldDoubts() == 0
-                && askedAgain().isEmpty();
+                && askedAgain().isEmpty()
+                && pages.stream().allMatch(p -> p.flag() == null);
     }
 
     public long fieldDoubts() {

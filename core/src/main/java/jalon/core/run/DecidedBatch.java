@@ -44,6 +44,8 @@ final class DecidedBatch {
     /** @param by null when the rules took the page out */
     record Aside(BatchView.Role role, String by) {}
 
+    private final Map<Integer, Evidence> flags;
+
     DecidedBatch(List<Integer> received, Cut cut) {
         order.addAll(received);
         for (Stake s : cut.stakes()) {
@@ -53,7 +55,12 @@ final class DecidedBatch {
                 .forEach((page, role) -> aside.put(
                         page,
                         new Aside(role == Cut.Role.BLANK ? BatchView.Role.BLANK : BatchView.Role.SEPARATOR, null)));
+        flags = cut.flags();
         cut.placeholders().forEach(page -> gaps.put(page, new BatchView.Gap(page, null, true, null, null)));
+    }
+
+    Evidence flag(int page) {
+        return flags.get(page);
     }
 
     List<Integer> order() {

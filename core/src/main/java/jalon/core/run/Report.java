@@ -24,7 +24,8 @@ public record Report(
             BatchView.Role role,
             Integer document,
             Image image,
-            List<MarkFound> marks) {}
+            List<MarkFound> marks,
+            @JsonInclude(JsonInclude.Include.NON_NULL) Reason flag) {}
 
     public record Received(String file, int filePage, String sha256) {}
 
@@ -149,7 +150,8 @@ public record Report(
                 view.role(),
                 view.document(),
                 image,
-                facts.marks().stream().map(MarkFound::of).toList());
+                facts.marks().stream().map(MarkFound::of).toList(),
+                view.flag() == null ? null : view.flag().why());
     }
 
     private static Document document(BatchView.DocumentView d, List<Delivery> deliveries) {

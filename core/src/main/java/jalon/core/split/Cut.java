@@ -1,5 +1,6 @@
 package jalon.core.split;
 
+import jalon.core.evidence.Evidence;
 import java.util.List;
 import java.util.Map;
 
@@ -9,8 +10,10 @@ import java.util.Map;
  * @param stakes in page order
  * @param outOfFlow pages that are not part of a document, by page number
  * @param placeholders sheets that stand for something still to come
+ * @param flags what somebody marked on its way in, by page number; where a sheet says so, the page behind it
  */
-public record Cut(List<Stake> stakes, Map<Integer, Role> outOfFlow, List<Integer> placeholders) {
+public record Cut(
+        List<Stake> stakes, Map<Integer, Role> outOfFlow, List<Integer> placeholders, Map<Integer, Evidence> flags) {
     /** Why a page is out of the flow. */
     public enum Role {
         SEPARATOR,

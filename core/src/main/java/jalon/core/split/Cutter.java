@@ -25,6 +25,8 @@ public final class Cutter {
         List<Stake> stakes = new ArrayList<>();
         Map<Integer, Cut.Role> outOfFlow = new HashMap<>();
         List<Integer> placeholders = new ArrayList<>();
+        Map<Integer, Evidence> flags = new HashMap<>();
+        Evidence flag = null;
         boolean staked = false;
         int sinceStake = 0;
         PageFacts inFlow = null;
@@ -45,6 +47,7 @@ public final class Cutter {
             }
             var at = new StakeSign.Place(page, i == 0 ? null : pages.get(i - 1), inFlow, sinceStake);
             Optional<Sighted> seen = look(signs, at);
+            flag = seen.map(Sighted::flag).orElse(flag);
             boolean dropped = seen.isPresent() && seen.get().sheet() == StakeRule.Sheet.DROPPED;
             if (dropped) {
                 outOfFlow.put(page.no(), Cut.Role.SEPARATOR);
@@ -58,13 +61,17 @@ public final class Cutter {
                 stakes.add(first(page, signs.isEmpty()));
                 staked = true;
             }
+            if (flag != null && !dropped) {
+                flags.put(page.no(), flag);
+                flag = null;
+            }
             sinceStake += dropped ? 0 : 1;
             inFlow = page;
         }
         if (!signs.isEmpty() && stream.cut().rules().stream().noneMatch(StakeRule::counts)) {
             overlooked(stream, pages, stakes, outOfFlow);
         }
-        return new Cut(stakes, outOfFlow, placeholders);
+        return new Cut(stakes, outOfFlow, placeholders, flags);
     }
 
     /** Adds a doubtful stake before each page that looks like a first page and has none. */
@@ -117,16 +124,21 @@ public final class Cutter {
                                 m.kind() == Mark.Kind.BARCODE && Shape.of(like).fits(m.value()));
     }
 
-    /** @param begun pages of the document that were passed already, blank as they were */
-    private record Sighted(boolean begins, StakeRule.Sheet sheet, int begun, List<Evidence> evidence) {}
+    /**
+     * @param begun pages of the document that were passed already, blank as they were
+     * @param flag what flags the page, or null
+     */
+    private record Sighted(boolean begins, StakeRule.Sheet sheet, int begun, List<Evidence> evidence, Evidence flag) {}
 
     /** The first rule by which a document begins decides, else the first that flags; others are kept as further evidence. */
     private static Optional<Sighted> look(List<StakeSign> signs, StakeSign.Place at) {
         StakeSign.Sign decided = null;
         List<Evidence> evidence = new ArrayList<>();
+        Evidence flag = null;
         for (StakeSign sign : signs) {
             Optional<StakeSign.Sign> seen = sign.on(at);
             if (seen.isPresent()) {
+                flag = flag == null && !seen.get().begins() ? seen.get().evidence() : flag;
                 boolean outranks = decided == null || seen.get().begins() && !decided.begins();
                 decided = outranks ? seen.get() : decided;
                 evidence.add(outranks ? 0 : evidence.size(), seen.get().evidence());
@@ -134,6 +146,6 @@ public final class Cutter {
         }
         return decided == null
                 ? Optional.empty()
-                : Optional.of(new Sighted(decided.begins(), decided.sheet(), decided.begun(), evidence));
+                : Optional.of(new Sighted(decided.begins(), decided.sheet(), decided.begun(), evidence, flag));
     }
 }

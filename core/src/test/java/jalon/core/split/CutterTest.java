@@ -6,6 +6,7 @@ import jalon.core.PageBuilder;
 import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
+import jalon.core.mark.Mark;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
@@ -169,9 +170,21 @@ class CutterTest {
     }
 
     @Test
+    void aFlagStandsOnThePageOrOnTheOneBehindItsSheet() throws Exception {
+        PageFacts patch = PageBuilder.page(2).patch("3", Mark.KnownBy.PRINT).seen();
+        for (String sheet : List.of("kept", "dropped")) {
+            var stream = Streams.parse(
+                    "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\"}],\"cut\":{\"rules\":["
+                            + "{\"by\":\"patch\",\"codes\":{\"3\":\"flag\"},\"sheet\":\"" + sheet + "\"}]}}");
+            Cut cut = Cutter.cut(stream, List.of(page(1, 1, "a"), patch, page(3, 3, "b"), page(4, 4, "c")));
+            assertThat(cut.flags()).containsOnlyKeys(sheet.equals("kept") ? 2 : 3);
+        }
+    }
+
+    @Test
     void aPatchThatOnlyFlagsDoesNotKeepALaterRuleFromCutting() throws Exception {
         PageFacts flagged = PageBuilder.page(2)
-                .patch("3", jalon.core.mark.Mark.KnownBy.PRINT)
+                .patch("3", Mark.KnownBy.PRINT)
                 .lines("Dear Harbour Master")
                 .seen();
         assertThat(stakes(

@@ -1,6 +1,7 @@
 package jalon.server.api;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import jalon.core.evidence.Evidence;
 import jalon.core.mark.Mark;
 import jalon.core.run.BatchView;
 import jalon.core.run.Ledger;
@@ -66,7 +67,8 @@ record BatchDetail(
             BatchView.ImageView image,
             boolean needsEye) {}
 
-    record Standing(BatchView.Role role, Integer document, String by) {}
+    /** @param flag what marks it for whoever works on the batch, or null */
+    record Standing(BatchView.Role role, Integer document, String by, Evidence flag) {}
 
     /** @param sheet of a scanned page, counted from 1, and @param side of it; null for a page of a file */
     record Place(String file, int filePage, Integer sheet, Side side) {}

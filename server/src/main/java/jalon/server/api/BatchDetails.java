@@ -97,7 +97,7 @@ class BatchDetails {
         var i = facts.image();
         return new BatchDetail.DeskPage(
                 view.no(),
-                new BatchDetail.Standing(view.role(), view.document(), view.by()),
+                new BatchDetail.Standing(view.role(), view.document(), view.by(), view.flag()),
                 new BatchDetail.Place(
                         facts.file(),
                         facts.filePage(),

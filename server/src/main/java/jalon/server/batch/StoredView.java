@@ -23,7 +23,8 @@ record StoredView(
         int format, List<StoredPage> pages, List<StoredDocument> documents, List<StoredGap> gaps, StoredCounts counts) {
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record StoredPage(int no, BatchView.Role role, Integer document, String by, StoredImage image) {}
+    record StoredPage(
+            int no, BatchView.Role role, Integer document, String by, StoredImage image, StoredEvidence flag) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record StoredImage(
@@ -127,7 +128,8 @@ record StoredView(
                         i.acceptedBy(),
                         i.acceptedAt(),
                         i.askedBecause(),
-                        i.askedBy()));
+                        i.askedBy()),
+                p.flag() == null ? null : stored(List.of(p.flag())).get(0));
     }
 
     private static StoredDocument stored(BatchView.DocumentView d) {
@@ -207,7 +209,8 @@ record StoredView(
                                 i.acceptedBy,
                                 i.acceptedAt,
                                 i.askedBecause,
-                                i.askedBy));
+                                i.askedBy),
+                p.flag == null ? null : evidence(List.of(p.flag)).get(0));
     }
 
     private static BatchView.DocumentView document(StoredDocument d) {
