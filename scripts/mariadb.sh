@@ -7,7 +7,28 @@ socket=/tmp/jalon-db-$(echo -n "$folder" | sha256sum | cut -c1-12).sock
 as_user=()
 [ "$(id -u)" = 0 ] && as_user=(--user=mysql)
 
-alive() { mariadb-admin --no-defaults -uroot --socket="$socket" ping >/dev/null 2>&1; }
+me=$(id -un)
+# Who started it may do everything, over the socket alone; before that was so, root could without a password.
+sql() { mariadb --no-defaults -u"$me" --socket="$socket" "$@" 2>/dev/null || mariadb --no-defaults -uroot --socket="$socket" "$@"; }
+admin() { mariadb-admin --no-defaults -u"$me" --socket="$socket" "$@" 2>/dev/null || mariadb-admin --no-defaults -uroot --socket="$socket" "$@"; }
+alive() { admin ping >/dev/null 2>&1; }
+
+# The server's account: the one database, from this machine, with a password that only its owner reads.
+accounts() {
+  local password=$folder.password
+  [ -s "$password" ] || (umask 077 && head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$password")
+  sql <<SQL
+create user if not exists '$me'@'localhost' identified via unix_socket;
+alter user '$me'@'localhost' identified via unix_socket;
+grant all privileges on *.* to '$me'@'localhost' with grant option;
+alter user root@localhost identified via unix_socket;
+drop user if exists root@'127.0.0.1', root@'::1', root@'$(hostname)';
+drop user if exists ''@'localhost', ''@'$(hostname)';
+create user if not exists jalon@'127.0.0.1';
+alter user jalon@'127.0.0.1' identified by '$(cat "$password")';
+grant all privileges on jalon.* to jalon@'127.0.0.1';
+SQL
+}
 
 case $action in
   start)
@@ -32,7 +53,9 @@ case $action in
       --max-allowed-packet=64M "${quick[@]}" >/dev/null 2>&1 &
     for _ in $(seq 1 150); do
       if alive; then
-        mariadb --no-defaults -uroot --socket="$socket" -e "create database if not exists jalon character set utf8mb4 collate utf8mb4_uca1400_ai_ci"
+        sql -e "create database if not exists jalon character set utf8mb4 collate utf8mb4_uca1400_ai_ci"
+        # Tests have their own for minutes, and make a database for each.
+        [ "${4:-}" = test ] || accounts
         exit 0
       fi
       sleep 0.2
@@ -41,7 +64,7 @@ case $action in
     exit 1
     ;;
   stop)
-    if alive; then mariadb-admin --no-defaults -uroot --socket="$socket" shutdown; fi
+    if alive; then admin shutdown; fi
     ;;
   *)
     echo "mariadb.sh start FOLDER PORT [test] | stop FOLDER" >&2

@@ -57,7 +57,7 @@ useEventListener('keydown', (e) => {
       <input id="top-search" v-model="words" :placeholder="t('archive.search')" :aria-label="t('archive.search')" /><kbd>/</kbd>
     </form>
     <span v-else class="stretch" />
-    <span class="who">{{ session.me.name }}</span>
+    <RouterLink class="who" :to="{ name: 'me' }" :title="t('password.title')">{{ session.me.name }}</RouterLink>
     <button class="plain" @click="leave">{{ t('app.signOut') }}</button>
     <button class="plain" :aria-expanded="help" @click="help = !help">{{ t('app.help') }}<kbd>?</kbd></button>
   </header>
@@ -77,7 +77,8 @@ nav a.router-link-active { color: #fff; border-bottom-color: #7fb6bf; }
 .find { flex: 1; display: flex; align-items: center; justify-content: flex-end; }
 .find input { width: 220px; font: inherit; padding: 3px 8px; border: 1px solid #4b5a68; background: #2a3644; color: #fff; border-radius: 3px; }
 .find input::placeholder { color: #aab6c0; }
-.who { color: #fff; }
+.who { color: #fff; text-decoration: none; }
+.who:hover { text-decoration: underline; }
 .plain { font: inherit; background: none; border: 0; color: #cfd8de; cursor: pointer; padding: 4px; }
 .plain:hover { color: #fff; }
 main { height: calc(100% - 44px); min-height: 0; }

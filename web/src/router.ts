@@ -16,6 +16,7 @@ export const router = createRouter({
     { path: '/desk/archive', name: 'archive', component: () => import('./views/ArchiveSearch.vue') },
     { path: '/desk/archive/:id', name: 'document', component: () => import('./views/ArchiveDocument.vue'), props: true },
     { path: '/desk/streams', name: 'streams', component: () => import('./views/Streams.vue') },
+    { path: '/desk/me', name: 'me', component: () => import('./views/MyPassword.vue') },
     { path: '/:rest(.*)*', redirect: '/desk/board' },
   ],
 })
@@ -25,6 +26,6 @@ router.beforeEach(async (to) => {
   if (to.meta.open) return true
   if (!(await session.known())) return { name: 'signIn', query: { to: to.fullPath } }
   // A reader knows the archive and nothing else.
-  if (session.me?.role === 'reader' && !['archive', 'document'].includes(String(to.name))) return { name: 'archive' }
+  if (session.me?.role === 'reader' && !['archive', 'document', 'me'].includes(String(to.name))) return { name: 'archive' }
   return true
 })

@@ -39,8 +39,16 @@ export async function csrf(): Promise<string> {
   return inCookie() ?? ''
 }
 
+/** When a key or the mouse was touched last: what a screen asks for by itself does not keep a session alive. */
+let touched = Date.now()
+const ACTIVE_MS = 60_000
+for (const kind of ['keydown', 'pointerdown', 'wheel']) {
+  window.addEventListener(kind, () => (touched = Date.now()), { passive: true, capture: true })
+}
+
 api.use({
   async onRequest({ request }) {
+    if (Date.now() - touched < ACTIVE_MS) request.headers.set('X-Active', '1')
     if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', await csrf())
     return request
   },

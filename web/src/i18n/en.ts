@@ -15,6 +15,16 @@ export default {
   ledger: { received: '{n} page received | {n} pages received', filed: '{n} filed', separator: '{n} separator | {n} separators', blank: '{n} blank', setAside: '{n} set aside', setAsideBy: '{n} set aside by {by}', unreadable: '{n} not readable', withdrawn: '{n} withdrawn', open: '{n} open' },
   app: { name: 'Jalon', noServer: 'The server does not answer. Try again in a moment.', signOut: 'Sign out', help: 'Keys', close: 'Close', loading: 'Loading', keysHere: 'Keys on this screen', noKeys: 'This screen has no keys of its own.' },
   nav: { rescans: 'Rescans', board: 'Day board', day: 'The day', intake: 'Intake', archive: 'Archive', streams: 'Streams' },
+  password: {
+    title: 'Your password',
+    lead: '{name}, it has at least 12 characters; a few words that have nothing to do with each other are best.',
+    before: 'Password so far',
+    after: 'New password',
+    again: 'New password once more',
+    differ: 'The new password was not typed the same twice.',
+    done: 'Your password is changed. Wherever else you were signed in, you are not any more.',
+    change: 'Change it',
+  },
   signIn: { title: 'Sign in', name: 'Name', password: 'Password', go: 'Sign in', lead: 'Where one document ends and the next begins.' },
   stages: { intake: 'Intake', pages: 'Pages', index: 'Index', filing: 'Filing', done: 'Done' },
   board: {

@@ -44,6 +44,8 @@ abstract class InTheBrowser {
                 JalonServer.class,
                 "--server.port=0",
                 "--spring.datasource.url=" + TestDatabase.fresh(),
+                "--spring.datasource.username=root",
+                "--jalon.intake.hosts=127.0.0.1",
                 "--jalon.data=" + folder.resolve("data"),
                 "--jalon.setup=../demo");
         playwright = Playwright.create(

@@ -19,7 +19,7 @@ public record JalonSettings(
     public JalonSettings {
         roles = roles == null ? List.of("web", "worker") : roles;
         reading = reading == null ? new Reading(0, 0) : reading;
-        intake = intake == null ? new Intake(null, null, 0) : intake;
+        intake = intake == null ? new Intake(null, null, 0, null) : intake;
     }
 
     /** For a folder alone. */
@@ -42,9 +42,11 @@ public record JalonSettings(
      * @param channels file with channels that are saved at each start, by name, or null
      * @param folderRoots folders below which channels may watch folders; none when it is empty
      * @param mostInLine pages waiting to be read from which on channels take nothing more
+     * @param hosts names, addresses and networks of scanners and mail servers; none when it is empty, {@code *} for all
      */
-    public record Intake(String channels, List<String> folderRoots, int mostInLine) {
+    public record Intake(String channels, List<String> folderRoots, int mostInLine, List<String> hosts) {
         public Intake {
+            hosts = hosts == null ? List.of() : List.copyOf(hosts);
             folderRoots = folderRoots == null ? List.of() : List.copyOf(folderRoots);
             mostInLine = mostInLine < 1 ? 1000 : mostInLine;
         }

@@ -49,6 +49,18 @@ public enum Problem {
     HELD_BY_ANOTHER(Kind.NOW, "who", "batch", "at"),
     @JsonProperty("nobodyNeedsIt")
     NOBODY_NEEDS_IT(Kind.NOW, "batch"),
+    @JsonProperty("passwordWait")
+    PASSWORD_WAIT(Kind.NOW, "seconds"),
+    @JsonProperty("passwordWrong")
+    PASSWORD_WRONG(Kind.INPUT),
+    @JsonProperty("passwordShort")
+    PASSWORD_SHORT(Kind.INPUT, "least"),
+    @JsonProperty("passwordLong")
+    PASSWORD_LONG(Kind.INPUT, "most"),
+    @JsonProperty("passwordCommon")
+    PASSWORD_COMMON(Kind.INPUT),
+    @JsonProperty("hostNotAllowed")
+    HOST_NOT_ALLOWED(Kind.INPUT, "host"),
     @JsonProperty("noSuchPerson")
     NO_SUCH_PERSON(Kind.INPUT, "who"),
     @JsonProperty("readsOnly")

@@ -52,6 +52,9 @@ create table news (
 -- Who is telling by mail that a batch is late, so that it is told once.
 alter table batch add column telling_late_since datetime(6);
 
+-- When a person changed the password last; sessions from before it have ended.
+alter table person add column password_since datetime(6);
+
 -- Acts that were carried out, by the key of their request: one that is sent again is done once.
 create table batch_request (
   batch_id bigint not null references batch (id),

@@ -5,8 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.awaitility.Awaitility.await;
 
 import jalon.demo.Api;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -54,6 +59,74 @@ class DoorsTest extends ChannelCase {
                     .hasMessageContaining("422")
                     .hasMessageContaining(odd.getValue());
         }
+    }
+
+    @Test
+    void scannersAndMailServersAreOnlyWhereTheInstallationSaysSo() {
+        for (Map<String, Object> settings : List.<Map<String, Object>>of(
+                Map.of("kind", "scanner", "address", "http://10.1.2.3/eSCL"),
+                Map.of("kind", "scanner", "address", "http://169.254.169.254/latest"),
+                Map.of("kind", "mailbox", "host", "mail.nowhere.example", "user", "in", "password", "x"))) {
+            assertThatThrownBy(() -> supervisor.post(
+                            "/api/channels",
+                            Map.of("name", "elsewhere", "stream", "dues-letters", "settings", settings)))
+                    .as(settings.toString())
+                    .hasMessageContaining("422")
+                    .hasMessageContaining("not among the hosts");
+        }
+    }
+
+    @Test
+    void aPersonChangesTheOwnPasswordAndWhoeverElseWasSignedInIsOut() throws Exception {
+        database.update(
+                "insert into person (sign_in, name, role, password_hash) select 'e.lind', 'Ebba Lind', role, password_hash"
+                        + " from person where sign_in = 'm.tarrow'");
+        Api here = api("e.lind", "merrow-operator");
+        Api elsewhere = api("e.lind", "merrow-operator");
+        for (var refused : Map.of(
+                        "short", "at least 12", "password1234", "easily guessed", "ebba.lind2026", "easily guessed")
+                .entrySet()) {
+            assertThatThrownBy(() -> here.post("/api/me/password", password("merrow-operator", refused.getKey())))
+                    .hasMessageContaining(refused.getValue());
+        }
+        assertThatThrownBy(() -> here.post("/api/me/password", password("not that one", "quay lantern 7 herring")))
+                .hasMessageContaining("another one");
+        here.post("/api/me/password", password("merrow-operator", "quay lantern 7 herring"));
+        assertThat(here.get("/api/me").get("name").asString()).isEqualTo("Ebba Lind");
+        await().atMost(soon)
+                .untilAsserted(
+                        () -> assertThatThrownBy(() -> elsewhere.get("/api/me")).hasMessageContaining("401"));
+        assertThatThrownBy(() -> api("e.lind", "merrow-operator")).hasMessageContaining("401");
+        api("e.lind", "quay lantern 7 herring").get("/api/board");
+    }
+
+    private static Map<String, String> password(String before, String after) {
+        return Map.of("before", before, "after", after);
+    }
+
+    @Test
+    void behindAProxyThatEndsTlsCookiesAreSecureAndBrowsersComeBackByTlsAlone() throws Exception {
+        var request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/csrf"))
+                .header("X-Forwarded-Proto", "https")
+                .build();
+        var answer = HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.discarding());
+        assertThat(answer.headers().firstValue("Strict-Transport-Security")).isPresent();
+        assertThat(answer.headers().allValues("Set-Cookie")).isNotEmpty().allMatch(c -> c.contains("Secure"));
+    }
+
+    @Test
+    void signInsRefusalsAndLooksAtDocumentsAreLogged() throws Exception {
+        assertThatThrownBy(() -> api("nobody.here", "x")).hasMessageContaining("401");
+        assertThatThrownBy(() -> operator.get("/api/tokens")).hasMessageContaining("403");
+        assertThat(logged("m.tarrow", "signedIn")).isPositive();
+        assertThat(logged("Jalon", "signInFailed")).isPositive();
+        assertThat(logged("m.tarrow", "refused")).isPositive();
+    }
+
+    private int logged(String who, String act) {
+        Integer count = database.queryForObject(
+                "select count(*) from log_entry where who = ? and code = ?", Integer.class, who, act);
+        return count == null ? 0 : count;
     }
 
     @Test

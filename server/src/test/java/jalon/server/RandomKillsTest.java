@@ -20,6 +20,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.security.MessageDigest;
 import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
@@ -41,7 +42,8 @@ import org.junit.jupiter.api.io.TempDir;
 /**
  * The server is killed at random instants while a folder, a mailbox and a program feed it. The folder's files share a few
  * names and one time, some are sent twice with the same bytes, and one in twenty is a page that never ends. Afterwards every
- * file is in the store, and in the ledger as often as it was sent. {@code -Djalon.kills=50} for the long run.
+ * file is in the store, in the ledger as often as it was sent, and filed once by itself, unless its batch has a page that
+ * nobody can read. {@code -Djalon.kills=50} for the long run.
  */
 @Tag("whole")
 class RandomKillsTest {
@@ -52,6 +54,16 @@ class RandomKillsTest {
 
     /** More is not sent before some of it was taken: the server is down most of the time. */
     private static final int MOST_WAITING = 60;
+
+    /** Every file is a document, and nothing is ever in doubt. */
+    private static final String UNATTENDED = """
+            {"jalon": 1, "stream": "unattended", "title": "Unattended",
+             "filing": {"by": "itself"}, "cut": {"rules": [{"by": "file"}]},
+             "pages": {"blank": "keep", "limits": {"resolution": null, "fineness": null, "shortSide": null,
+               "longSide": null, "length": null, "contrast": null, "darkness": null, "cutOff": null, "upright": null,
+               "blur": null, "edge": null, "uneven": null, "skew": null, "specks": null, "compression": null}},
+             "types": [{"type": "slip"}],
+             "destinations": [{"destination": "unattended", "to": "folder", "file": "{batch} {no}", "formats": ["pdf"]}]}""";
 
     @TempDir
     Path folder;
@@ -81,8 +93,9 @@ class RandomKillsTest {
         try (var mail = MailStandIn.start(0, 0)) {
             ServerProcess server = ServerProcess.start(folder, database, port, PATIENCE);
             Api supervisor = server.signedIn("t.vane", "merrow-supervisor");
+            supervisor.post("/api/streams", Map.of("json", UNATTENDED));
             String secret = supervisor
-                    .post("/api/tokens", Map.of("name", "gate", "streams", List.of("dues-letters")))
+                    .post("/api/tokens", Map.of("name", "gate", "streams", List.of("unattended")))
                     .get("secret")
                     .asString();
             channel(
@@ -125,9 +138,11 @@ class RandomKillsTest {
                 assertThat(mail.in("INBOX")).as("mails not taken").isZero();
                 assertThat(waiting(copier)).as("files not taken").isZero();
             });
+            awaitFiled();
             server.kill();
         }
         assertThat(sent).hasSizeGreaterThan(2 * KILLS);
+        filedOnce();
         Map<String, Integer> recorded = new HashMap<>();
         int pages = 0;
         try (var connection = DriverManager.getConnection(database + "?user=root");
@@ -150,8 +165,45 @@ class RandomKillsTest {
         System.out.println(KILLS + " kills, " + files + " files, each as often as it was sent");
     }
 
+    /** Batches with a page that never ends stop at Pages; all others go through by themselves. */
+    private void awaitFiled() {
+        await().atMost(Duration.ofMinutes(2 + KILLS / 6))
+                .pollInterval(Duration.ofSeconds(1))
+                .until(() -> count("select count(*) from batch b where b.stage <> 'done' and not exists"
+                                + " (select 1 from page p where p.batch_id = b.id and p.rejected is not null)")
+                        == 0);
+    }
+
+    private void filedOnce() throws Exception {
+        long expected = count("select count(*) from page p join batch b on b.id = p.batch_id where b.stage = 'done'");
+        assertThat(expected).isPositive();
+        assertThat(count("select count(*) from delivery where state = 'done'")).isEqualTo(expected);
+        try (var all = Files.walk(folder.resolve("data/filed/unattended"))) {
+            List<Path> files = all.filter(Files::isRegularFile).toList();
+            assertThat(files).as("filed once each").hasSize((int) expected);
+            for (Path file : files) {
+                String hash = hash(Files.readAllBytes(file));
+                assertThat(count("select count(*) from delivery_file where sha256 = '" + hash + "' and path = '"
+                                + file.getFileName() + "'"))
+                        .as("%s is what was written for it", file)
+                        .isEqualTo(1);
+            }
+        }
+        assertThat(waiting(folder.resolve("data/written")))
+                .as("written and not needed")
+                .isZero();
+    }
+
+    private long count(String query) throws SQLException {
+        try (var connection = DriverManager.getConnection(database + "?user=root");
+                var row = connection.createStatement().executeQuery(query)) {
+            row.next();
+            return row.getLong(1);
+        }
+    }
+
     private static void channel(Api supervisor, String name, Map<String, ?> settings) throws Exception {
-        supervisor.post("/api/channels", Map.of("name", name, "stream", "dues-letters", "settings", settings));
+        supervisor.post("/api/channels", Map.of("name", name, "stream", "unattended", "settings", settings));
     }
 
     private interface Sending {
@@ -205,7 +257,7 @@ class RandomKillsTest {
         body.writeBytes(page);
         body.writeBytes("\r\n--b--\r\n".getBytes(StandardCharsets.UTF_8));
         var request = HttpRequest.newBuilder(
-                        URI.create("http://127.0.0.1:" + port + "/in/v1/streams/dues-letters/batches"))
+                        URI.create("http://127.0.0.1:" + port + "/in/v1/streams/unattended/batches"))
                 .header("Authorization", "Bearer " + secret)
                 .header("Idempotency-Key", "p" + made.incrementAndGet())
                 .header("Content-Type", "multipart/form-data; boundary=b")

@@ -47,6 +47,7 @@ public abstract class ServerCase {
         Path copier = Files.createDirectories(DATA.resolve("copier"));
         String database = TestDatabase.fresh();
         settings.add("spring.datasource.url", () -> database);
+        settings.add("spring.datasource.username", () -> "root");
         settings.add("jalon.data", () -> DATA.resolve("data").toString());
         settings.add("jalon.setup", () -> "../demo");
         int smtp;
@@ -63,6 +64,8 @@ public abstract class ServerCase {
         settings.add("jalon.intake.channels", channels::toString);
         settings.add(
                 "jalon.intake.folder-roots", () -> System.getProperty("java.io.tmpdir") + "," + DATA.toAbsolutePath());
+        settings.add("jalon.intake.hosts", () -> "127.0.0.0/8,localhost");
+        settings.add("server.forward-headers-strategy", () -> "native");
         settings.add("jalon.reading.patience", () -> "0.3");
     }
 

@@ -33,8 +33,10 @@ final class ServerProcess {
                 JalonServer.class.getName(),
                 "--server.port=" + port,
                 "--spring.datasource.url=" + database,
+                "--spring.datasource.username=root",
                 "--jalon.data=" + folder.resolve("data"),
                 "--jalon.intake.folder-roots=" + folder.toAbsolutePath(),
+                "--jalon.intake.hosts=127.0.0.1",
                 "--jalon.setup=../demo"));
         command.addAll(List.of(settings));
         Path log = folder.resolve("server-" + port + ".log");

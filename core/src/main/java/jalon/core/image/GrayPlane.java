@@ -1,9 +1,12 @@
 package jalon.core.image;
 
+import jalon.core.page.Box;
 import jalon.core.page.Millimetres;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.awt.image.IndexColorModel;
+import java.util.Arrays;
+import java.util.List;
 
 /**
  * A page's brightness: one byte a pixel, row after row, 0 black to 255 white. What everything that measures or reads
@@ -162,6 +165,27 @@ public record GrayPlane(int width, int height, byte[] pixels, double dpi) {
             System.arraycopy(pixels, (top + row) * width + left, out, row * cw, cw);
         }
         return new GrayPlane(cw, ch, out, dpi);
+    }
+
+    /**
+     * This plane with white paper in some places.
+     *
+     * @param places in mm on it
+     */
+    public GrayPlane whitened(List<Box> places) {
+        if (places.isEmpty()) {
+            return this;
+        }
+        byte[] white = pixels.clone();
+        for (Box place : places) {
+            int left = (int) Math.max(0, inPixels(place.x()));
+            int right = (int) Math.min(width, Math.ceil(inPixels(place.right())));
+            int bottom = (int) Math.min(height, Math.ceil(inPixels(place.bottom())));
+            for (int y = (int) Math.max(0, inPixels(place.y())); y < bottom && left < right; y++) {
+                Arrays.fill(white, y * width + left, y * width + right, (byte) 255);
+            }
+        }
+        return new GrayPlane(width, height, white, dpi);
     }
 
     /** The plane turned clockwise by a multiple of 90 degrees. */

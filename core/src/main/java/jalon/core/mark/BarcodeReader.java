@@ -127,7 +127,7 @@ final class BarcodeReader {
 
         /** The rest of the part, without the code. */
         Part rest() {
-            return new Part(whitened(plane, List.of(bounds())), x, y);
+            return new Part(plane.whitened(List.of(bounds())), x, y);
         }
     }
 
@@ -229,21 +229,7 @@ final class BarcodeReader {
                 .filter(whole::overlaps)
                 .map(b -> new Box(b.x() - whole.x(), b.y() - whole.y(), b.width(), b.height()).grown(RIM_MM))
                 .toList();
-        return read.isEmpty() ? cut : whitened(cut, read);
-    }
-
-    /** @param boxes in mm on the plane */
-    private static GrayPlane whitened(GrayPlane plane, List<Box> boxes) {
-        byte[] pixels = plane.pixels().clone();
-        for (Box box : boxes) {
-            int left = (int) Math.max(0, plane.inPixels(box.x()));
-            int right = (int) Math.min(plane.width(), Math.ceil(plane.inPixels(box.right())));
-            int bottom = (int) Math.min(plane.height(), Math.ceil(plane.inPixels(box.bottom())));
-            for (int y = (int) Math.max(0, plane.inPixels(box.y())); y < bottom && left < right; y++) {
-                Arrays.fill(pixels, y * plane.width() + left, y * plane.width() + right, (byte) 255);
-            }
-        }
-        return new GrayPlane(plane.width(), plane.height(), pixels, plane.dpi());
+        return cut.whitened(read);
     }
 
     private static List<BinaryBitmap> bitmaps(LuminanceSource source) {

@@ -27,7 +27,7 @@ record CsvData() implements OutputFormat {
                 Integer.toString(document.pages().size())));
         document.fields().forEach((name, value) -> {
             names.add(name);
-            values.add(value);
+            values.add(Spreadsheet.plain(value));
         });
         var printer = new CSVPrinter(new OutputStreamWriter(out, StandardCharsets.UTF_8), CSVFormat.RFC4180);
         printer.printRecord(names);

@@ -2,6 +2,7 @@ package jalon.core.read;
 
 import jalon.core.image.ColouredInk;
 import jalon.core.image.GrayPlane;
+import jalon.core.image.Halftones;
 import jalon.core.image.ImageFacts;
 import jalon.core.image.Ink;
 import jalon.core.image.Measure;
@@ -12,6 +13,7 @@ import jalon.core.image.Repaired;
 import jalon.core.image.Skew;
 import jalon.core.mark.Mark;
 import jalon.core.mark.Marks;
+import jalon.core.page.Box;
 import jalon.core.page.Scan;
 import jalon.core.page.Word;
 import jalon.core.text.TextReader;
@@ -68,6 +70,10 @@ public final class ReadPage {
                 : GrayPlane.of(
                         Repaired.of(scan.image(), scan.dpi(), readThrough, 0).image(), scan.dpi());
         GrayPlane smallToRead = toRead == received ? small : toRead.small();
+        // The engine takes each dot of a printed photograph for something to be read.
+        List<Box> pictures = Halftones.in(smallToRead);
+        toRead = toRead.whitened(pictures);
+        smallToRead = smallToRead.whitened(pictures);
         OwnText own = OwnText.of(scan, received, small, reader);
         Attempt best;
         if (own.isWhole()) {

@@ -5,6 +5,7 @@ import jalon.core.image.Measure;
 import jalon.core.image.Measured;
 import jalon.core.image.Repair;
 import jalon.core.output.ImageReportPdf;
+import jalon.core.output.Spreadsheet;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.PageRules;
 import java.io.IOException;
@@ -82,7 +83,9 @@ public final class ImageReport {
         var out = new StringWriter();
         try (var csv = new CSVPrinter(out, CSVFormat.RFC4180)) {
             csv.printRecord(columns());
-            csv.printRecords(rows(rules, view, facts));
+            for (List<String> row : rows(rules, view, facts)) {
+                csv.printRecord(row.stream().map(Spreadsheet::plain).toList());
+            }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

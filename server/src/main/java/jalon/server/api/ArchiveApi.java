@@ -4,7 +4,10 @@ import jalon.core.image.Repair;
 import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.people.Act;
+import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
+import java.security.Principal;
 import java.util.List;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -25,8 +28,10 @@ class ArchiveApi {
     private final Archive archive;
     private final Batches batches;
     private final PageRenditions renditions;
+    private final ActivityLog log;
 
-    ArchiveApi(Archive archive, Batches batches, PageRenditions renditions) {
+    ArchiveApi(Archive archive, Batches batches, PageRenditions renditions, ActivityLog log) {
+        this.log = log;
         this.archive = archive;
         this.batches = batches;
         this.renditions = renditions;
@@ -47,9 +52,10 @@ class ArchiveApi {
     record OpenedDocument(Archive.Opened document, List<PageInfo> pages) {}
 
     @GetMapping("/{id}")
-    OpenedDocument archivedDocument(@PathVariable long id, @RequestParam(defaultValue = "") String q) {
+    OpenedDocument archivedDocument(@PathVariable long id, @RequestParam(defaultValue = "") String q, Principal who) {
         Archive.Opened opened = archive.open(id, q);
         Batch batch = batches.get(opened.document().batch());
+        log.add(who.getName(), batch.id(), Act.LOOKED_AT.with(id));
         var facts = batches.facts(batch);
         var recipes = batches.filedRecipes(batch, opened.pages());
         return new OpenedDocument(
@@ -79,8 +85,10 @@ class ArchiveApi {
     }
 
     @GetMapping(value = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<Resource> archivedFile(@PathVariable long id) {
+    ResponseEntity<Resource> archivedFile(@PathVariable long id, Principal who) {
         var file = archive.file(id);
+        Archive.Found document = archive.open(id, "").document();
+        log.add(who.getName(), batches.get(document.batch()).id(), Act.TOOK_FILE.with(id));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(

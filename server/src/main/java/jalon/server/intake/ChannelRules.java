@@ -11,8 +11,10 @@ import org.springframework.stereotype.Component;
 class ChannelRules {
     private final StreamLibrary streams;
     private final WatchedFolders watched;
+    private final AllowedHosts hosts;
 
-    ChannelRules(StreamLibrary streams, WatchedFolders watched) {
+    ChannelRules(StreamLibrary streams, WatchedFolders watched, AllowedHosts hosts) {
+        this.hosts = hosts;
         this.streams = streams;
         this.watched = watched;
     }
@@ -48,6 +50,12 @@ class ChannelRules {
         if (s instanceof ChannelSettings.Scanner d
                 && (d.address() == null || !d.address().matches("https?://.+"))) {
             throw Problem.SCANNER_ADDRESS.with();
+        }
+        if (s instanceof ChannelSettings.Mailbox m) {
+            hosts.check(m.host());
+        }
+        if (s instanceof ChannelSettings.Scanner d) {
+            hosts.checkAddress(d.address());
         }
         if (s.cron() != null && !CronExpression.isValidExpression(s.cron())) {
             throw Problem.NOT_A_SCHEDULE.with(s.cron());

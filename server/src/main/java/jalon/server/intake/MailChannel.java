@@ -53,9 +53,11 @@ class MailChannel {
     private final Receiving receiving;
     private final Letters letters;
     private final ChannelTries tries;
+    private final AllowedHosts hosts;
     private final Times times;
 
-    MailChannel(Receiving receiving, Letters letters, ChannelTries tries, Times times) {
+    MailChannel(Receiving receiving, Letters letters, ChannelTries tries, AllowedHosts hosts, Times times) {
+        this.hosts = hosts;
         this.tries = tries;
         this.times = times;
         this.receiving = receiving;
@@ -64,6 +66,11 @@ class MailChannel {
 
     ChannelVisit visit(ChannelRows.Row channel, ChannelSettings.Mailbox box) throws ChannelProblem {
         String where = box.host() + ":" + box.port();
+        try {
+            hosts.check(box.host());
+        } catch (NotPossible e) {
+            throw new ChannelProblem(e);
+        }
         try (Store store = Session.getInstance(properties(box)).getStore(protocol(box))) {
             store.connect(box.host(), box.port(), box.user(), box.password());
             Folder inbox = store.getFolder(box.inbox());

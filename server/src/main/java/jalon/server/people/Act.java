@@ -125,6 +125,20 @@ public enum Act {
     MADE_TOKEN("name", "streams"),
     @JsonProperty("revokedToken")
     REVOKED_TOKEN("token"),
+    @JsonProperty("signedIn")
+    SIGNED_IN("address"),
+    @JsonProperty("signInFailed")
+    SIGN_IN_FAILED("who", "address"),
+    @JsonProperty("signedOut")
+    SIGNED_OUT,
+    @JsonProperty("changedPassword")
+    CHANGED_PASSWORD,
+    @JsonProperty("refused")
+    REFUSED("request"),
+    @JsonProperty("lookedAt")
+    LOOKED_AT("document"),
+    @JsonProperty("tookFile")
+    TOOK_FILE("document"),
     @JsonProperty("signInWaits")
     SIGN_IN_WAITS("kind", "who", "attempts", "seconds"),
     @JsonProperty("liftedWait")

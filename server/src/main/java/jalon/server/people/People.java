@@ -1,10 +1,12 @@
 package jalon.server.people;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 public interface People {
@@ -13,6 +15,13 @@ public interface People {
 
     @Select("select sign_in, name, role, password_hash from person order by name")
     List<Person> all();
+
+    @Update("update person set password_hash = #{hash}, password_since = #{now} where sign_in = #{signIn}")
+    void password(String signIn, String hash, Instant now);
+
+    /** When it was changed last, if it ever was. */
+    @Select("select password_since from person where sign_in = #{signIn} and password_since is not null")
+    Optional<Instant> passwordSince(String signIn);
 
     @Insert(
             "insert into person (sign_in, name, role, password_hash) values (#{signIn}, #{name}, #{role}, #{passwordHash})")

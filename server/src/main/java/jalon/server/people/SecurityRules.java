@@ -1,7 +1,9 @@
 package jalon.server.people;
 
 import jakarta.servlet.http.HttpServletResponse;
+import jalon.server.Times;
 import java.nio.charset.StandardCharsets;
+import org.springframework.boot.context.properties.EnableConfigurationProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -15,10 +17,13 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
 
 /** Who may do what. Without sign-in there is the sign-in page and nothing else. */
 @Configuration
+@EnableConfigurationProperties(SignInSettings.class)
 class SecurityRules {
     private static final String SUPERVISOR = Role.SUPERVISOR.name();
     private static final String OPERATOR = Role.OPERATOR.name();
@@ -33,6 +38,7 @@ class SecurityRules {
         http.csrf(c -> c.disable());
         http.sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS));
         http.addFilterBefore(new TokenFilter(tokens), UsernamePasswordAuthenticationFilter.class);
+        http.addFilterAfter(new FairShare(), AuthorizationFilter.class);
         http.exceptionHandling(e -> e.authenticationEntryPoint((request, response, x) -> problem(
                 response,
                 401,
@@ -42,11 +48,18 @@ class SecurityRules {
 
     @Bean
     @Order(2)
-    SecurityFilterChain rules(HttpSecurity http, SignInGuard guard) throws Exception {
+    SecurityFilterChain rules(
+            HttpSecurity http,
+            SignInGuard guard,
+            SignInSettings settings,
+            Passwords passwords,
+            ActivityLog log,
+            Times times)
+            throws Exception {
         http.authorizeHttpRequests(a -> a.requestMatchers(
                         HttpMethod.GET, "/", "/index.html", "/assets/**", "/favicon.svg", "/desk/**", "/api/csrf")
                 .permitAll()
-                .requestMatchers("/api/me", "/api/archive/**")
+                .requestMatchers("/api/me", "/api/me/password", "/api/archive/**")
                 .authenticated()
                 .requestMatchers(HttpMethod.POST, "/api/streams/**", "/api/registers/**", "/api/channels/**")
                 .hasRole(SUPERVISOR)
@@ -62,25 +75,39 @@ class SecurityRules {
                 .denyAll());
         http.csrf(c -> c.spa());
         http.addFilterBefore(new SignInFilter(guard), UsernamePasswordAuthenticationFilter.class);
+        http.addFilterAfter(new SessionFilter(settings, passwords, times), SecurityContextHolderFilter.class);
+        http.addFilterAfter(new FairShare(), AuthorizationFilter.class);
         http.formLogin(f -> f.loginProcessingUrl(SignInFilter.PATH)
                 .successHandler((request, response, who) -> {
                     guard.succeeded(who.getName(), request.getRemoteAddr());
+                    SessionFilter.begin(request.getSession(), times.now());
+                    log.add(who.getName(), Act.SIGNED_IN.with(request.getRemoteAddr()));
                     response.setStatus(HttpServletResponse.SC_NO_CONTENT);
                 })
                 .failureHandler((request, response, e) -> {
                     if (e instanceof InternalAuthenticationServiceException) {
                         problem(response, 503, NO_DATABASE);
                     } else {
+                        String tried = SignInGuard.known(request.getParameter("username"));
+                        log.add(ActivityLog.JALON, Act.SIGN_IN_FAILED.with(tried, request.getRemoteAddr()));
                         problem(response, 401, "Name and password do not go together.");
                     }
                 }));
-        http.logout(l -> l.logoutUrl("/api/sign-out")
-                .logoutSuccessHandler(
-                        (request, response, who) -> response.setStatus(HttpServletResponse.SC_NO_CONTENT)));
-        http.exceptionHandling(
-                e -> e.authenticationEntryPoint((request, response, x) -> problem(response, 401, "Sign in first."))
-                        .accessDeniedHandler((request, response, x) ->
-                                problem(response, 403, "Your role does not allow this; ask a supervisor.")));
+        http.logout(l -> l.logoutUrl("/api/sign-out").logoutSuccessHandler((request, response, who) -> {
+            if (who != null) {
+                log.add(who.getName(), Act.SIGNED_OUT.with());
+            }
+            response.setStatus(HttpServletResponse.SC_NO_CONTENT);
+        }));
+        http.exceptionHandling(e -> e.authenticationEntryPoint(
+                        (request, response, x) -> problem(response, 401, "Sign in first."))
+                .accessDeniedHandler((request, response, x) -> {
+                    if (request.getUserPrincipal() != null) {
+                        String asked = request.getMethod() + " " + request.getRequestURI();
+                        log.add(request.getUserPrincipal().getName(), Act.REFUSED.with(asked));
+                    }
+                    problem(response, 403, "Your role does not allow this; ask a supervisor.");
+                }));
         http.requestCache(c -> c.disable());
         http.headers(
                 h -> h.contentSecurityPolicy(
@@ -108,7 +135,7 @@ class SecurityRules {
     }
 
     @Bean
-    PasswordEncoder passwords() {
+    PasswordEncoder passwordEncoder() {
         return PasswordEncoderFactories.createDelegatingPasswordEncoder();
     }
 }

@@ -114,7 +114,7 @@ public class SignInGuard {
         log.add(by, Act.LIFTED_WAIT.with(Words.name(kind), who));
     }
 
-    private static String known(String name) {
+    static String known(String name) {
         String plain = name == null ? "" : name.strip().toLowerCase(Locale.ROOT);
         return plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
     }

@@ -2,6 +2,7 @@ package jalon.server.scan;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.stream.Stage;
+import jalon.server.NotPossible;
 import jalon.server.Problem;
 import jalon.server.Trouble;
 import jalon.server.batch.Batch;
@@ -10,6 +11,7 @@ import jalon.server.batch.CameBy;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.PageInsertion;
 import jalon.server.batch.Receiving;
+import jalon.server.intake.AllowedHosts;
 import jalon.server.intake.ChannelSettings;
 import jalon.server.intake.Channels;
 import jalon.server.people.Preferences;
@@ -36,6 +38,7 @@ public class ScanDesk implements DisposableBean {
     private final StreamLibrary streams;
     private final Preferences preferences;
     private final ScanBook book;
+    private final AllowedHosts hosts;
     private final Map<String, Scan> scans = new ConcurrentHashMap<>();
     private final ExecutorService threads = Executors.newCachedThreadPool(r -> {
         Thread t = new Thread(r, "scan");
@@ -50,7 +53,8 @@ public class ScanDesk implements DisposableBean {
             Batches batches,
             StreamLibrary streams,
             Preferences preferences,
-            ScanBook book) {
+            ScanBook book,
+            AllowedHosts hosts) {
         this.channels = channels;
         this.receiving = receiving;
         this.insertion = insertion;
@@ -58,6 +62,7 @@ public class ScanDesk implements DisposableBean {
         this.streams = streams;
         this.preferences = preferences;
         this.book = book;
+        this.hosts = hosts;
     }
 
     /**
@@ -78,11 +83,18 @@ public class ScanDesk implements DisposableBean {
         String kept = preferences.find(who, "scan:" + c.id());
         ScanSettings last = kept == null ? null : JSON.readValue(kept, ScanSettings.class);
         try {
-            EsclDevice.Can can = new EsclDevice(((ChannelSettings.Scanner) c.settings()).address()).can();
-            return new Device(c.id(), c.name(), can, null, last);
+            return new Device(c.id(), c.name(), device(c).can(), null, last);
         } catch (ScanFault e) {
             return new Device(c.id(), c.name(), EsclDevice.Can.NOTHING, e.what().trouble(), last);
+        } catch (NotPossible e) {
+            return new Device(c.id(), c.name(), EsclDevice.Can.NOTHING, e.trouble(), last);
         }
+    }
+
+    private EsclDevice device(Channels.Channel channel) {
+        String address = ((ChannelSettings.Scanner) channel.settings()).address();
+        hosts.checkAddress(address);
+        return new EsclDevice(address);
     }
 
     /**
@@ -136,8 +148,8 @@ public class ScanDesk implements DisposableBean {
     }
 
     private Scan scan(Scan.Order order, Channels.Channel channel, Scan.State before) {
-        var device = new EsclDevice(((ChannelSettings.Scanner) channel.settings()).address());
-        return new Scan(order, device, receiving, insertion, (now, why) -> book.stands(order.no(), now, why), before);
+        return new Scan(
+                order, device(channel), receiving, insertion, (now, why) -> book.stands(order.no(), now, why), before);
     }
 
     private PageInsertion.Place place(Batch batch, Wanted wanted) {

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
+import { api, worded } from '../api/client'
+import { useSession } from '../session'
+
+/** A person's own password. */
+const { t } = useI18n()
+const session = useSession()
+const router = useRouter()
+const before = ref('')
+const after = ref('')
+const again = ref('')
+const problem = ref<string | null>(null)
+const done = ref(false)
+const busy = ref(false)
+
+async function change() {
+  problem.value = after.value === again.value ? null : t('password.differ')
+  if (problem.value || busy.value) return
+  busy.value = true
+  const { error } = await api.POST('/api/me/password', { body: { before: before.value, after: after.value } })
+  busy.value = false
+  problem.value = error ? worded(error) : null
+  done.value = !error
+  if (!error) before.value = after.value = again.value = ''
+}
+</script>
+
+<template>
+  <div class="ground" @keydown.esc="router.back()">
+    <form class="panel card" @submit.prevent="change">
+      <h1>{{ t('password.title') }}</h1>
+      <p class="soft">{{ t('password.lead', { name: session.me?.name }) }}</p>
+      <input type="text" name="username" autocomplete="username" :value="session.me?.signIn" hidden />
+      <label>
+        {{ t('password.before') }}
+        <input v-model="before" type="password" autocomplete="current-password" autofocus required />
+      </label>
+      <label>
+        {{ t('password.after') }}
+        <input v-model="after" type="password" autocomplete="new-password" minlength="12" required />
+      </label>
+      <label>
+        {{ t('password.again') }}
+        <input v-model="again" type="password" autocomplete="new-password" required />
+      </label>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <p v-if="done" class="done" role="status">{{ t('password.done') }}</p>
+      <div class="row">
+        <button class="act main" :disabled="busy">{{ t('password.change') }}<kbd>Enter</kbd></button>
+        <button type="button" class="act" @click="router.back()">{{ t('app.close') }}<kbd>Esc</kbd></button>
+      </div>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.ground { height: 100%; display: grid; place-items: center; }
+.card { width: 430px; padding: 24px 28px 28px; display: flex; flex-direction: column; gap: 13px; }
+h1 { font-size: 22px; margin: 0; }
+p { margin: 0; }
+label { display: flex; flex-direction: column; gap: 3px; }
+input { font: inherit; padding: 7px 9px; border: 1px solid #8a97a1; border-radius: 3px; background: #fff; }
+.problem { padding: 6px 9px; background: var(--wrong-pale); color: var(--wrong); border-left: 4px solid var(--wrong); }
+.done { padding: 6px 9px; background: var(--petrol-pale); border-left: 4px solid var(--petrol); }
+</style>
