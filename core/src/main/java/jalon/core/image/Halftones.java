@@ -18,6 +18,9 @@ public final class Halftones {
     /** Print has a third at most, thin as its strokes are at this resolution. */
     private static final double BETWEEN = 0.6;
 
+    /** Of a coarse newspaper's screen; small print has about half, across. */
+    private static final double DOTS_A_MM = 2.6;
+
     /** The rim of a picture goes as far as half of its row or column is picture. */
     private static final double OF_A_RIM = 0.5;
 
@@ -31,12 +34,15 @@ public final class Halftones {
     private static final double MOST_LETTER_MM = 7;
 
     private static final double AROUND_MM = 2.5;
-    private static final int CLEARLY = 22;
+    private static final int CLEARLY = 45;
 
     private final GrayPlane plane;
     private final InkMap map;
 
-    private Halftones(GrayPlane small) {
+    private final GrayPlane page;
+
+    private Halftones(GrayPlane page, GrayPlane small) {
+        this.page = page;
         plane = small;
         map = new InkMap(small);
     }
@@ -44,10 +50,10 @@ public final class Halftones {
     /**
      * Where pictures stand, in mm.
      *
-     * @param small the page at about 100 dpi, see {@link GrayPlane#small}
+     * @param small the same page at about 100 dpi, see {@link GrayPlane#small}
      */
-    public static List<Box> in(GrayPlane small) {
-        return new Halftones(small).places();
+    public static List<Box> in(GrayPlane page, GrayPlane small) {
+        return new Halftones(page, small).places();
     }
 
     private List<Box> places() {
@@ -56,12 +62,10 @@ public final class Halftones {
             for (int c = 0; c < map.columns; c++) {
                 int left = c * InkMap.CELL;
                 int top = r * InkMap.CELL;
-                between[r * map.columns + c] = between(
-                                left,
-                                top,
-                                Math.min(map.width, left + InkMap.CELL),
-                                Math.min(map.height, top + InkMap.CELL))
-                        >= BETWEEN;
+                int right = Math.min(map.width, left + InkMap.CELL);
+                int bottom = Math.min(map.height, top + InkMap.CELL);
+                between[r * map.columns + c] =
+                        between(left, top, right, bottom) >= BETWEEN || dotted(map.box(left, top, right, bottom));
             }
         }
         List<Box> places = new ArrayList<>();
@@ -86,6 +90,26 @@ public final class Halftones {
             }
         }
         return (double) between / Math.max(1, (right - left) * (bottom - top));
+    }
+
+    /** Whether ink and paper change as often as in a screen of dots, across and down: print does so across at most. */
+    private boolean dotted(Box box) {
+        int left = (int) page.inPixels(box.x());
+        int top = (int) page.inPixels(box.y());
+        int right = (int) Math.min(page.width() - 1, page.inPixels(box.right()));
+        int bottom = (int) Math.min(page.height() - 1, page.inPixels(box.bottom()));
+        int middle = map.paper * 2 / 3;
+        int across = 0;
+        int down = 0;
+        for (int y = top; y < bottom; y += 2) {
+            for (int x = left; x < right; x++) {
+                boolean dark = page.at(x, y) < middle;
+                across += dark != page.at(x + 1, y) < middle ? 1 : 0;
+                down += dark != page.at(x, y + 1) < middle ? 1 : 0;
+            }
+        }
+        double looked = page.mm(1) * Math.max(1, (right - left) * ((bottom - top + 1) / 2));
+        return Math.min(across, down) / looked > DOTS_A_MM;
     }
 
     private void place(int start, boolean[] between, boolean[] seen, List<Box> places) {

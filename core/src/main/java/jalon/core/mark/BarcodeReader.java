@@ -59,6 +59,7 @@ final class BarcodeReader {
 
     private static final double SMALLEST_MM = 4.5;
     private static final double LARGEST_MATRIX_MM = 70;
+    private static final double MOST_OBLONG = 1.6;
     private static final int INK = 150;
 
     /** Columns, rows, columns: enough for codes in two rows. */
@@ -200,7 +201,9 @@ final class BarcodeReader {
     /** Not every matrix is found both ways: the decoder follows its two solid sides from the middle. */
     private static Optional<Result> matrix(GrayPlane cut) {
         Optional<Result> asItIs = first(cut);
-        if (asItIs.isPresent() || Math.max(cut.widthMm(), cut.heightMm()) > LARGEST_MATRIX_MM) {
+        double longer = Math.max(cut.widthMm(), cut.heightMm());
+        double shorter = Math.min(cut.widthMm(), cut.heightMm());
+        if (asItIs.isPresent() || longer > LARGEST_MATRIX_MM || longer > MOST_OBLONG * shorter) {
             return asItIs;
         }
         return first(cut.turned(90)).map(r -> turnedBack(r, cut.height()));

@@ -71,7 +71,7 @@ public final class ReadPage {
                         Repaired.of(scan.image(), scan.dpi(), readThrough, 0).image(), scan.dpi());
         GrayPlane smallToRead = toRead == received ? small : toRead.small();
         // The engine takes each dot of a printed photograph for something to be read.
-        List<Box> pictures = Halftones.in(smallToRead);
+        List<Box> pictures = Halftones.in(toRead, smallToRead);
         toRead = toRead.whitened(pictures);
         smallToRead = smallToRead.whitened(pictures);
         OwnText own = OwnText.of(scan, received, small, reader);
@@ -185,6 +185,9 @@ public final class ReadPage {
                         .toList());
     }
 
+    private static final double CLEAR = 0.85;
+    private static final int WORDS_OF_A_CLEAR_LINE = 4;
+
     private record Attempt(int rotation, double skew, List<Word> words) {
         /** Words of three letters or more that the engine is sure of: noise and upside-down print give hardly any. */
         long confident() {
@@ -213,7 +216,20 @@ public final class ReadPage {
 
         boolean convincing() {
             long longEnough = words.stream().filter(w -> w.text().length() >= 3).count();
-            return confident() >= 3 && confident() * 2 >= longEnough && !sideways();
+            return confident() >= 3 && (confident() * 2 >= longEnough || hasClearLine()) && !sideways();
+        }
+
+        /** Beside a drawing or handwriting: print on its head is never read as a whole line of sure words. */
+        private boolean hasClearLine() {
+            return Line.of(words).stream().anyMatch(line -> {
+                var longer = line.words().stream()
+                        .filter(w -> w.text().length() >= 3)
+                        .toList();
+                long clear = longer.stream()
+                        .filter(w -> good(w) && w.certainty() > CLEAR)
+                        .count();
+                return clear >= WORDS_OF_A_CLEAR_LINE && clear * 5 >= longer.size() * 4;
+            });
         }
 
         /** The engine reads lines that run down the page too; then most longer words stand higher than wide. */

@@ -1,6 +1,7 @@
 package jalon.core.read;
 
 import jalon.core.image.GrayPlane;
+import jalon.core.image.PrintLeft;
 import jalon.core.image.Skew;
 import jalon.core.page.Word;
 import jalon.core.text.TextReader;
@@ -23,6 +24,9 @@ final class WayUp {
 
     /** Whatever way it lies, there is nothing to be read: a sheet of bars. */
     private static final int FEWEST_WORDS = 3;
+
+    /** With fewer things of the size of letters it is a sheet of bars, or empty. */
+    private static final int FEWEST_LETTERS = 8;
 
     /** The engine finds so many words in lines that lie as they should, or on their heads. */
     private static final int MANY_WORDS = 10;
@@ -49,6 +53,9 @@ final class WayUp {
      * @return the clockwise turn that makes it upright, or 0 when nothing speaks for another
      */
     int likelyTurn(List<Word> asReceived, boolean sideways) {
+        if (telling(asReceived).isEmpty() && PrintLeft.letters(small, List.of()) < FEWEST_LETTERS) {
+            return 0;
+        }
         double now = sideways ? 0 : certainty(asReceived);
         int best = 0;
         double most = Math.max(UPRIGHT_FROM, now + CLEARLY);
