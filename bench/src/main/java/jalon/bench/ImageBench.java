@@ -42,6 +42,11 @@ public final class ImageBench {
             Files.writeString(Path.of(args[0]), bench.table.text());
             return;
         }
+        if (args.length > 2 && args[2].equals("backs")) {
+            new Readings(bench.table, bench.sheets, bench.pages).showThrough();
+            Files.writeString(Path.of(args[0]), bench.table.text());
+            return;
+        }
         bench.skew();
         bench.blank();
         bench.order();
@@ -49,6 +54,7 @@ public final class ImageBench {
         bench.time();
         var readings = new Readings(bench.table, bench.sheets, bench.pages);
         readings.orientation();
+        readings.showThrough();
         readings.stamps();
         readings.repairs();
         Files.writeString(Path.of(args[0]), bench.table.text());

@@ -88,6 +88,51 @@ final class Readings {
         };
     }
 
+    /** Blank backs through which the front shows, with a dark edge; beside them pages with a little faint print. */
+    void showThrough() {
+        int n = Math.max(24, pages / 10);
+        int[] right = new int[4];
+        IntStream.range(0, n).parallel().forEach(i -> {
+            Random r = new Random(i);
+            int dpi = i % 2 == 0 ? 200 : 300;
+            boolean bitonal = i % 4 > 1;
+            for (int kind = 0; kind < 2; kind++) {
+                BufferedImage page = Worn.scan(Sheet.BLANK, Scanner.Mode.GREY, dpi, 0, r);
+                if (kind == 0) {
+                    BufferedImage front = Worn.scan(sheets.get(i % sheets.size()), Scanner.Mode.GREY, dpi, 0, r);
+                    Wear.showThrough(page, front, dpi, 0.1 + r.nextDouble() * 0.15);
+                    Wear.draw(page, dpi, g -> Wear.edge(g, r.nextInt(4), 0.5 + r.nextDouble() * 3, 210, 297));
+                } else {
+                    Wear.draw(page, dpi, g -> Blanks.nearly(g, i % 5, bitonal, r));
+                }
+                // A sensitive machine: what is a little darker than the paper becomes black.
+                BufferedImage seen = bitonal ? dark(page, kind == 0 ? 225 : 150) : page;
+                PageFacts facts = reading(reader -> facts(seen, dpi, reader));
+                boolean blank = facts.image().inkShare() < 0.00001
+                        && facts.words().stream().noneMatch(w -> w.certainty() > 0.4);
+                synchronized (right) {
+                    right[2 * kind + (bitonal ? 1 : 0)] += blank == (kind == 0) ? 1 : 0;
+                }
+            }
+        });
+        table.title("Blank backs with strong show-through and an edge, and nearly blank pages", "pages", "right");
+        String[] names = {"blank, grey", "blank, black and white", "nearly blank, grey", "nearly blank, black and white"
+        };
+        for (int k = 0; k < names.length; k++) {
+            table.row(names[k], Table.share(right[k], n / 2));
+        }
+    }
+
+    private static BufferedImage dark(BufferedImage grey, int below) {
+        var out = new BufferedImage(grey.getWidth(), grey.getHeight(), BufferedImage.TYPE_BYTE_BINARY);
+        for (int y = 0; y < grey.getHeight(); y++) {
+            for (int x = 0; x < grey.getWidth(); x++) {
+                out.setRGB(x, y, grey.getRaster().getSample(x, y, 0) < below ? 0xFF000000 : 0xFFFFFFFF);
+            }
+        }
+        return out;
+    }
+
     void orientation() {
         List<Sheet> others = jalon.bench.values.ValuesBench.sheets(Math.max(24, pages / 10), 11);
         int n = Math.max(24, pages / 10);

@@ -1,9 +1,7 @@
 package jalon.core.image;
 
 import jalon.core.page.Box;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 
 /**
@@ -68,11 +66,21 @@ public final class Halftones {
                         between(left, top, right, bottom) >= BETWEEN || dotted(map.box(left, top, right, bottom));
             }
         }
+        var blobs = new Blobs(between, map.columns, map.rows);
+        double cellMm = map.mm(InkMap.CELL);
         List<Box> places = new ArrayList<>();
-        boolean[] seen = new boolean[between.length];
-        for (int cell = 0; cell < between.length; cell++) {
-            if (between[cell] && !seen[cell]) {
-                place(cell, between, seen, places);
+        for (int b = 0; b < blobs.count; b++) {
+            int wide = blobs.width(b);
+            int tall = blobs.height(b);
+            if (Math.min(wide, tall) * cellMm >= LEAST_MM && blobs.pixels[b] >= FILLED * wide * tall) {
+                Box place = grown(
+                        blobs.left[b] * InkMap.CELL,
+                        blobs.top[b] * InkMap.CELL,
+                        Math.min(map.width, (blobs.right[b] + 1) * InkMap.CELL),
+                        Math.min(map.height, (blobs.bottom[b] + 1) * InkMap.CELL));
+                if (!hasPrint(place)) {
+                    places.add(place);
+                }
             }
         }
         return places;
@@ -112,52 +120,8 @@ public final class Halftones {
         return Math.min(across, down) / looked > DOTS_A_MM;
     }
 
-    private void place(int start, boolean[] between, boolean[] seen, List<Box> places) {
-        int columns = map.columns;
-        int left = columns;
-        int right = 0;
-        int top = map.rows;
-        int bottom = 0;
-        int cells = 0;
-        Deque<Integer> queue = new ArrayDeque<>(List.of(start));
-        seen[start] = true;
-        while (!queue.isEmpty()) {
-            int cell = queue.remove();
-            int c = cell % columns;
-            int r = cell / columns;
-            cells++;
-            left = Math.min(left, c);
-            right = Math.max(right, c);
-            top = Math.min(top, r);
-            bottom = Math.max(bottom, r);
-            for (int nr = Math.max(0, r - 1); nr <= Math.min(map.rows - 1, r + 1); nr++) {
-                for (int nc = Math.max(0, c - 1); nc <= Math.min(columns - 1, c + 1); nc++) {
-                    int next = nr * columns + nc;
-                    if (between[next] && !seen[next]) {
-                        seen[next] = true;
-                        queue.add(next);
-                    }
-                }
-            }
-        }
-        int wide = right - left + 1;
-        int tall = bottom - top + 1;
-        double cellMm = map.mm(InkMap.CELL);
-        if (Math.min(wide, tall) * cellMm >= LEAST_MM && cells >= FILLED * wide * tall) {
-            int[] rectangle = grown(
-                    left * InkMap.CELL,
-                    top * InkMap.CELL,
-                    Math.min(map.width, (right + 1) * InkMap.CELL),
-                    Math.min(map.height, (bottom + 1) * InkMap.CELL));
-            Box box = map.box(rectangle[0], rectangle[1], rectangle[2], rectangle[3]);
-            if (!hasPrint(box)) {
-                places.add(box);
-            }
-        }
-    }
-
     /** A rectangle grown by its rims, a cell at most each way. */
-    private int[] grown(int left, int top, int right, int bottom) {
+    private Box grown(int left, int top, int right, int bottom) {
         int l = left;
         int t = top;
         int r = right;
@@ -174,7 +138,7 @@ public final class Halftones {
         while (b < Math.min(map.height, bottom + InkMap.CELL) && between(left, b, right, b + 1) >= OF_A_RIM) {
             b++;
         }
-        return new int[] {l, t, r, b};
+        return map.box(l, t, r, b);
     }
 
     /** Whether things of one height and the size of letters stand side by side in it, darker or lighter than around them. */
@@ -184,19 +148,19 @@ public final class Halftones {
                 (int) plane.inPixels(place.y()),
                 Math.min(plane.width() - (int) plane.inPixels(place.x()), (int) plane.inPixels(place.width())),
                 Math.min(plane.height() - (int) plane.inPixels(place.y()), (int) plane.inPixels(place.height())));
-        int[] around = means(cut, (int) Math.round(cut.inPixels(AROUND_MM)));
-        // Without the dots that are left of a screen.
-        int[] smooth = means(cut, 1);
-        return hasRow(cut, mask(around, smooth, 1)) || hasRow(cut, mask(around, smooth, -1));
-    }
-
-    /** @param darker 1 for what is darker than around, -1 for what is lighter */
-    private static boolean[] mask(int[] around, int[] smooth, int darker) {
-        boolean[] mask = new boolean[around.length];
-        for (int i = 0; i < mask.length; i++) {
-            mask[i] = darker * (around[i] - smooth[i]) > CLEARLY;
+        var means = new BoxMeans(i -> cut.pixels()[i] & 0xFF, cut.width(), cut.height());
+        int around = (int) Math.round(cut.inPixels(AROUND_MM));
+        boolean[] darker = new boolean[cut.width() * cut.height()];
+        boolean[] lighter = new boolean[darker.length];
+        for (int y = 0; y < cut.height(); y++) {
+            for (int x = 0; x < cut.width(); x++) {
+                // Without the dots that are left of a screen.
+                double more = means.around(x, y, 1) - means.around(x, y, around);
+                darker[y * cut.width() + x] = more < -CLEARLY;
+                lighter[y * cut.width() + x] = more > CLEARLY;
+            }
         }
-        return mask;
+        return hasRow(cut, darker) || hasRow(cut, lighter);
     }
 
     private static boolean hasRow(GrayPlane cut, boolean[] mask) {
@@ -211,35 +175,6 @@ public final class Halftones {
         }
         return letters.stream()
                 .anyMatch(a -> letters.stream().filter(b -> besides(a, b)).count() >= LETTERS_IN_A_ROW);
-    }
-
-    /** The mean around each pixel, in a square that reaches so far (sums over rectangles; F. Crow, 1984). */
-    private static int[] means(GrayPlane p, int reach) {
-        int w = p.width();
-        int h = p.height();
-        long[] sums = new long[(w + 1) * (h + 1)];
-        for (int y = 0; y < h; y++) {
-            long row = 0;
-            for (int x = 0; x < w; x++) {
-                row += p.at(x, y);
-                sums[(y + 1) * (w + 1) + x + 1] = sums[y * (w + 1) + x + 1] + row;
-            }
-        }
-        int[] means = new int[w * h];
-        for (int y = 0; y < h; y++) {
-            int top = Math.max(0, y - reach);
-            int bottom = Math.min(h, y + reach + 1);
-            for (int x = 0; x < w; x++) {
-                int left = Math.max(0, x - reach);
-                int right = Math.min(w, x + reach + 1);
-                long sum = sums[bottom * (w + 1) + right]
-                        - sums[top * (w + 1) + right]
-                        - sums[bottom * (w + 1) + left]
-                        + sums[top * (w + 1) + left];
-                means[y * w + x] = (int) (sum / ((long) (right - left) * (bottom - top)));
-            }
-        }
-        return means;
     }
 
     private static boolean besides(Box a, Box b) {

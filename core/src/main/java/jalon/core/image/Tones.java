@@ -60,27 +60,13 @@ final class Tones {
         int w = image.getWidth();
         int h = image.getHeight();
         for (int c = 0; c < channels; c++) {
-            long[] sums = new long[(w + 1) * (h + 1)];
+            int channel = c;
+            var means = new BoxMeans(i -> from[i * channels + channel] & 0xFF, w, h);
             for (int y = 0; y < h; y++) {
-                long row = 0;
                 for (int x = 0; x < w; x++) {
-                    row += from[(y * w + x) * channels + c] & 0xFF;
-                    sums[(y + 1) * (w + 1) + x + 1] = sums[y * (w + 1) + x + 1] + row;
-                }
-            }
-            for (int y = 0; y < h; y++) {
-                int top = Math.max(0, y - reach);
-                int bottom = Math.min(h, y + reach + 1);
-                for (int x = 0; x < w; x++) {
-                    int left = Math.max(0, x - reach);
-                    int right = Math.min(w, x + reach + 1);
-                    double mean = (double) (sums[bottom * (w + 1) + right]
-                                    - sums[top * (w + 1) + right]
-                                    - sums[bottom * (w + 1) + left]
-                                    + sums[top * (w + 1) + left])
-                            / ((bottom - top) * (right - left));
                     int i = (y * w + x) * channels + c;
                     int v = from[i] & 0xFF;
+                    double mean = means.around(x, y, reach);
                     px[i] = (byte) Math.max(0, Math.min(255, Math.round(v + 1.2 * (v - mean))));
                 }
             }

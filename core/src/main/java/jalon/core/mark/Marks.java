@@ -37,6 +37,10 @@ public final class Marks {
                 page.heightMm());
     }
 
+    public boolean isEmpty() {
+        return barcodes.isEmpty() && patches.isEmpty();
+    }
+
     /**
      * The marks on the upright page.
      *

@@ -85,6 +85,13 @@ public final class ReadPage {
                     : attempt(toRead.turned(turn), smallToRead.turned(turn), turn, reader);
             best = new Attempt(best.rotation(), best.skew(), own.over(best.words(), best.rotation()));
         }
+        boolean showsThrough = turn == null
+                && scan.ownWords().isEmpty()
+                && marks.isEmpty()
+                && ShowThrough.isAll(toRead, ink.share(), best.words(), reader);
+        if (showsThrough) {
+            best = new Attempt(0, best.skew(), List.of());
+        }
         int rotation = best.rotation();
         boolean sideways = rotation % 180 != 0;
         List<Mark> upright = marks.upright(rotation, turn != null || best.confident() >= 2);
@@ -94,7 +101,7 @@ public final class ReadPage {
                         : new ImageFacts.Size(scan.widthMm(), scan.heightMm()),
                 new ImageFacts.Density(scan.dpi(), scan.dpiStated()),
                 new ImageFacts.Pose(best.skew(), rotation),
-                ink.share(),
+                showsThrough ? 0 : ink.share(),
                 measured(check, best, scan),
                 ColouredInk.in(scan.image(), scan.dpi()).stream()
                         .map(box -> box.turned(rotation, scan.widthMm(), scan.heightMm()))
