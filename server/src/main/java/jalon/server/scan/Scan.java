@@ -54,9 +54,11 @@ public final class Scan {
     record Order(String no, String scanner, ScanSettings settings, String who, PageInsertion.Place place) {}
 
     /** Where it is written down how it stands with a stack. */
-    @FunctionalInterface
     interface Book {
         void write(Standing standing, Trouble trouble);
+
+        /** Whether this server still has it: one that gave no sign for too long is taken for stopped. */
+        boolean isOurs();
     }
 
     /** A stack that has not begun, or stopped as it is said here. */
@@ -159,6 +161,11 @@ public final class Scan {
             Path page = Files.createTempFile("jalon-scan-", ".page");
             try {
                 int answer = device.next(job, page);
+                if (!book.isOurs()) {
+                    // Another server has told people to go on; what comes now is fed again there.
+                    half = null;
+                    return;
+                }
                 if (answer == 200) {
                     if (++fetched > MOST_PAGES) {
                         throw new ScanFault(Problem.SCANNER_NO_END.with());

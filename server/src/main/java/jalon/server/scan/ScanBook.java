@@ -114,11 +114,22 @@ class ScanBook implements RecurringWork, DisposableBean {
                 false));
     }
 
-    /** @throws jalon.server.NotPossible when another server has it */
-    void stands(String no, Scan.Standing now, Trouble because) {
-        if (rows.stands(batches.get(no).id(), now, because, node.id()) == 0) {
-            throw Problem.SCANNING_ALREADY.with(no);
-        }
+    /** Where this server writes down how it stands with a stack. */
+    Scan.Book of(String no) {
+        long batch = batches.get(no).id();
+        return new Scan.Book() {
+            @Override
+            public void write(Scan.Standing now, Trouble because) {
+                if (rows.stands(batch, now, because, node.id()) == 0) {
+                    throw Problem.SCANNING_ALREADY.with(no);
+                }
+            }
+
+            @Override
+            public boolean isOurs() {
+                return rows.sign(batch, node.id()) > 0;
+            }
+        };
     }
 
     Optional<Kept> find(String no) {

@@ -148,8 +148,7 @@ public class ScanDesk implements DisposableBean {
     }
 
     private Scan scan(Scan.Order order, Channels.Channel channel, Scan.State before) {
-        return new Scan(
-                order, device(channel), receiving, insertion, (now, why) -> book.stands(order.no(), now, why), before);
+        return new Scan(order, device(channel), receiving, insertion, book.of(order.no()), before);
     }
 
     private PageInsertion.Place place(Batch batch, Wanted wanted) {

@@ -52,4 +52,9 @@ interface ScanRows {
 
     @Update("update scan set seen_at = utc_timestamp(6) where node = #{node} and standing = 'scanning'")
     void seen(String node);
+
+    /** @return 0 when another server has told that it stopped */
+    @Update("update scan set seen_at = utc_timestamp(6) where batch_id = #{batchId} and node = #{node}"
+            + " and standing = 'scanning'")
+    int sign(long batchId, String node);
 }
