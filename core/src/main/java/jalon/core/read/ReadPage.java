@@ -88,7 +88,7 @@ public final class ReadPage {
         boolean showsThrough = turn == null
                 && scan.ownWords().isEmpty()
                 && marks.isEmpty()
-                && ShowThrough.isAll(toRead, ink.share(), best.words(), reader);
+                && ShowThrough.isAll(toRead, smallToRead, ink.share(), best.words(), reader);
         if (showsThrough) {
             best = new Attempt(0, best.skew(), List.of());
         }

@@ -12,7 +12,6 @@ final class ShowThrough {
     /** A page of dense print has so much. */
     private static final double MOST_INK = 0.1;
 
-    private static final double QUICK_DPI = 200;
     private static final int LETTERS = 4;
     private static final double CERTAIN = 0.75;
 
@@ -24,30 +23,31 @@ final class ShowThrough {
     /** Of words that stand on the page; of print in a mirror a sixth looks like words. */
     private static final double FEW_OF_ALL = 0.3;
 
-    private static final int TIMES_MORE = 3;
+    private static final int TIMES_MORE = 2;
 
     private ShowThrough() {}
 
     /**
+     * @param small the same page at about 100 dpi
      * @param ink its share of the page
      * @param words as read from the page itself
      */
-    static boolean isAll(GrayPlane page, double ink, List<Word> words, TextReader reader) {
-        long certain = certain(words);
-        if (ink <= 0 || ink > MOST_INK || certain > FEW_OF_ALL * longer(words)) {
+    static boolean isAll(GrayPlane page, GrayPlane small, double ink, List<Word> words, TextReader reader) {
+        if (ink <= 0 || ink > MOST_INK || share(words) > FEW_OF_ALL) {
             return false;
         }
-        GrayPlane mirrored = mirrored(page);
-        long enough = Math.max(FEWEST, TIMES_MORE * certain);
-        // A sheet is turned over its long or its short side.
-        return isPrint(mirrored, enough, reader) || isPrint(mirrored.turned(180), enough, reader);
+        double share = share(words);
+        var mirror = new WayUp(mirrored(page), mirrored(small), reader);
+        // A sheet is turned over its long or its short side; some lines of it tell.
+        return isPrint(mirror.strip(0), share) || isPrint(mirror.strip(180), share);
     }
 
-    private static boolean isPrint(GrayPlane mirrored, long enough, TextReader reader) {
-        double scale = Math.min(1, Math.max(0.5, QUICK_DPI / mirrored.dpi()));
-        List<Word> words = reader.read(mirrored.rotated(0, scale), TextReader.Layout.PAGE);
-        long certain = certain(words);
-        return certain >= enough && certain >= MOST_OF_ALL * longer(words);
+    private static boolean isPrint(List<Word> strip, double share) {
+        return certain(strip) >= FEWEST && share(strip) >= Math.max(MOST_OF_ALL, TIMES_MORE * share);
+    }
+
+    private static double share(List<Word> words) {
+        return (double) certain(words) / Math.max(1, longer(words));
     }
 
     private static long longer(List<Word> words) {

@@ -89,7 +89,8 @@ final class WayUp {
         return mean * Math.min(1, telling.size() / ENOUGH_WORDS);
     }
 
-    private List<Word> strip(int turn) {
+    /** Some lines of the page at this turn. */
+    List<Word> strip(int turn) {
         GrayPlane turned = small.turned(turn);
         int top = richest(turned, (int) turned.inPixels(STRIP_MM));
         GrayPlane whole = received.turned(turn);

@@ -67,7 +67,7 @@ class PageWorkersTest {
         var random = new Random(5);
         ImageIO.write(
                 Pictures.page(200, 0, g -> {
-                    for (int i = 0; i < 4000; i++) {
+                    for (int i = 0; i < 1200; i++) {
                         g.drawLine(
                                 random.nextInt(1650), random.nextInt(2330), random.nextInt(1650), random.nextInt(2330));
                     }
