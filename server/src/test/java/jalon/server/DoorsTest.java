@@ -74,6 +74,10 @@ class DoorsTest extends ChannelCase {
                     .hasMessageContaining("422")
                     .hasMessageContaining("not among the hosts");
         }
+        // It was answered with "something went wrong" once.
+        Map<String, Object> noAddress = Map.of("kind", "scanner", "address", "http://the scanner/eSCL");
+        assertThatThrownBy(() -> supervisor.post("/api/channels", Map.of("name", "odd", "settings", noAddress)))
+                .hasMessageContaining("422");
     }
 
     @Test

@@ -34,10 +34,12 @@ public final class Halftones {
     private static final double AROUND_MM = 2.5;
     private static final int CLEARLY = 45;
 
-    private final GrayPlane plane;
-    private final InkMap map;
-
     private final GrayPlane page;
+
+    /** The same at about 100 dpi. */
+    private final GrayPlane plane;
+
+    private final InkMap map;
 
     private Halftones(GrayPlane page, GrayPlane small) {
         this.page = page;

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * Text that runs from right to left, or both ways: from the order in which it stands to the order in which it is read
@@ -43,7 +44,7 @@ public final class TwoWays {
     }
 
     /** What runs to the right inside what runs to the left: figures, a name in other letters. */
-    private static <T> void turnRuns(List<T> all, java.util.function.Predicate<T> rightwards) {
+    private static <T> void turnRuns(List<T> all, Predicate<T> rightwards) {
         for (int from = 0; from < all.size(); from++) {
             int to = from;
             while (to < all.size() && rightwards.test(all.get(to))) {

@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /**
  * The words that came with a page, as far as they are what is to be seen on it. They are taken for it where a look at a few
@@ -107,22 +108,10 @@ final class OwnText {
         return letters.toString();
     }
 
-    /** 1 for the same, 0 for nothing in common (V. Levenshtein, 1966, over the longer length). */
+    /** 1 for the same, 0 for nothing in common. */
     private static double likeness(String a, String b) {
-        int[] above = new int[b.length() + 1];
-        for (int j = 0; j <= b.length(); j++) {
-            above[j] = j;
-        }
-        for (int i = 1; i <= a.length(); i++) {
-            int[] row = new int[b.length() + 1];
-            row[0] = i;
-            for (int j = 1; j <= b.length(); j++) {
-                int change = above[j - 1] + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
-                row[j] = Math.min(change, Math.min(above[j], row[j - 1]) + 1);
-            }
-            above = row;
-        }
-        return 1 - (double) above[b.length()] / Math.max(1, Math.max(a.length(), b.length()));
+        int changes = LevenshteinDistance.getDefaultInstance().apply(a, b);
+        return 1 - (double) changes / Math.max(1, Math.max(a.length(), b.length()));
     }
 
     /** Whether nothing but these words is to be read on the page. */

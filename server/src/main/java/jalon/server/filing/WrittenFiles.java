@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -53,22 +54,20 @@ class WrittenFiles implements RecurringWork {
 
     /** What was written at an earlier try; empty when nothing was, or when it is not whole any more. */
     Optional<List<FilingPlace.Ready>> of(long delivery, List<Destination.Format> formats) throws IOException {
-        List<DeliveryRows.FileRow> kept = rows.files(delivery);
         List<FilingPlace.Ready> ready = new ArrayList<>();
-        for (Destination.Format format : formats) {
-            for (DeliveryRows.FileRow file : kept) {
-                if (file.format() == format && file.sha256() != null) {
-                    Path path = folder.resolve(
-                            name(delivery) + OutputFormat.of(format).ending());
-                    ready.add(new FilingPlace.Ready(format, path, file.sha256(), file.bytes()));
-                }
-            }
-        }
-        for (FilingPlace.Ready file : ready) {
-            if (!file.isWhole()) {
+        for (DeliveryRows.FileRow kept : rows.files(delivery)) {
+            if (kept.sha256() == null) {
                 return Optional.empty();
             }
+            Path path = folder.resolve(
+                    name(delivery) + OutputFormat.of(kept.format()).ending());
+            var file = new FilingPlace.Ready(kept.format(), path, kept.sha256(), kept.bytes());
+            if (!formats.contains(kept.format()) || !file.isWhole()) {
+                return Optional.empty();
+            }
+            ready.add(file);
         }
+        ready.sort(Comparator.comparingInt(file -> formats.indexOf(file.format())));
         return ready.size() == formats.size() ? Optional.of(ready) : Optional.empty();
     }
 

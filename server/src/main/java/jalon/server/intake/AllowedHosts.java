@@ -4,6 +4,7 @@ import jalon.server.JalonSettings;
 import jalon.server.Problem;
 import java.net.InetAddress;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.net.UnknownHostException;
 import java.util.Arrays;
 import java.util.List;
@@ -41,7 +42,12 @@ public class AllowedHosts {
 
     /** @param address of a scanner, whole */
     public void checkAddress(String address) {
-        String host = URI.create(address).getHost();
+        String host;
+        try {
+            host = new URI(address).getHost();
+        } catch (URISyntaxException e) {
+            throw Problem.SCANNER_ADDRESS.with();
+        }
         if (host == null) {
             throw Problem.SCANNER_ADDRESS.with();
         }
