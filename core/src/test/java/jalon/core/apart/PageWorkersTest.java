@@ -8,6 +8,7 @@ import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
 import jalon.demo.Hostile;
+import java.awt.Graphics2D;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -62,19 +63,10 @@ class PageWorkersTest {
     }
 
     @Test
-    void aDrawingThatTheEngineIsLostInComesInWithoutItsWords() throws Exception {
-        Path drawing = folder.resolve("drawing.png");
-        var random = new Random(5);
-        ImageIO.write(
-                Pictures.page(200, 0, g -> {
-                    for (int i = 0; i < 1200; i++) {
-                        g.drawLine(
-                                random.nextInt(1650), random.nextInt(2330), random.nextInt(1650), random.nextInt(2330));
-                    }
-                }),
-                "png",
-                drawing.toFile());
-        var work = new ReadOnePage(drawing, new ReadPage.Origin(1, "drawing", 1, "00"), "eng", null, List.of());
+    void aPageThatTheEngineIsLostInComesInWithoutItsWords() throws Exception {
+        Path page = folder.resolve("dense.png");
+        ImageIO.write(Pictures.page(200, 0, PageWorkersTest::everyCornerInPrint), "png", page.toFile());
+        var work = new ReadOnePage(page, new ReadPage.Origin(1, "dense", 1, "00"), "eng", null, List.of());
         try (var hasty = new PageWorkers(1, WorkerLaunch.likeThis(), 0.03);
                 PageWorkers.Lent one = hasty.borrow()) {
             one.ask(page(letter()), 100);
@@ -136,6 +128,19 @@ class PageWorkersTest {
         assertThat(asked.get())
                 .isInstanceOfSatisfying(
                         WorkFailed.class, e -> assertThat(e.why()).isEqualTo(WorkFailed.Why.STOPPED));
+    }
+
+    /** Takes the engine many times what a hasty worker is given, whatever the machine. */
+    private static void everyCornerInPrint(Graphics2D g) {
+        var random = new Random(5);
+        g.setFont(g.getFont().deriveFont(17f));
+        for (int y = 20; y < 2330; y += 18) {
+            StringBuilder line = new StringBuilder();
+            while (line.length() < 190) {
+                line.append(random.nextInt(6) == 0 ? ' ' : (char) ('a' + random.nextInt(26)));
+            }
+            g.drawString(line.toString(), 10, y);
+        }
     }
 
     private static int count(Path file) throws Exception {
