@@ -6,6 +6,7 @@ import jalon.core.apart.WorkFailed;
 import jalon.core.apart.WriteDocument;
 import jalon.core.index.Register;
 import jalon.core.index.ZoneReader;
+import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlaces;
 import jalon.core.output.NameTaken;
@@ -18,6 +19,7 @@ import jalon.core.run.DocumentFate;
 import jalon.core.run.Filing;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
+import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -43,7 +45,7 @@ final class Headless {
     private final PageWorkers workers;
     private final int atOnce;
     private final String batch;
-    private final Path out;
+    private final FilingPlaces places;
 
     Headless(
             StreamDefinition stream,
@@ -57,7 +59,7 @@ final class Headless {
         this.workers = workers;
         this.atOnce = atOnce;
         this.batch = batch;
-        this.out = out;
+        this.places = FilingPlaces.withoutArchive(out);
     }
 
     Report run(List<Path> files, List<String> warnings) throws IOException, InterruptedException {
@@ -99,7 +101,7 @@ final class Headless {
 
     private record Filed(Map<Integer, List<Report.Delivery>> deliveries, Map<Integer, DocumentFate> fates) {}
 
-    /** Documents are written side by side; each is on its own. */
+    /** Documents are written side by side, each on its own and once for all of its destinations. */
     private Filed file(
             BatchView view,
             Map<Integer, PageFacts> pages,
@@ -108,71 +110,95 @@ final class Headless {
             ExecutorService pool)
             throws IOException, InterruptedException {
         Instant at = Instant.now();
-        FilingPlaces places = FilingPlaces.withoutArchive(out);
-        Path written = Files.createTempDirectory("jalon-written-");
-        Map<Filing.Planned, Future<List<Report.Delivery>>> underWay = new LinkedHashMap<>();
-        for (Filing.Planned planned : Filing.plan(stream, batch, view, LocalDate.now(ZoneId.systemDefault()))) {
-            var document = Filing.document(stream, batch, view, planned.document(), pages, at);
-            FilingPlace place = places.of(planned.destination());
-            String name = Integer.toString(underWay.size());
-            var work = WriteDocument.into(
-                    written, name, document, planned.destination().formats(), paths);
-            underWay.put(planned, pool.submit(() -> put(place, planned, work)));
-        }
+        Map<Integer, List<Filing.Planned>> planned = new LinkedHashMap<>();
+        Filing.plan(stream, batch, view, LocalDate.now(ZoneId.systemDefault()))
+                .forEach(p -> planned.computeIfAbsent(p.document(), no -> new ArrayList<>())
+                        .add(p));
+        Map<Integer, Future<List<Put>>> underWay = new LinkedHashMap<>();
+        planned.forEach((no, its) -> {
+            var document = Filing.document(stream, batch, view, no, pages, at);
+            underWay.put(no, pool.submit(() -> put(its, document, paths)));
+        });
         Map<Integer, List<Report.Delivery>> deliveries = new TreeMap<>();
-        Map<Integer, List<DeliveryState>> states = new TreeMap<>();
-        for (var entry : underWay.entrySet()) {
-            Filing.Planned planned = entry.getKey();
-            String destination = planned.destination().destination();
-            DeliveryState state = DeliveryState.DONE;
-            try {
-                deliveries
-                        .computeIfAbsent(planned.document(), d -> new ArrayList<>())
-                        .addAll(entry.getValue().get());
-            } catch (ExecutionException e) {
-                state = DeliveryState.REFUSED;
-                rejected.add(new Report.Rejected(planned.path(), null, why(e.getCause(), destination), null));
-            }
-            states.computeIfAbsent(planned.document(), d -> new ArrayList<>()).add(state);
-        }
-        Files.delete(written);
         Map<Integer, DocumentFate> fates = new TreeMap<>();
-        states.forEach((document, its) -> fates.put(document, DocumentFate.of(its)));
+        for (var entry : underWay.entrySet()) {
+            List<DeliveryState> states = new ArrayList<>();
+            for (Put put : outcome(entry.getValue())) {
+                states.add(put.refused() == null ? DeliveryState.DONE : DeliveryState.REFUSED);
+                deliveries
+                        .computeIfAbsent(entry.getKey(), no -> new ArrayList<>())
+                        .addAll(put.made());
+                if (put.refused() != null) {
+                    rejected.add(new Report.Rejected(put.planned().path(), null, put.refused(), null));
+                }
+            }
+            fates.put(entry.getKey(), DocumentFate.of(states));
+        }
         return new Filed(deliveries, fates);
     }
 
-    private List<Report.Delivery> put(FilingPlace place, Filing.Planned planned, WriteDocument work)
-            throws IOException, UnreadableFile, InterruptedException {
+    /** What became of a document at one destination: what lies there now, or why nothing does. */
+    private record Put(Filing.Planned planned, List<Report.Delivery> made, String refused) {}
+
+    private static List<Put> outcome(Future<List<Put>> underWay) throws IOException, InterruptedException {
+        try {
+            return underWay.get();
+        } catch (ExecutionException e) {
+            throw e.getCause() instanceof IOException io ? io : new IOException(e.getCause());
+        }
+    }
+
+    private List<Put> put(List<Filing.Planned> planned, FiledDocument document, Map<String, Path> paths)
+            throws IOException, InterruptedException {
+        List<Destination.Format> formats = planned.stream()
+                .flatMap(p -> p.destination().formats().stream())
+                .distinct()
+                .toList();
+        Path folder = Files.createTempDirectory("jalon-written-");
+        var work = WriteDocument.into(folder, "document", document, formats, paths);
         try {
             List<FilingPlace.Ready> files = workers.insist(work).files();
-            List<String> placed = place.put(planned.spot(), files, FilingPlace.Remembered.nothing());
-            String destination = planned.destination().destination();
-            List<Report.Delivery> made = new ArrayList<>();
-            for (int i = 0; i < files.size(); i++) {
-                made.add(new Report.Delivery(
-                        destination,
-                        destination + "/" + placed.get(i),
-                        files.get(i).sha256()));
+            List<Put> all = new ArrayList<>();
+            for (Filing.Planned one : planned) {
+                all.add(put(one, files));
             }
-            return made;
+            return all;
+        } catch (UnreadableFile | WorkFailed e) {
+            if (e instanceof WorkFailed failed && failed.why() == WorkFailed.Why.DISK) {
+                throw new IOException(e);
+            }
+            return planned.stream()
+                    .map(p -> new Put(p, List.of(), "could not be written: " + e.getMessage()))
+                    .toList();
         } finally {
             for (Path file : work.targets().values()) {
                 Files.deleteIfExists(file);
             }
+            Files.delete(folder);
         }
     }
 
-    /** @throws IOException when it would meet every other document too, such as a full disk */
-    private static String why(Throwable failed, String destination) throws IOException {
-        if (failed instanceof NameTaken taken) {
-            return "the name is taken at " + destination + "/" + taken.path() + " and the stream refuses to number it";
+    /** @param files in all formats that the document is written in */
+    private Put put(Filing.Planned planned, List<FilingPlace.Ready> files) throws IOException {
+        Destination destination = planned.destination();
+        List<FilingPlace.Ready> its = destination.formats().stream()
+                .map(f ->
+                        files.stream().filter(r -> r.format() == f).findFirst().orElseThrow())
+                .toList();
+        try {
+            List<String> placed = places.of(destination).put(planned.spot(), its, FilingPlace.Remembered.nothing());
+            List<Report.Delivery> made = new ArrayList<>();
+            for (int i = 0; i < its.size(); i++) {
+                made.add(new Report.Delivery(
+                        destination.destination(),
+                        destination.destination() + "/" + placed.get(i),
+                        its.get(i).sha256()));
+            }
+            return new Put(planned, made, null);
+        } catch (NameTaken taken) {
+            String why = "the name is taken at " + destination.destination() + "/" + taken.path()
+                    + " and the stream refuses to number it";
+            return new Put(planned, List.of(), why);
         }
-        if (failed instanceof UnreadableFile || failed instanceof WorkFailed w && w.why() != WorkFailed.Why.DISK) {
-            return "could not be written: " + failed.getMessage();
-        }
-        if (failed instanceof IOException io) {
-            throw io;
-        }
-        throw new IOException(failed);
     }
 }

@@ -63,6 +63,14 @@ final class ProcessCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
+        int most = workers == null ? Runtime.getRuntime().availableProcessors() : Math.max(1, workers);
+        // They start while the stream and the registers are read.
+        try (var readers = new PageWorkers(most, WorkerLaunch.likeThis(), patience).started()) {
+            return process(readers, most);
+        }
+    }
+
+    private int process(PageWorkers readers, int most) {
         StreamDefinition definition;
         try {
             definition = Streams.parse(Files.readString(stream));
@@ -84,8 +92,7 @@ final class ProcessCommand implements Callable<Integer> {
         } catch (IOException e) {
             return unusable("the folder " + reason(e) + " cannot be used; name another or make room");
         }
-        int most = workers == null ? Runtime.getRuntime().availableProcessors() : Math.max(1, workers);
-        try (var readers = new PageWorkers(most, WorkerLaunch.likeThis(), patience)) {
+        try {
             Report report = new Headless(definition, lists, readers, most, batch, out).run(files, warnings);
             byte[] json = JsonMapper.builder()
                     .build()

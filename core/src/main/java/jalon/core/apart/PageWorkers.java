@@ -139,6 +139,11 @@ public final class PageWorkers implements AutoCloseable {
                 } catch (IOException e) {
                     throw new WorkFailed(WorkFailed.Why.NOT_STARTED, Unread.Code.NOT_STARTED.with(e.getMessage()));
                 }
+                if (closed) {
+                    // It started while all were let go.
+                    process.end(stopped());
+                    throw stopped();
+                }
             }
             return process;
         }

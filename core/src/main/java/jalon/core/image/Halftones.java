@@ -16,6 +16,9 @@ public final class Halftones {
     /** Print has a third at most, thin as its strokes are at this resolution. */
     private static final double BETWEEN = 0.6;
 
+    /** A coarse screen's dots and gaps blend in part; plain paper has none, and need not be looked at in full. */
+    private static final double SOME_GREY = 0.15;
+
     /** Of a coarse newspaper's screen; small print has about half, across. */
     private static final double DOTS_A_MM = 2.6;
 
@@ -64,8 +67,9 @@ public final class Halftones {
                 int top = r * InkMap.CELL;
                 int right = Math.min(map.width, left + InkMap.CELL);
                 int bottom = Math.min(map.height, top + InkMap.CELL);
+                double grey = between(left, top, right, bottom);
                 between[r * map.columns + c] =
-                        between(left, top, right, bottom) >= BETWEEN || dotted(map.box(left, top, right, bottom));
+                        grey >= BETWEEN || grey >= SOME_GREY && dotted(map.box(left, top, right, bottom));
             }
         }
         var blobs = new Blobs(between, map.columns, map.rows);
