@@ -46,11 +46,12 @@ final class PicturePages implements PageFile {
     @Override
     public Scan page(int index) throws UnreadableFile {
         try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
+            BufferedImage bitonal = BitonalPng.decoded(Files.readAllBytes(file)).orElse(null);
             ImageReader reader = readerFor(in);
             try {
                 var warnings = new Warnings();
                 reader.addIIOReadWarningListener(warnings);
-                BufferedImage image = reader.read(0);
+                BufferedImage image = bitonal == null ? reader.read(0) : bitonal;
                 if (warnings.cutShort) {
                     throw new UnreadableFile(Unread.Code.PICTURE_ENDS.with());
                 }

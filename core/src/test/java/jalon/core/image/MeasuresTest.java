@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import jalon.core.Pictures;
+import java.awt.BasicStroke;
 import java.awt.geom.Ellipse2D;
+import java.awt.geom.Line2D;
 import java.awt.geom.Rectangle2D;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -16,6 +18,21 @@ class MeasuresTest {
     void skewOfALetter(double degrees) {
         var page = Pictures.plane(200, degrees, Pictures::letter);
         assertThat(Skew.of(page.small()).degrees()).isCloseTo(degrees, within(0.1));
+    }
+
+    /** Found on a sketch: its caption was turned with it and could not be read. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0, 5})
+    void aDrawingLeavesTheLeanToItsCaption(double degrees) {
+        var page = Pictures.plane(200, degrees, g -> {
+            g.setStroke(new BasicStroke(0.3f));
+            for (int i = 0; i < 12; i++) {
+                g.draw(new Line2D.Double(30, 50 + 12 * i, 180, 80 + 12 * i));
+                g.draw(new Line2D.Double(40 + 9 * i, 40, 60 + 9 * i, 210));
+            }
+            Pictures.text(g, 40, 250, 12, "Quay wall, section at ladder seven");
+        });
+        assertThat(Skew.of(page.small()).degrees()).isCloseTo(degrees, within(0.2));
     }
 
     @Test

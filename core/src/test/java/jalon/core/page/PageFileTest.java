@@ -46,6 +46,27 @@ class PageFileTest {
     @TempDir
     Path folder;
 
+    @Test
+    void blackAndWhitePngIsDecodedToTheLastPixelOfOddRows() throws Exception {
+        var drawn = new BufferedImage(1003, 471, BufferedImage.TYPE_BYTE_BINARY);
+        var random = new java.util.Random(3);
+        for (int y = 0; y < drawn.getHeight(); y++) {
+            for (int x = 0; x < drawn.getWidth(); x++) {
+                drawn.setRGB(x, y, random.nextBoolean() ? 0xFFFFFF : 0);
+            }
+        }
+        Path file = folder.resolve("bitonal.png");
+        ImageIO.write(drawn, "png", file.toFile());
+        assertThat(BitonalPng.decoded(Files.readAllBytes(file))).isPresent();
+        try (PageFile pages = PageFile.open(file)) {
+            BufferedImage seen = pages.page(0).image();
+            int[] wanted = drawn.getRGB(0, 0, 1003, 471, null, 0, 1003);
+            assertThat(seen.getRGB(0, 0, 1003, 471, null, 0, 1003)).isEqualTo(wanted);
+        }
+        byte[] cut = java.util.Arrays.copyOf(Files.readAllBytes(file), 20_000);
+        assertThat(BitonalPng.decoded(cut)).isEmpty();
+    }
+
     @ParameterizedTest
     @CsvSource({"CCITT T.6,true", "CCITT T.4,true", "LZW,false", "Deflate,false", "JPEG,false", "PackBits,true"})
     void tiffOfEveryUsualCompressionWithSeveralPages(String compression, boolean bitonal) throws Exception {
