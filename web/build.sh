@@ -3,7 +3,7 @@
 set -euo pipefail
 cd "$(dirname "$0")"
 stamp() { cat package.json package-lock.json | sha256sum | cut -c1-64; }
-sources() { find ../docs/openapi.json ../core/src/main/resources/jalon/words ../server/src/main/resources/jalon/words src index.html public ./*.ts ./*.js package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-64; }
+sources() { find ../docs/openapi.json ../core/src/main/resources/jalon/words ../server/src/main/resources/jalon/words src index.html public .prettierrc.json ./*.ts ./*.js package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-64; }
 mkdir -p node_modules
 if [ "$(cat node_modules/.jalon-stamp 2>/dev/null)" != "$(stamp)" ]; then
   npm ci --no-audit --no-fund --loglevel=error

@@ -1,9 +1,16 @@
 import { defineConfigWithVueTs, vueTsConfigs } from '@vue/eslint-config-typescript'
+import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 
 export default defineConfigWithVueTs(
   { ignores: ['src/api/schema.d.ts', 'dist'] },
-  vue.configs['flat/essential'],
+  vue.configs['flat/recommended'],
   vueTsConfigs.recommended,
-  { rules: { 'vue/multi-word-component-names': 'off' } },
+  prettier,
+  {
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      'max-len': ['error', { code: 120, ignoreUrls: true }],
+    },
+  },
 )

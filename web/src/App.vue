@@ -23,7 +23,8 @@ function search() {
 }
 useEventListener('keydown', (e) => {
   const target = e.target as HTMLInputElement
-  const typing = ['INPUT', 'TEXTAREA'].includes(target?.tagName) && !['radio', 'checkbox'].includes(target.type)
+  const typing =
+    ['INPUT', 'TEXTAREA'].includes(target?.tagName) && !['radio', 'checkbox'].includes(target.type)
   if (typing || e.ctrlKey || e.metaKey || !session.me) return
   if (e.key === '?') help.value = !help.value
   else if (e.key === 'Escape') help.value = false
@@ -38,15 +39,19 @@ useEventListener('keydown', (e) => {
   <header v-if="session.me" class="bar">
     <RouterLink class="name" :to="{ name: reader ? 'archive' : 'board' }">
       <svg viewBox="0 0 8 26" width="7" height="22" aria-hidden="true">
-        <rect width="8" height="6" fill="#c8372d" /><rect y="6" width="8" height="6" fill="#fff" />
-        <rect y="12" width="8" height="6" fill="#c8372d" /><rect y="18" width="8" height="8" fill="#fff" />
+        <rect width="8" height="6" fill="#c8372d" />
+        <rect y="6" width="8" height="6" fill="#fff" />
+        <rect y="12" width="8" height="6" fill="#c8372d" />
+        <rect y="18" width="8" height="8" fill="#fff" />
       </svg>
       {{ t('app.name') }}
     </RouterLink>
     <nav>
       <template v-if="!reader">
         <RouterLink :to="{ name: 'board' }">{{ t('nav.board') }}</RouterLink>
-        <RouterLink v-if="session.me.role === 'supervisor'" :to="{ name: 'day' }">{{ t('nav.day') }}</RouterLink>
+        <RouterLink v-if="session.me.role === 'supervisor'" :to="{ name: 'day' }">
+          {{ t('nav.day') }}
+        </RouterLink>
         <RouterLink :to="{ name: 'intake' }">{{ t('nav.intake') }}</RouterLink>
         <RouterLink :to="{ name: 'rescans' }">{{ t('nav.rescans') }}</RouterLink>
       </template>
@@ -54,12 +59,23 @@ useEventListener('keydown', (e) => {
       <RouterLink v-if="!reader" :to="{ name: 'streams' }">{{ t('nav.streams') }}</RouterLink>
     </nav>
     <form v-if="route.name !== 'archive'" class="find" role="search" @submit.prevent="search">
-      <input id="top-search" v-model="words" :placeholder="t('archive.search')" :aria-label="t('archive.search')" /><kbd>/</kbd>
+      <input
+        id="top-search"
+        v-model="words"
+        :placeholder="t('archive.search')"
+        :aria-label="t('archive.search')"
+      />
+      <kbd>/</kbd>
     </form>
     <span v-else class="stretch" />
-    <RouterLink class="who" :to="{ name: 'me' }" :title="t('password.title')">{{ session.me.name }}</RouterLink>
+    <RouterLink class="who" :to="{ name: 'me' }" :title="t('password.title')">
+      {{ session.me.name }}
+    </RouterLink>
     <button class="plain" @click="leave">{{ t('app.signOut') }}</button>
-    <button class="plain" :aria-expanded="help" @click="help = !help">{{ t('app.help') }}<kbd>?</kbd></button>
+    <button class="plain" :aria-expanded="help" @click="help = !help">
+      {{ t('app.help') }}
+      <kbd>?</kbd>
+    </button>
   </header>
   <main>
     <RouterView :key="String(route.params.no ?? '') + String(route.name ?? '')" />
@@ -68,19 +84,82 @@ useEventListener('keydown', (e) => {
 </template>
 
 <style scoped>
-.bar { height: 44px; display: flex; align-items: center; gap: 22px; padding: 0 16px; background: var(--ink); color: #e8edf0; }
-.name { display: flex; align-items: center; gap: 8px; color: #fff; text-decoration: none; font-weight: 700; font-size: 17px; }
-nav { display: flex; gap: 4px; }
-nav a { color: #cfd8de; text-decoration: none; padding: 10px 10px 8px; border-bottom: 3px solid transparent; }
-nav a:hover { color: #fff; }
-nav a.router-link-active { color: #fff; border-bottom-color: #7fb6bf; }
-.find { flex: 1; display: flex; align-items: center; justify-content: flex-end; }
-.find input { width: 220px; font: inherit; padding: 3px 8px; border: 1px solid #4b5a68; background: #2a3644; color: #fff; border-radius: 3px; }
-.find input::placeholder { color: #aab6c0; }
-.who { color: #fff; text-decoration: none; }
-.who:hover { text-decoration: underline; }
-.plain { font: inherit; background: none; border: 0; color: #cfd8de; cursor: pointer; padding: 4px; }
-.plain:hover { color: #fff; }
-main { height: calc(100% - 44px); min-height: 0; }
-main:first-child { height: 100%; }
+.bar {
+  height: 44px;
+  display: flex;
+  align-items: center;
+  gap: 22px;
+  padding: 0 16px;
+  background: var(--ink);
+  color: #e8edf0;
+}
+.name {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  color: #fff;
+  text-decoration: none;
+  font-weight: 700;
+  font-size: 17px;
+}
+nav {
+  display: flex;
+  gap: 4px;
+}
+nav a {
+  color: #cfd8de;
+  text-decoration: none;
+  padding: 10px 10px 8px;
+  border-bottom: 3px solid transparent;
+}
+nav a:hover {
+  color: #fff;
+}
+nav a.router-link-active {
+  color: #fff;
+  border-bottom-color: #7fb6bf;
+}
+.find {
+  flex: 1;
+  display: flex;
+  align-items: center;
+  justify-content: flex-end;
+}
+.find input {
+  width: 220px;
+  font: inherit;
+  padding: 3px 8px;
+  border: 1px solid #4b5a68;
+  background: #2a3644;
+  color: #fff;
+  border-radius: 3px;
+}
+.find input::placeholder {
+  color: #aab6c0;
+}
+.who {
+  color: #fff;
+  text-decoration: none;
+}
+.who:hover {
+  text-decoration: underline;
+}
+.plain {
+  font: inherit;
+  background: none;
+  border: 0;
+  color: #cfd8de;
+  cursor: pointer;
+  padding: 4px;
+}
+.plain:hover {
+  color: #fff;
+}
+main {
+  height: calc(100% - 44px);
+  min-height: 0;
+}
+main:first-child {
+  height: 100%;
+}
 </style>

@@ -5,16 +5,41 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/desk/board' },
-    { path: '/desk/sign-in', name: 'signIn', component: () => import('./views/SignIn.vue'), meta: { open: true } },
+    {
+      path: '/desk/sign-in',
+      name: 'signIn',
+      component: () => import('./views/SignIn.vue'),
+      meta: { open: true },
+    },
     { path: '/desk/board', name: 'board', component: () => import('./views/DayBoard.vue') },
     { path: '/desk/day', name: 'day', component: () => import('./views/DayView.vue') },
     { path: '/desk/intake', name: 'intake', component: () => import('./views/Intake.vue') },
-    { path: '/desk/batches/:no/pages', name: 'pages', component: () => import('./views/PageDesk.vue'), props: true },
-    { path: '/desk/batches/:no/index', name: 'index', component: () => import('./views/IndexDesk.vue'), props: true },
-    { path: '/desk/batches/:no/filing', name: 'filing', component: () => import('./views/FilingDesk.vue'), props: true },
+    {
+      path: '/desk/batches/:no/pages',
+      name: 'pages',
+      component: () => import('./views/PageDesk.vue'),
+      props: true,
+    },
+    {
+      path: '/desk/batches/:no/index',
+      name: 'index',
+      component: () => import('./views/IndexDesk.vue'),
+      props: true,
+    },
+    {
+      path: '/desk/batches/:no/filing',
+      name: 'filing',
+      component: () => import('./views/FilingDesk.vue'),
+      props: true,
+    },
     { path: '/desk/rescans', name: 'rescans', component: () => import('./views/Rescans.vue') },
     { path: '/desk/archive', name: 'archive', component: () => import('./views/ArchiveSearch.vue') },
-    { path: '/desk/archive/:id', name: 'document', component: () => import('./views/ArchiveDocument.vue'), props: true },
+    {
+      path: '/desk/archive/:id',
+      name: 'document',
+      component: () => import('./views/ArchiveDocument.vue'),
+      props: true,
+    },
     { path: '/desk/streams', name: 'streams', component: () => import('./views/Streams.vue') },
     { path: '/desk/me', name: 'me', component: () => import('./views/MyPassword.vue') },
     { path: '/:rest(.*)*', redirect: '/desk/board' },
@@ -26,6 +51,7 @@ router.beforeEach(async (to) => {
   if (to.meta.open) return true
   if (!(await session.known())) return { name: 'signIn', query: { to: to.fullPath } }
   // A reader knows the archive and nothing else.
-  if (session.me?.role === 'reader' && !['archive', 'document', 'me'].includes(String(to.name))) return { name: 'archive' }
+  if (session.me?.role === 'reader' && !['archive', 'document', 'me'].includes(String(to.name)))
+    return { name: 'archive' }
   return true
 })

@@ -8,12 +8,23 @@ export type Box = number[]
 
 /** One step of a recipe; written out for the same reason as Decision. */
 export type Repair =
-  | { do: 'straighten' | 'whitenEdges' | 'fillHoles' | 'cleanSpecks' | 'evenLight' | 'sharpen' | 'bitonal'; colour?: undefined; brightness?: undefined; contrast?: undefined }
-  | { do: 'dropColour'; colour: 'red' | 'green' | 'blue' | 'any'; brightness?: undefined; contrast?: undefined }
+  | {
+      do: 'straighten' | 'whitenEdges' | 'fillHoles' | 'cleanSpecks' | 'evenLight' | 'sharpen' | 'bitonal'
+      colour?: undefined
+      brightness?: undefined
+      contrast?: undefined
+    }
+  | {
+      do: 'dropColour'
+      colour: 'red' | 'green' | 'blue' | 'any'
+      brightness?: undefined
+      contrast?: undefined
+    }
   | { do: 'levels'; brightness: number; contrast: number; colour?: undefined }
 
 /** The recipe in force for a page. */
-export const repairsOf = (page: { image: { repairs: unknown } } | undefined) => (page?.image.repairs ?? []) as Repair[]
+export const repairsOf = (page: { image: { repairs: unknown } } | undefined) =>
+  (page?.image.repairs ?? []) as Repair[]
 
 /** What a person decides; the server's Decision, written out, since OpenAPI does not carry its kinds. */
 export type Decision =
@@ -54,7 +65,11 @@ api.use({
   },
   onResponse({ response }) {
     // The session has ended, or the server was started again: back to the door, and then here again.
-    if (response.status === 401 && !location.pathname.endsWith('/sign-in') && !response.url.endsWith('/api/me')) {
+    if (
+      response.status === 401 &&
+      !location.pathname.endsWith('/sign-in') &&
+      !response.url.endsWith('/api/me')
+    ) {
       location.assign(`/desk/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`)
     }
   },
@@ -69,7 +84,10 @@ const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (n) 
 const PAUSES = [300, 1000, 3000]
 
 /** Asks for an act on a batch as it was seen, and asks again when the network fails. */
-export async function act<T>(seen: { revision: number } | null, ask: (header: Named) => Promise<T>): Promise<T> {
+export async function act<T>(
+  seen: { revision: number } | null,
+  ask: (header: Named) => Promise<T>,
+): Promise<T> {
   const header = { ...(seen ? { 'If-Match': `"${seen.revision}"` } : {}), 'Idempotency-Key': newKey() }
   for (const pause of PAUSES) {
     try {
@@ -86,7 +104,11 @@ export const isStale = (error: unknown) => (error as { code?: string } | undefin
 
 /** What the server says went wrong: in our words where it has a code, else in its own. */
 export function worded(problem: unknown): string {
-  const { code, with: parts, detail } = (problem ?? {}) as { code?: string; with?: Record<string, string>; detail?: string }
+  const {
+    code,
+    with: parts,
+    detail,
+  } = (problem ?? {}) as { code?: string; with?: Record<string, string>; detail?: string }
   return code ? i18n.global.t(`problem.${code}`, parts ?? {}) : (detail ?? i18n.global.t('app.noServer'))
 }
 
@@ -94,5 +116,11 @@ export function tell(problem: unknown) {
   ElMessage({ message: worded(problem), type: 'error', duration: 7000, showClose: true })
 }
 
-export const pictureOf = (no: string, page: { no: number; rotation: number }, width: number, recipe: Repair[] = []) =>
-  `/api/batches/${no}/pages/${page.no}/picture?width=${width}&turn=${page.rotation}` + (recipe.length ? `&recipe=${encodeURIComponent(JSON.stringify(recipe))}` : '')
+export const pictureOf = (
+  no: string,
+  page: { no: number; rotation: number },
+  width: number,
+  recipe: Repair[] = [],
+) =>
+  `/api/batches/${no}/pages/${page.no}/picture?width=${width}&turn=${page.rotation}` +
+  (recipe.length ? `&recipe=${encodeURIComponent(JSON.stringify(recipe))}` : '')

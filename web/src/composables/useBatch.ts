@@ -10,13 +10,17 @@ export function useBatch(no: string, fields: boolean) {
   let own = 0
 
   async function load() {
-    const { data, error } = await api.GET('/api/batches/{no}', { params: { path: { no }, query: { fields } } })
+    const { data, error } = await api.GET('/api/batches/{no}', {
+      params: { path: { no }, query: { fields } },
+    })
     if (data) batch.value = data
     else tell(error)
     loading.value = false
   }
 
-  function inTurn(work: (header: Named) => Promise<{ data?: Schema['BatchDetail']; error?: unknown }>): Promise<void> {
+  function inTurn(
+    work: (header: Named) => Promise<{ data?: Schema['BatchDetail']; error?: unknown }>,
+  ): Promise<void> {
     const next = line.then(async () => {
       own = Date.now()
       try {
@@ -40,11 +44,17 @@ export function useBatch(no: string, fields: boolean) {
       }),
     )
   const undo = () =>
-    inTurn((header) => api.POST('/api/batches/{no}/undo', { params: { path: { no }, query: { fields }, header } }))
+    inTurn((header) =>
+      api.POST('/api/batches/{no}/undo', { params: { path: { no }, query: { fields }, header } }),
+    )
   const redo = () =>
-    inTurn((header) => api.POST('/api/batches/{no}/redo', { params: { path: { no }, query: { fields }, header } }))
+    inTurn((header) =>
+      api.POST('/api/batches/{no}/redo', { params: { path: { no }, query: { fields }, header } }),
+    )
   const moveTo = (to: 'pages' | 'index' | 'filing') =>
-    inTurn((header) => api.POST('/api/batches/{no}/stage', { params: { path: { no }, header }, body: { to } }))
+    inTurn((header) =>
+      api.POST('/api/batches/{no}/stage', { params: { path: { no }, header }, body: { to } }),
+    )
 
   useEvents((changed) => {
     // The answer to an own act has brought the news already.
@@ -65,4 +75,6 @@ export const isDoubt = (v: FieldValue) =>
   v.state === 'doubtful' || v.state === 'wrong' || (v.state === 'empty' && v.reasons.length > 0)
 
 export const documentDoubts = (d: Schema['DocumentView']) =>
-  (d.stake.doubtful ? 1 : 0) + (d.type.doubtful ? 1 : 0) + Object.values(d.fields).filter((v) => isDoubt(v)).length
+  (d.stake.doubtful ? 1 : 0) +
+  (d.type.doubtful ? 1 : 0) +
+  Object.values(d.fields).filter((v) => isDoubt(v)).length

@@ -31,7 +31,10 @@ export function useImageCheck({ no, pages, index, current, chosen, locked, decid
   })
   function accept() {
     if (locked.value || !page.value?.image.findings.length) return
-    void decide({ act: 'acceptImage', pages: chosen.value.filter((n) => pages.value.find((p) => p.no === n)?.needsEye) }).then(next)
+    void decide({
+      act: 'acceptImage',
+      pages: chosen.value.filter((n) => pages.value.find((p) => p.no === n)?.needsEye),
+    }).then(next)
   }
   function repair() {
     if (locked.value || page.value?.role !== 'content') return
@@ -54,5 +57,16 @@ export function useImageCheck({ no, pages, index, current, chosen, locked, decid
       if (near) new Image().src = pictureOf(no, near, 900, repairsOf(near))
     }
   })
-  return { figuresOpen, region, repairing, preview, before, shownRecipe, accept, repair, repairSo, leaveRepair }
+  return {
+    figuresOpen,
+    region,
+    repairing,
+    preview,
+    before,
+    shownRecipe,
+    accept,
+    repair,
+    repairSo,
+    leaveRepair,
+  }
 }

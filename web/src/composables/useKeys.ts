@@ -19,7 +19,8 @@ export const currentKeys = acts
 const typingIn = (e: KeyboardEvent) => {
   const t = e.target as HTMLElement | null
   // A radio button or check box takes no letters; the keys go on working while one has the focus.
-  if (t?.tagName === 'INPUT' && ['radio', 'checkbox', 'button'].includes((t as HTMLInputElement).type)) return false
+  if (t?.tagName === 'INPUT' && ['radio', 'checkbox', 'button'].includes((t as HTMLInputElement).type))
+    return false
   return !!t && (t.tagName === 'INPUT' || t.tagName === 'TEXTAREA' || t.isContentEditable)
 }
 
@@ -29,7 +30,9 @@ export function useKeys(list: KeyAct[]) {
     if (e.altKey || e.metaKey || e.defaultPrevented) return
     const typing = typingIn(e)
     // Enter and space belong to the button that has the focus.
-    const onControl = ['Enter', ' '].includes(e.key) && !!(e.target as HTMLElement)?.closest?.('button, a, [role=listbox], select')
+    const onControl =
+      ['Enter', ' '].includes(e.key) &&
+      !!(e.target as HTMLElement)?.closest?.('button, a, [role=listbox], select')
     const act = list.find(
       (a) =>
         a.on.includes(e.key) &&

@@ -10,7 +10,9 @@ export function usePageChoice(pages: ComputedRef<Schema['DeskPage'][]>, arrived:
 
   const onlyEyes = ref(false)
   /** The pages on the ground line: all, or those that need an eye and the current one. */
-  const shown = computed(() => (onlyEyes.value ? pages.value.filter((p) => p.needsEye || p.no === current.value) : pages.value))
+  const shown = computed(() =>
+    onlyEyes.value ? pages.value.filter((p) => p.needsEye || p.no === current.value) : pages.value,
+  )
   const place = (no: number) => shown.value.findIndex((p) => p.no === no)
   const chosen = computed(() => {
     const [a, b] = [place(anchor.value), place(current.value)].sort((x, y) => x - y)

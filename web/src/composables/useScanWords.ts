@@ -7,6 +7,8 @@ export function useScanWords() {
   return ({ standing, trouble, sheets }: Schema['State']) => {
     if (!trouble) return ''
     const what = worded(trouble)
-    return standing === 'fault' ? `${what} ${t('scan.here', { n: sheets }, Math.min(sheets, 2))} ${t('scan.putBack', { next: sheets + 1 })}` : what
+    return standing === 'fault'
+      ? `${what} ${t('scan.here', { n: sheets }, Math.min(sheets, 2))} ${t('scan.putBack', { next: sheets + 1 })}`
+      : what
   }
 }

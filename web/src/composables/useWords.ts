@@ -9,7 +9,8 @@ export function useWords() {
   const reason = (why: Schema['Reason'] | undefined) => (why ? t(`reason.${why.code}`, why.with) : '')
 
   /** The same in few words, for a tag on a stake. */
-  const inShort = (why: Schema['Reason'] | undefined) => (why?.code.startsWith('patch') ? t('reasonShort.patch', why.with) : reason(why))
+  const inShort = (why: Schema['Reason'] | undefined) =>
+    why?.code.startsWith('patch') ? t('reasonShort.patch', why.with) : reason(why)
 
   /** Why something was not read. */
   const unread = (why: Schema['Unread']) => {
@@ -28,8 +29,16 @@ export function useWords() {
   const ledger = (l: Schema['Ledger'], setAsideBy: string[]) => {
     const parts = (['separator', 'blank', 'setAside', 'unreadable', 'withdrawn'] as const)
       .filter((part) => l[part] > 0)
-      .map((part) => (part === 'setAside' && setAsideBy.length ? t('ledger.setAsideBy', { n: l[part], by: setAsideBy.join(', ') }) : t(`ledger.${part}`, l[part])))
-    return [t('ledger.received', l.received), '=', [t('ledger.filed', l.filed), ...parts, t('ledger.open', l.open)].join(' + ')].join(' ')
+      .map((part) =>
+        part === 'setAside' && setAsideBy.length
+          ? t('ledger.setAsideBy', { n: l[part], by: setAsideBy.join(', ') })
+          : t(`ledger.${part}`, l[part]),
+      )
+    return [
+      t('ledger.received', l.received),
+      '=',
+      [t('ledger.filed', l.filed), ...parts, t('ledger.open', l.open)].join(' + '),
+    ].join(' ')
   }
 
   return { reason, inShort, unread, logged, ledger }

@@ -15,11 +15,27 @@ const say = () => text.value.trim() && emit('said', text.value.trim())
 <template>
   <form class="asking row" @submit.prevent="say" @keydown.esc="emit('close')">
     <label for="reason-typed">{{ label }}</label>
-    <input id="reason-typed" ref="input" v-model="text" maxlength="400" required /><button class="act main">{{ t('gap.say') }}<kbd>Enter</kbd></button><button class="act" type="button" @click="emit('close')">{{ t('app.close') }}</button>
+    <input id="reason-typed" ref="input" v-model="text" maxlength="400" required />
+    <button class="act main">
+      {{ t('gap.say') }}
+      <kbd>Enter</kbd>
+    </button>
+    <button class="act" type="button" @click="emit('close')">{{ t('app.close') }}</button>
   </form>
 </template>
 
 <style scoped>
-.asking { gap: 8px; padding: 6px 14px; background: var(--doubt-pale); border-bottom: 1px solid var(--line); }
-.asking input { flex: 1; font: inherit; padding: 4px 8px; border: 1px solid var(--line); border-radius: 3px; }
+.asking {
+  gap: 8px;
+  padding: 6px 14px;
+  background: var(--doubt-pale);
+  border-bottom: 1px solid var(--line);
+}
+.asking input {
+  flex: 1;
+  font: inherit;
+  padding: 4px 8px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+}
 </style>

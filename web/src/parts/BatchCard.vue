@@ -24,13 +24,19 @@ function local(instant: string) {
   return new Date(d.getTime() - d.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
 }
 onMounted(async () => {
-  const [c, l] = await Promise.all([api.GET('/api/colleagues'), api.GET('/api/batches/{no}/log', { params: { path: { no: props.row.no } } })])
+  const [c, l] = await Promise.all([
+    api.GET('/api/colleagues'),
+    api.GET('/api/batches/{no}/log', { params: { path: { no: props.row.no } } }),
+  ])
   colleagues.value = c.data ?? []
   log.value = (l.data ?? []).slice(0, 12)
 })
 type Act = 'take' | 'pass' | 'hold' | 'release' | 'withdraw' | 'urgency' | 'stage'
 async function act(what: Act, body: object) {
-  const { error } = await api.POST(`/api/batches/{no}/${what}`, { params: { path: { no: props.row.no } }, body } as never)
+  const { error } = await api.POST(`/api/batches/{no}/${what}`, {
+    params: { path: { no: props.row.no } },
+    body,
+  } as never)
   if (error) tell(error)
   asking.value = ''
   why.value = ''
@@ -42,52 +48,166 @@ const before = computed(() => BEFORE[props.row.stage])
 
 <template>
   <aside class="card panel" :aria-label="row.no">
-    <div class="row"><h2 class="mono">{{ row.no }}</h2><b>{{ row.title }}</b><span class="stretch" /><button class="act" @click="emit('close')">{{ t('app.close') }}<kbd>Esc</kbd></button></div>
+    <div class="row">
+      <h2 class="mono">{{ row.no }}</h2>
+      <b>{{ row.title }}</b>
+      <span class="stretch" />
+      <button class="act" @click="emit('close')">
+        {{ t('app.close') }}
+        <kbd>Esc</kbd>
+      </button>
+    </div>
     <dl>
-      <dt>{{ t('card.source') }}</dt><dd>{{ row.source }}, {{ clock(row.madeAt) }}</dd>
-      <dt>{{ t('card.pages') }}</dt><dd>{{ t(row.sheets ? 'card.onSheets' : 'card.counts', { sheets: row.sheets, pages: row.pages, documents: row.documents, doubts: row.doubts }) }}</dd>
-      <dt>{{ t('board.with') }}</dt><dd>{{ row.with ?? t('board.nobody') }}</dd>
-      <template v-if="row.onHold"><dt>{{ t('card.onHold') }}</dt><dd>{{ row.onHold }}</dd></template>
+      <dt>{{ t('card.source') }}</dt>
+      <dd>{{ row.source }}, {{ clock(row.madeAt) }}</dd>
+      <dt>{{ t('card.pages') }}</dt>
+      <dd>
+        {{
+          t(row.sheets ? 'card.onSheets' : 'card.counts', {
+            sheets: row.sheets,
+            pages: row.pages,
+            documents: row.documents,
+            doubts: row.doubts,
+          })
+        }}
+      </dd>
+      <dt>{{ t('board.with') }}</dt>
+      <dd>{{ row.with ?? t('board.nobody') }}</dd>
+      <template v-if="row.onHold">
+        <dt>{{ t('card.onHold') }}</dt>
+        <dd>{{ row.onHold }}</dd>
+      </template>
     </dl>
     <template v-if="open">
       <div class="row">
-        <button v-if="!row.mine" class="act main" :disabled="!row.free && !supervisor" @click="act('take', { over: !row.free })">{{ row.free ? t('card.take') : t('card.takeOver') }}</button>
+        <button
+          v-if="!row.mine"
+          class="act main"
+          :disabled="!row.free && !supervisor"
+          @click="act('take', { over: !row.free })"
+        >
+          {{ row.free ? t('card.take') : t('card.takeOver') }}
+        </button>
         <button v-else class="act" @click="act('pass', {})">{{ t('card.handBack') }}</button>
-        <select v-model="to" :aria-label="t('card.handOn')"><option value="">{{ t('card.handOn') }}</option><option v-for="c in colleagues" :key="c.signIn" :value="c.signIn">{{ c.name }}</option></select>
+        <select v-model="to" :aria-label="t('card.handOn')">
+          <option value="">{{ t('card.handOn') }}</option>
+          <option v-for="c in colleagues" :key="c.signIn" :value="c.signIn">{{ c.name }}</option>
+        </select>
         <button class="act" :disabled="!to" @click="act('pass', { to })">{{ t('card.give') }}</button>
       </div>
       <div class="row">
         <span class="soft">{{ t('card.priority') }}</span>
-        <button v-for="p in ['normal', 'high', 'urgent']" :key="p" class="act" :aria-pressed="row.priority === p" @click="act('urgency', { priority: p })">{{ t(`card.p.${p}`) }}</button>
+        <button
+          v-for="p in ['normal', 'high', 'urgent']"
+          :key="p"
+          class="act"
+          :aria-pressed="row.priority === p"
+          @click="act('urgency', { priority: p })"
+        >
+          {{ t(`card.p.${p}`) }}
+        </button>
       </div>
-      <div class="row"><span class="soft">{{ t('board.due') }}</span><input v-model="due" type="datetime-local" /><button class="act" :disabled="!due" @click="act('urgency', { dueAt: new Date(due).toISOString() })">{{ t('card.setDue') }}</button></div>
       <div class="row">
-        <button v-if="before && row.free" class="act" @click="act('stage', { to: before })">{{ t('card.sendBack', { stage: t(`stages.${before}`) }) }}</button>
+        <span class="soft">{{ t('board.due') }}</span>
+        <input v-model="due" type="datetime-local" />
+        <button class="act" :disabled="!due" @click="act('urgency', { dueAt: new Date(due).toISOString() })">
+          {{ t('card.setDue') }}
+        </button>
+      </div>
+      <div class="row">
+        <button v-if="before && row.free" class="act" @click="act('stage', { to: before })">
+          {{ t('card.sendBack', { stage: t(`stages.${before}`) }) }}
+        </button>
         <button v-if="row.onHold" class="act" @click="act('release', {})">{{ t('card.release') }}</button>
-        <button v-else class="act" @click="asking = asking === 'hold' ? '' : 'hold'">{{ t('card.hold') }}</button>
-        <button v-if="supervisor" class="act" @click="asking = asking === 'withdraw' ? '' : 'withdraw'">{{ t('card.withdraw') }}</button>
+        <button v-else class="act" @click="asking = asking === 'hold' ? '' : 'hold'">
+          {{ t('card.hold') }}
+        </button>
+        <button v-if="supervisor" class="act" @click="asking = asking === 'withdraw' ? '' : 'withdraw'">
+          {{ t('card.withdraw') }}
+        </button>
       </div>
       <form v-if="asking" class="row" @submit.prevent="act(asking as Act, { why })">
-        <input v-model="why" class="why" :placeholder="t(`card.why.${asking}`)" maxlength="400" required autofocus /><button class="act main">{{ t(`card.${asking}`) }}</button>
+        <input
+          v-model="why"
+          class="why"
+          :placeholder="t(`card.why.${asking}`)"
+          maxlength="400"
+          required
+          autofocus
+        />
+        <button class="act main">{{ t(`card.${asking}`) }}</button>
       </form>
       <p v-if="asking === 'withdraw'" class="soft">{{ t('card.withdrawNote') }}</p>
     </template>
     <h3>{{ t('card.log') }}</h3>
-    <ul><li v-for="(e, i) in log" :key="i"><span class="soft">{{ clock(e.at) }}</span> {{ e.who }}: {{ logged(e.what) }}</li></ul>
+    <ul>
+      <li v-for="(e, i) in log" :key="i">
+        <span class="soft">{{ clock(e.at) }}</span>
+        {{ e.who }}: {{ logged(e.what) }}
+      </li>
+    </ul>
   </aside>
 </template>
 
 <style scoped>
-.card { width: 360px; flex: none; padding: 12px 14px; overflow: auto; display: flex; flex-direction: column; gap: 9px; }
-h2, h3 { margin: 0; }
-h3 { font-size: 14px; border-top: 1px solid var(--line); padding-top: 8px; }
-dl { display: grid; grid-template-columns: 92px 1fr; gap: 3px 8px; margin: 0; }
-dt { color: var(--ink-soft); }
-dd { margin: 0; }
-.row { flex-wrap: wrap; gap: 6px; }
-.act[aria-pressed='true'] { background: var(--petrol-pale); border-color: var(--petrol); }
-input, select { font: inherit; padding: 3px 6px; border: 1px solid var(--line); border-radius: 3px; min-width: 0; }
-.why { flex: 1; }
-ul { list-style: none; padding: 0; margin: 0; font-size: 13.5px; display: grid; gap: 3px; }
-p { margin: 0; }
+.card {
+  width: 360px;
+  flex: none;
+  padding: 12px 14px;
+  overflow: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 9px;
+}
+h2,
+h3 {
+  margin: 0;
+}
+h3 {
+  font-size: 14px;
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 92px 1fr;
+  gap: 3px 8px;
+  margin: 0;
+}
+dt {
+  color: var(--ink-soft);
+}
+dd {
+  margin: 0;
+}
+.row {
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.act[aria-pressed='true'] {
+  background: var(--petrol-pale);
+  border-color: var(--petrol);
+}
+input,
+select {
+  font: inherit;
+  padding: 3px 6px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  min-width: 0;
+}
+.why {
+  flex: 1;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  font-size: 13.5px;
+  display: grid;
+  gap: 3px;
+}
+p {
+  margin: 0;
+}
 </style>

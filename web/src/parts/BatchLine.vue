@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
 import { documentDoubts } from '../composables/useBatch'
 
-/** The batch as one thin line: a segment for each document as long as its pages, its stake at the left, doubts above. */
+/** The batch as one thin line: a segment for each document, as long as its pages, its stake left, doubts above. */
 const props = defineProps<{ batch: Schema['BatchDetail']; current: number | null }>()
 defineEmits<{ go: [document: number] }>()
 const { t } = useI18n()
@@ -29,12 +29,19 @@ const segments = computed(() => {
     } else {
       const d = byNo.get(page.document)
       const before = all.some((s) => s.no === page.document)
-      all.push({ kind: 'document', length: 1, no: page.document, doubts: d && !before ? documentDoubts(d) : 0, doubtfulStake: !!d?.stake.doubtful })
+      all.push({
+        kind: 'document',
+        length: 1,
+        no: page.document,
+        doubts: d && !before ? documentDoubts(d) : 0,
+        doubtfulStake: !!d?.stake.doubtful,
+      })
     }
   }
   return all
 })
-const first = (s: Segment, i: number) => s.kind === 'document' && segments.value.findIndex((o) => o.no === s.no) === i
+const first = (s: Segment, i: number) =>
+  s.kind === 'document' && segments.value.findIndex((o) => o.no === s.no) === i
 const aside = computed(() => props.batch.pages.filter((p) => p.document == null).length)
 const sheets = computed(() => new Set(props.batch.pages.map((p) => p.sheet).filter(Boolean)).size)
 const doubts = computed(() => props.batch.cutDoubts + props.batch.fieldDoubts)
@@ -46,27 +53,104 @@ const doubts = computed(() => props.batch.cutDoubts + props.batch.fieldDoubts)
     <span class="stream">{{ batch.streamTitle }}</span>
     <div class="line" role="list">
       <button
-        v-for="(s, i) in segments" :key="i" class="segment" :class="[s.kind, { current: s.no === current && s.kind === 'document' }]"
-        :style="{ flexGrow: s.length }" :disabled="s.kind === 'aside'" role="listitem"
-        :title="s.kind === 'document' ? t('line.segment', { no: s.no, pages: s.length, doubts: s.doubts }) : ''" @click="$emit('go', s.no)">
+        v-for="(s, i) in segments"
+        :key="i"
+        class="segment"
+        :class="[s.kind, { current: s.no === current && s.kind === 'document' }]"
+        :style="{ flexGrow: s.length }"
+        :disabled="s.kind === 'aside'"
+        role="listitem"
+        :title="
+          s.kind === 'document' ? t('line.segment', { no: s.no, pages: s.length, doubts: s.doubts }) : ''
+        "
+        @click="$emit('go', s.no)"
+      >
         <i v-if="first(s, i)" class="pole" :class="{ broken: s.doubtfulStake }" />
         <i v-for="d in Math.min(s.doubts, 6)" :key="d" class="tick" :style="{ left: 6 + d * 5 + 'px' }" />
       </button>
     </div>
-    <span class="summary">{{ t(sheets ? 'line.onSheets' : 'line.summary', { sheets, pages: batch.pages.length, documents: batch.documents.length, doubts, aside }) }}</span>
+    <span class="summary">
+      {{
+        t(sheets ? 'line.onSheets' : 'line.summary', {
+          sheets,
+          pages: batch.pages.length,
+          documents: batch.documents.length,
+          doubts,
+          aside,
+        })
+      }}
+    </span>
   </div>
 </template>
 
 <style scoped>
-.batch-line { display: flex; align-items: center; gap: 12px; height: 40px; padding: 0 14px; background: var(--panel); border-bottom: 1px solid var(--line); }
-.no { font-family: var(--mono); }
-.stream { white-space: nowrap; }
-.line { flex: 1; display: flex; align-items: flex-end; height: 30px; min-width: 80px; padding-bottom: 5px; overflow: hidden; }
-.segment { position: relative; flex: 1 1 0; min-width: 2px; height: 22px; padding: 0; border: 0; background: none; border-bottom: 4px solid #7f8d97; cursor: pointer; }
-.segment.aside { border-bottom: 3px dotted #a6b0b8; cursor: default; }
-.segment.current { border-bottom-color: var(--petrol); background: var(--petrol-pale); }
-.pole { position: absolute; left: 0; bottom: -4px; width: 3px; height: 18px; background: repeating-linear-gradient(var(--stake) 0 4px, #fff 4px 8px); outline: 1px solid var(--stake); outline-offset: -0.5px; }
-.pole.broken { outline-style: dashed; background: repeating-linear-gradient(var(--stake) 0 3px, transparent 3px 8px); }
-.tick { position: absolute; bottom: 2px; width: 3px; height: 9px; background: var(--doubt); }
-.summary { font-size: 13px; color: var(--ink-soft); white-space: nowrap; }
+.batch-line {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  height: 40px;
+  padding: 0 14px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--line);
+}
+.no {
+  font-family: var(--mono);
+}
+.stream {
+  white-space: nowrap;
+}
+.line {
+  flex: 1;
+  display: flex;
+  align-items: flex-end;
+  height: 30px;
+  min-width: 80px;
+  padding-bottom: 5px;
+  overflow: hidden;
+}
+.segment {
+  position: relative;
+  flex: 1 1 0;
+  min-width: 2px;
+  height: 22px;
+  padding: 0;
+  border: 0;
+  background: none;
+  border-bottom: 4px solid #7f8d97;
+  cursor: pointer;
+}
+.segment.aside {
+  border-bottom: 3px dotted #a6b0b8;
+  cursor: default;
+}
+.segment.current {
+  border-bottom-color: var(--petrol);
+  background: var(--petrol-pale);
+}
+.pole {
+  position: absolute;
+  left: 0;
+  bottom: -4px;
+  width: 3px;
+  height: 18px;
+  background: repeating-linear-gradient(var(--stake) 0 4px, #fff 4px 8px);
+  outline: 1px solid var(--stake);
+  outline-offset: -0.5px;
+}
+.pole.broken {
+  outline-style: dashed;
+  background: repeating-linear-gradient(var(--stake) 0 3px, transparent 3px 8px);
+}
+.tick {
+  position: absolute;
+  bottom: 2px;
+  width: 3px;
+  height: 9px;
+  background: var(--doubt);
+}
+.summary {
+  font-size: 13px;
+  color: var(--ink-soft);
+  white-space: nowrap;
+}
 </style>

@@ -17,7 +17,12 @@ const sending = ref(false)
 const file = ref<HTMLInputElement>()
 const bar = ref<HTMLElement>()
 const focus = () => void nextTick(() => bar.value?.querySelector<HTMLButtonElement>('button')?.focus())
-const { state, scanning: running, begin, act } = useScan((now, before) => {
+const {
+  state,
+  scanning: running,
+  begin,
+  act,
+} = useScan((now, before) => {
   if (now.pages !== before?.pages || now.standing !== 'scanning') emit('changed')
   if (now.standing !== 'scanning') focus()
 })
@@ -32,10 +37,18 @@ async function send() {
   const sent = file.value?.files?.[0]
   if (!sent || sending.value) return
   sending.value = true
-  const query = new URLSearchParams(props.place === 'replaces' ? { replaces: String(props.page) } : { after: String(props.page), fillsGap: String(props.place === 'gap') })
+  const query = new URLSearchParams(
+    props.place === 'replaces'
+      ? { replaces: String(props.page) }
+      : { after: String(props.page), fillsGap: String(props.place === 'gap') },
+  )
   const form = new FormData()
   form.append('file', sent)
-  const answer = await fetch(`/api/batches/${props.no}/insert?${query}`, { method: 'POST', headers: { 'X-XSRF-TOKEN': await csrf() }, body: form }).catch(() => null)
+  const answer = await fetch(`/api/batches/${props.no}/insert?${query}`, {
+    method: 'POST',
+    headers: { 'X-XSRF-TOKEN': await csrf() },
+    body: form,
+  }).catch(() => null)
   const told = (await answer?.json().catch(() => ({}))) as { rejected?: Schema['Unread'] } | undefined
   if (!answer?.ok || told?.rejected) tell(told?.rejected ? { detail: unread(told.rejected) } : told)
   emit('changed')
@@ -52,23 +65,54 @@ function scan(device: Schema['Device']) {
   <div ref="bar" class="bring row" role="group" @keydown.esc.stop="!running && emit('close')">
     <b>{{ t(`bring.${place}`, { page }) }}</b>
     <template v-if="!state">
-      <button class="act" :disabled="sending" @click="file?.click()">{{ sending ? t('bring.sending') : t('bring.file') }}</button>
-      <button v-for="d in devices" :key="d.id" class="act" :disabled="sending" @click="scan(d)">{{ t('bring.scan', { name: d.name }) }}</button>
+      <button class="act" :disabled="sending" @click="file?.click()">
+        {{ sending ? t('bring.sending') : t('bring.file') }}
+      </button>
+      <button v-for="d in devices" :key="d.id" class="act" :disabled="sending" @click="scan(d)">
+        {{ t('bring.scan', { name: d.name }) }}
+      </button>
       <span v-if="!devices.length" class="soft">{{ t('bring.noScanner') }}</span>
     </template>
     <template v-else>
       <button v-if="running" class="act" @click="act('stop')">{{ t('scan.stop') }}</button>
-      <button v-else-if="state.standing === 'fault' || state.standing === 'stopped'" class="act main" @click="act('continue')">{{ t('scan.goOn') }}</button>
+      <button
+        v-else-if="state.standing === 'fault' || state.standing === 'stopped'"
+        class="act main"
+        @click="act('continue')"
+      >
+        {{ t('scan.goOn') }}
+      </button>
       <button v-if="!running" class="act" @click="emit('close')">{{ t('bring.done') }}</button>
-      <span aria-live="polite"><b v-if="state.standing === 'fault'" class="fault">▲ {{ t('scan.fault') }}</b> {{ t('bring.count', { n: state.pages }, state.pages) }} {{ said(state) }}</span>
+      <span aria-live="polite">
+        <b v-if="state.standing === 'fault'" class="fault">▲ {{ t('scan.fault') }}</b>
+        {{ t('bring.count', { n: state.pages }, state.pages) }} {{ said(state) }}
+      </span>
     </template>
     <span class="stretch" />
-    <button v-if="!state" class="act" @click="emit('close')">{{ t('app.close') }}<kbd>Esc</kbd></button>
-    <input ref="file" class="insert" type="file" hidden accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf" @change="send" />
+    <button v-if="!state" class="act" @click="emit('close')">
+      {{ t('app.close') }}
+      <kbd>Esc</kbd>
+    </button>
+    <input
+      ref="file"
+      class="insert"
+      type="file"
+      hidden
+      accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf"
+      @change="send"
+    />
   </div>
 </template>
 
 <style scoped>
-.bring { gap: 8px; padding: 6px 14px; background: var(--petrol-pale); border-bottom: 1px solid var(--line); flex-wrap: wrap; }
-.fault { color: var(--wrong); }
+.bring {
+  gap: 8px;
+  padding: 6px 14px;
+  background: var(--petrol-pale);
+  border-bottom: 1px solid var(--line);
+  flex-wrap: wrap;
+}
+.fault {
+  color: var(--wrong);
+}
 </style>

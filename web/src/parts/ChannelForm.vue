@@ -7,19 +7,63 @@ import { api, tell, type Schema } from '../api/client'
 const props = defineProps<{ channel: Schema['Channel'] | null; streams: Schema['Listed'][] }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const { t } = useI18n()
-const form = reactive({ name: props.channel?.name ?? '', stream: props.channel?.stream ?? props.streams[0]?.name ?? '' })
-const settings = reactive<Record<string, string | number | boolean | null | undefined>>({ kind: 'folder', everySeconds: 5, gatherSeconds: 0, settleSeconds: 2, byStream: false, privacy: 'tls', port: 993, ...(props.channel?.settings as object) })
+const form = reactive({
+  name: props.channel?.name ?? '',
+  stream: props.channel?.stream ?? props.streams[0]?.name ?? '',
+})
+const settings = reactive<Record<string, string | number | boolean | null | undefined>>({
+  kind: 'folder',
+  everySeconds: 5,
+  gatherSeconds: 0,
+  settleSeconds: 2,
+  byStream: false,
+  privacy: 'tls',
+  port: 993,
+  ...(props.channel?.settings as object),
+})
 const removing = ref(false)
 
 const fields = computed(() => {
   if (settings.kind === 'scanner') return [['address', 'text']]
-  if (settings.kind === 'mailbox') return [['host', 'text'], ['port', 'number'], ['user', 'text'], ['password', 'password'], ['certificate', 'text'], ['inbox', 'text'], ['done', 'text'], ['aside', 'text'], ['replyFrom', 'text'], ['everySeconds', 'number'], ['cron', 'text']]
-  return [['folder', 'text'], ['everySeconds', 'number'], ['cron', 'text'], ['gatherSeconds', 'number'], ['settleSeconds', 'number']]
+  if (settings.kind === 'mailbox')
+    return [
+      ['host', 'text'],
+      ['port', 'number'],
+      ['user', 'text'],
+      ['password', 'password'],
+      ['certificate', 'text'],
+      ['inbox', 'text'],
+      ['done', 'text'],
+      ['aside', 'text'],
+      ['replyFrom', 'text'],
+      ['everySeconds', 'number'],
+      ['cron', 'text'],
+    ]
+  return [
+    ['folder', 'text'],
+    ['everySeconds', 'number'],
+    ['cron', 'text'],
+    ['gatherSeconds', 'number'],
+    ['settleSeconds', 'number'],
+  ]
 })
 async function save() {
-  const used = ['kind', ...fields.value.map(([f]) => f), ...(settings.kind === 'folder' ? ['byStream'] : []), ...(settings.kind === 'mailbox' ? ['privacy'] : [])]
-  const wanted = Object.fromEntries(used.filter((f) => settings[f] !== '' && settings[f] !== null && settings[f] !== undefined).map((f) => [f, settings[f]]))
-  const body = { name: form.name, stream: settings.kind === 'scanner' || settings.byStream ? undefined : form.stream, settings: wanted } as never
+  const used = [
+    'kind',
+    ...fields.value.map(([f]) => f),
+    ...(settings.kind === 'folder' ? ['byStream'] : []),
+    ...(settings.kind === 'mailbox' ? ['privacy'] : []),
+  ]
+  const wanted = Object.fromEntries(
+    used
+      .filter((f) => settings[f] !== '' && settings[f] !== null && settings[f] !== undefined)
+      .map((f) => [f, settings[f]]),
+  )
+  const body = {
+    name: form.name,
+    stream: settings.kind === 'scanner' || settings.byStream ? undefined : form.stream,
+    settings: wanted,
+  } as never
   const { error } = props.channel
     ? await api.PUT('/api/channels/{id}', { params: { path: { id: props.channel.id } }, body })
     : await api.POST('/api/channels', { body })
@@ -35,23 +79,83 @@ async function remove() {
 
 <template>
   <form class="form" @submit.prevent="save">
-    <label>{{ t('channels.name') }}<input v-model="form.name" required maxlength="80" /></label>
-    <label>{{ t('channels.kind') }}<select v-model="settings.kind" :disabled="!!channel"><option v-for="k in ['folder', 'mailbox', 'scanner']" :key="k" :value="k">{{ t(`channels.${k}`) }}</option></select></label>
-    <label v-if="settings.kind === 'folder'" class="check"><input v-model="settings.byStream" type="checkbox" />{{ t('channels.byStream') }}</label>
-    <label v-if="settings.kind !== 'scanner' && !settings.byStream">{{ t('intake.stream') }}<select v-model="form.stream"><option v-for="s in streams" :key="s.name" :value="s.name">{{ s.title }}</option></select></label>
-    <label v-if="settings.kind === 'mailbox'">{{ t('channels.privacy') }}<select v-model="settings.privacy"><option value="tls">TLS</option><option value="starttls">STARTTLS</option></select></label>
-    <label v-for="[f, type] in fields" :key="f">{{ t(`channels.f.${f}`) }}<input v-if="type === 'number'" v-model.number="settings[f]" type="number" min="0" /><input v-else v-model="settings[f]" :type="type" :placeholder="f === 'password' && channel ? t('channels.keep') : ''" autocomplete="off" /></label>
+    <label>
+      {{ t('channels.name') }}
+      <input v-model="form.name" required maxlength="80" />
+    </label>
+    <label>
+      {{ t('channels.kind') }}
+      <select v-model="settings.kind" :disabled="!!channel">
+        <option v-for="k in ['folder', 'mailbox', 'scanner']" :key="k" :value="k">
+          {{ t(`channels.${k}`) }}
+        </option>
+      </select>
+    </label>
+    <label v-if="settings.kind === 'folder'" class="check">
+      <input v-model="settings.byStream" type="checkbox" />
+      {{ t('channels.byStream') }}
+    </label>
+    <label v-if="settings.kind !== 'scanner' && !settings.byStream">
+      {{ t('intake.stream') }}
+      <select v-model="form.stream">
+        <option v-for="s in streams" :key="s.name" :value="s.name">{{ s.title }}</option>
+      </select>
+    </label>
+    <label v-if="settings.kind === 'mailbox'">
+      {{ t('channels.privacy') }}
+      <select v-model="settings.privacy">
+        <option value="tls">TLS</option>
+        <option value="starttls">STARTTLS</option>
+      </select>
+    </label>
+    <label v-for="[f, type] in fields" :key="f">
+      {{ t(`channels.f.${f}`) }}
+      <input v-if="type === 'number'" v-model.number="settings[f]" type="number" min="0" />
+      <input
+        v-else
+        v-model="settings[f]"
+        :type="type"
+        :placeholder="f === 'password' && channel ? t('channels.keep') : ''"
+        autocomplete="off"
+      />
+    </label>
     <div class="row">
-      <button class="act main" type="submit">{{ t('channels.save') }}</button><button class="act" type="button" @click="emit('close')">{{ t('app.close') }}</button><span class="stretch" />
-      <button v-if="channel && !removing" class="act" type="button" @click="removing = true">{{ t('channels.remove') }}</button>
+      <button class="act main" type="submit">{{ t('channels.save') }}</button>
+      <button class="act" type="button" @click="emit('close')">{{ t('app.close') }}</button>
+      <span class="stretch" />
+      <button v-if="channel && !removing" class="act" type="button" @click="removing = true">
+        {{ t('channels.remove') }}
+      </button>
       <button v-if="removing" class="act" type="button" @click="remove">{{ t('channels.removeNow') }}</button>
     </div>
   </form>
 </template>
 
 <style scoped>
-.form { background: #fff; border: 1px solid var(--line); padding: 10px 12px; display: grid; gap: 6px; margin-bottom: 10px; }
-label { display: grid; grid-template-columns: 128px 1fr; gap: 8px; align-items: center; font-size: 13.5px; }
-label.check { grid-template-columns: auto 1fr; }
-input, select { font: inherit; padding: 3px 6px; border: 1px solid var(--line); border-radius: 3px; min-width: 0; }
+.form {
+  background: #fff;
+  border: 1px solid var(--line);
+  padding: 10px 12px;
+  display: grid;
+  gap: 6px;
+  margin-bottom: 10px;
+}
+label {
+  display: grid;
+  grid-template-columns: 128px 1fr;
+  gap: 8px;
+  align-items: center;
+  font-size: 13.5px;
+}
+label.check {
+  grid-template-columns: auto 1fr;
+}
+input,
+select {
+  font: inherit;
+  padding: 3px 6px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  min-width: 0;
+}
 </style>

@@ -46,20 +46,55 @@ async function saved() {
 <template>
   <div class="channels">
     <h2>{{ t('channels.line') }}</h2>
-    <p v-if="line" :class="{ soft: !line.pages }">{{ line.pages ? t('channels.waiting', { n: line.pages, minutes }, line.pages) : t('channels.noneWaiting') }}</p>
-    <div class="row"><h2>{{ t('channels.title') }}</h2><span class="stretch" /><button v-if="supervisor" class="act" @click="editing = 'new'">{{ t('channels.add') }}</button></div>
-    <ChannelForm v-if="editing" :channel="editing === 'new' ? null : editing" :streams="streams" @saved="saved" @close="editing = null" />
+    <p v-if="line" :class="{ soft: !line.pages }">
+      {{
+        line.pages ? t('channels.waiting', { n: line.pages, minutes }, line.pages) : t('channels.noneWaiting')
+      }}
+    </p>
+    <div class="row">
+      <h2>{{ t('channels.title') }}</h2>
+      <span class="stretch" />
+      <button v-if="supervisor" class="act" @click="editing = 'new'">{{ t('channels.add') }}</button>
+    </div>
+    <ChannelForm
+      v-if="editing"
+      :channel="editing === 'new' ? null : editing"
+      :streams="streams"
+      @saved="saved"
+      @close="editing = null"
+    />
     <p v-if="!channels.length" class="soft">{{ t('channels.none') }}</p>
     <article v-for="c in channels" :key="c.id" :class="state(c)">
-      <div class="row"><b>{{ c.name }}</b><span class="soft">{{ t(`channels.${kind(c)}`) }}</span><span class="stretch" /><span class="how" :class="state(c)">{{ t(`channels.${state(c)}`) }}</span></div>
+      <div class="row">
+        <b>{{ c.name }}</b>
+        <span class="soft">{{ t(`channels.${kind(c)}`) }}</span>
+        <span class="stretch" />
+        <span class="how" :class="state(c)">{{ t(`channels.${state(c)}`) }}</span>
+      </div>
       <div class="mono path">{{ where(c) }}</div>
-      <div v-if="kind(c) !== 'scanner'" class="soft small">{{ c.stream ? title(c.stream) : t('channels.byFolder') }} · {{ c.lookedAt ? t('intake.looked', { time: clock(c.lookedAt) }) : t('intake.never') }}<template v-if="c.nextAt && !c.paused && new Date(c.nextAt).getTime() - now > 60_000"> · {{ t('channels.next', { time: stretch(Math.max(0, new Date(c.nextAt).getTime() - now)) }) }}</template></div>
-      <div v-if="kind(c) !== 'scanner'" class="small">{{ t('intake.taken', { n: c.taken }, c.taken) }}<template v-if="c.rejected">, {{ t('channels.rejected', { n: c.rejected }, c.rejected) }}</template></div>
-      <p v-if="c.problem" class="trouble" role="alert"><span class="soft small">{{ c.problemAt ? t('channels.since', { time: clock(c.problemAt) }) : '' }}</span> {{ worded(c.problem) }}</p>
+      <div v-if="kind(c) !== 'scanner'" class="soft small">
+        {{ c.stream ? title(c.stream) : t('channels.byFolder') }} ·
+        {{ c.lookedAt ? t('intake.looked', { time: clock(c.lookedAt) }) : t('intake.never') }}
+        <template v-if="c.nextAt && !c.paused && new Date(c.nextAt).getTime() - now > 60_000">
+          · {{ t('channels.next', { time: stretch(Math.max(0, new Date(c.nextAt).getTime() - now)) }) }}
+        </template>
+      </div>
+      <div v-if="kind(c) !== 'scanner'" class="small">
+        {{ t('intake.taken', { n: c.taken }, c.taken) }}
+        <template v-if="c.rejected">, {{ t('channels.rejected', { n: c.rejected }, c.rejected) }}</template>
+      </div>
+      <p v-if="c.problem" class="trouble" role="alert">
+        <span class="soft small">
+          {{ c.problemAt ? t('channels.since', { time: clock(c.problemAt) }) : '' }}
+        </span>
+        {{ worded(c.problem) }}
+      </p>
       <div v-if="supervisor" class="row">
         <template v-if="kind(c) !== 'scanner'">
           <button class="act" :disabled="c.paused" @click="act(c, 'run')">{{ t('channels.run') }}</button>
-          <button class="act" @click="act(c, c.paused ? 'resume' : 'pause')">{{ c.paused ? t('channels.resume') : t('channels.pause') }}</button>
+          <button class="act" @click="act(c, c.paused ? 'resume' : 'pause')">
+            {{ c.paused ? t('channels.resume') : t('channels.pause') }}
+          </button>
         </template>
         <button class="act" @click="editing = c">{{ t('channels.change') }}</button>
       </div>
@@ -68,15 +103,47 @@ async function saved() {
 </template>
 
 <style scoped>
-h2 { margin: 4px 0; }
-p { margin: 2px 0 8px; }
-article { padding: 8px 0 10px; border-top: 1px solid var(--line); display: flex; flex-direction: column; gap: 3px; }
-.path { overflow-wrap: anywhere; font-size: 13px; }
-.small { font-size: 13.5px; }
-.how { font-weight: 600; font-size: 13.5px; }
-.how.well::before { content: '● '; color: var(--petrol); }
-.how.paused::before { content: '‖ '; }
-.how.problem { color: var(--wrong); }
-.how.problem::before { content: '▲ '; }
-.trouble { color: var(--wrong); background: var(--wrong-pale); padding: 5px 8px; margin: 2px 0; }
+h2 {
+  margin: 4px 0;
+}
+p {
+  margin: 2px 0 8px;
+}
+article {
+  padding: 8px 0 10px;
+  border-top: 1px solid var(--line);
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+}
+.path {
+  overflow-wrap: anywhere;
+  font-size: 13px;
+}
+.small {
+  font-size: 13.5px;
+}
+.how {
+  font-weight: 600;
+  font-size: 13.5px;
+}
+.how.well::before {
+  content: '● ';
+  color: var(--petrol);
+}
+.how.paused::before {
+  content: '‖ ';
+}
+.how.problem {
+  color: var(--wrong);
+}
+.how.problem::before {
+  content: '▲ ';
+}
+.trouble {
+  color: var(--wrong);
+  background: var(--wrong-pale);
+  padding: 5px 8px;
+  margin: 2px 0;
+}
 </style>

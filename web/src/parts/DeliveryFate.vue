@@ -29,22 +29,52 @@ function done() {
 <template>
   <div class="fate">
     <div class="reason">
-      {{ worded(delivery.reason) }}<template v-if="delivery.nextAt"> {{ t('filing.nextTry', { time: clock(delivery.nextAt) }) }}</template>
+      {{ worded(delivery.reason) }}
+      <template v-if="delivery.nextAt">{{ t('filing.nextTry', { time: clock(delivery.nextAt) }) }}</template>
     </div>
     <form v-if="renaming" class="row" @submit.prevent="done">
-      <input ref="input" v-model="name" class="mono" :aria-label="t('filing.otherName')" @keydown.esc.stop="renaming = false" />
+      <input
+        ref="input"
+        v-model="name"
+        class="mono"
+        :aria-label="t('filing.otherName')"
+        @keydown.esc.stop="renaming = false"
+      />
       <button class="act main" :disabled="busy || !name.trim()">{{ t('filing.rename') }}</button>
       <button class="act" type="button" @click="renaming = false">{{ t('filing.notSo') }}</button>
     </form>
     <div v-else class="row">
-      <button v-for="r in delivery.remedies" :key="r" class="act" :disabled="busy" @click="r === 'rename' ? rename() : emit('fate', r)">{{ t(`filing.remedies.${r}`) }}</button>
+      <button
+        v-for="r in delivery.remedies"
+        :key="r"
+        class="act"
+        :disabled="busy"
+        @click="r === 'rename' ? rename() : emit('fate', r)"
+      >
+        {{ t(`filing.remedies.${r}`) }}
+      </button>
     </div>
   </div>
 </template>
 
 <style scoped>
-.fate { padding: 2px 6px 8px; display: flex; flex-direction: column; gap: 5px; }
-.fate .row { gap: 6px; flex-wrap: wrap; }
-.reason { color: var(--wrong); font-size: 13.5px; overflow-wrap: anywhere; }
-input { flex: 1; min-width: 180px; }
+.fate {
+  padding: 2px 6px 8px;
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+}
+.fate .row {
+  gap: 6px;
+  flex-wrap: wrap;
+}
+.reason {
+  color: var(--wrong);
+  font-size: 13.5px;
+  overflow-wrap: anywhere;
+}
+input {
+  flex: 1;
+  min-width: 180px;
+}
 </style>

@@ -7,21 +7,44 @@ defineProps<{ stream: string }>()
 const { t } = useI18n()
 const pages = ref('')
 const documents = ref('')
-const address = (stream: string) => `/api/streams/${stream}/header-sheet?` + new URLSearchParams({ ...(pages.value && { pages: pages.value }), ...(documents.value && { documents: documents.value }) })
+const address = (stream: string) =>
+  `/api/streams/${stream}/header-sheet?` +
+  new URLSearchParams({
+    ...(pages.value && { pages: pages.value }),
+    ...(documents.value && { documents: documents.value }),
+  })
 </script>
 
 <template>
   <h2>{{ t('header.title') }}</h2>
   <div class="row sheet">
-    <label>{{ t('header.pages') }} <input v-model="pages" inputmode="numeric" size="4" /></label>
-    <label>{{ t('header.documents') }} <input v-model="documents" inputmode="numeric" size="4" /></label>
+    <label>
+      {{ t('header.pages') }}
+      <input v-model="pages" inputmode="numeric" size="4" />
+    </label>
+    <label>
+      {{ t('header.documents') }}
+      <input v-model="documents" inputmode="numeric" size="4" />
+    </label>
     <a class="act" :href="address(stream)" target="_blank">{{ t('header.print') }}</a>
   </div>
 </template>
 
 <style scoped>
-h2 { margin: 14px 0 4px; }
-.sheet { gap: 10px; flex-wrap: wrap; }
-input { font: inherit; padding: 3px 6px; border: 1px solid var(--line); border-radius: 3px; }
-a.act { text-decoration: none; }
+h2 {
+  margin: 14px 0 4px;
+}
+.sheet {
+  gap: 10px;
+  flex-wrap: wrap;
+}
+input {
+  font: inherit;
+  padding: 3px 6px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+}
+a.act {
+  text-decoration: none;
+}
 </style>

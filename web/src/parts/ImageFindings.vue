@@ -4,55 +4,174 @@ import { useI18n } from 'vue-i18n'
 import { api, repairsOf, type Schema } from '../api/client'
 
 /** What is wrong with a page's image, each figure against its limit, and what can be done about it. */
-const props = defineProps<{ no: string; page: Schema['DeskPage']; locked: boolean; open: boolean; filed: boolean }>()
-const emit = defineEmits<{ accept: []; repair: []; ask: []; unask: []; toggle: []; region: [box: number[] | null] }>()
+const props = defineProps<{
+  no: string
+  page: Schema['DeskPage']
+  locked: boolean
+  open: boolean
+  filed: boolean
+}>()
+const emit = defineEmits<{
+  accept: []
+  repair: []
+  ask: []
+  unask: []
+  toggle: []
+  region: [box: number[] | null]
+}>()
 const { t, d } = useI18n()
 
 const figures = ref<Schema['ImageFigures'][]>([])
-watch(() => [props.no, props.open, props.page.no] as const, async ([no, open], before) => {
-  if (!open || (before?.[0] === no && before[1] && figures.value.length)) return
-  const { data } = await api.GET('/api/batches/{no}/figures', { params: { path: { no } } })
-  figures.value = data ?? []
-}, { immediate: true })
-const own = () => figures.value.find((f) => f.page === props.page.no)?.figures.slice().sort((a, b) => Number(b.beyond) - Number(a.beyond)) ?? []
-const said = (f: Schema['Finding']) => t('image.said', { what: t(`image.kinds.${f.kind}`), figure: number(f.figure), limit: number(f.limit) })
-const number = (v: number) => (Math.abs(v) >= 20 ? v.toFixed(0) : Math.abs(v) >= 2 ? v.toFixed(1) : v.toFixed(2))
+watch(
+  () => [props.no, props.open, props.page.no] as const,
+  async ([no, open], before) => {
+    if (!open || (before?.[0] === no && before[1] && figures.value.length)) return
+    const { data } = await api.GET('/api/batches/{no}/figures', { params: { path: { no } } })
+    figures.value = data ?? []
+  },
+  { immediate: true },
+)
+const own = () =>
+  figures.value
+    .find((f) => f.page === props.page.no)
+    ?.figures.slice()
+    .sort((a, b) => Number(b.beyond) - Number(a.beyond)) ?? []
+const said = (f: Schema['Finding']) =>
+  t('image.said', { what: t(`image.kinds.${f.kind}`), figure: number(f.figure), limit: number(f.limit) })
+const number = (v: number) =>
+  Math.abs(v) >= 20 ? v.toFixed(0) : Math.abs(v) >= 2 ? v.toFixed(1) : v.toFixed(2)
 </script>
 
 <template>
-  <div v-if="page.role === 'content' && (page.image.findings.length || page.image.askedBecause || page.image.repairs.length)" class="image" :class="{ eye: page.needsEye }">
+  <div
+    v-if="
+      page.role === 'content' &&
+      (page.image.findings.length || page.image.askedBecause || page.image.repairs.length)
+    "
+    class="image"
+    :class="{ eye: page.needsEye }"
+  >
     <ul v-if="page.image.findings.length">
-      <li v-for="f in page.image.findings" :key="f.kind" @mouseenter="emit('region', f.where ?? null)" @mouseleave="emit('region', null)">
-        <span class="state" :class="page.needsEye ? 'doubtful' : 'settled'">{{ said(f) }}</span> <span class="soft">{{ t(`image.units.${f.kind}`) }}</span>
+      <li
+        v-for="f in page.image.findings"
+        :key="f.kind"
+        @mouseenter="emit('region', f.where ?? null)"
+        @mouseleave="emit('region', null)"
+      >
+        <span class="state" :class="page.needsEye ? 'doubtful' : 'settled'">{{ said(f) }}</span>
+        <span class="soft">{{ t(`image.units.${f.kind}`) }}</span>
       </li>
     </ul>
-    <p v-if="page.image.askedBecause" class="row"><b>↻ {{ t('image.asked', { why: page.image.askedBecause, by: page.image.askedBy ?? '' }) }}</b> <button class="act" :disabled="locked" @click="emit('unask')">{{ t('image.unask') }}</button></p>
-    <p v-if="page.image.repairs.length" class="soft">{{ page.image.repairedBy ? t('image.repairedBy', { by: page.image.repairedBy }) : t('image.repairedByStream') }}: {{ repairsOf(page).map((r) => t(`repair.${r.do}`).toLowerCase()).join(', ') }}{{ filed ? '' : ' ' + t('image.forReading') }}. {{ t('image.hold') }}<kbd>B</kbd></p>
-    <p v-if="page.image.acceptedBy" class="soft">✓ {{ t('image.accepted', { by: page.image.acceptedBy, at: d(new Date(page.image.acceptedAt), { hour: '2-digit', minute: '2-digit' }) }) }}</p>
+    <p v-if="page.image.askedBecause" class="row">
+      <b>↻ {{ t('image.asked', { why: page.image.askedBecause, by: page.image.askedBy ?? '' }) }}</b>
+      <button class="act" :disabled="locked" @click="emit('unask')">{{ t('image.unask') }}</button>
+    </p>
+    <p v-if="page.image.repairs.length" class="soft">
+      {{
+        page.image.repairedBy
+          ? t('image.repairedBy', { by: page.image.repairedBy })
+          : t('image.repairedByStream')
+      }}:
+      {{
+        repairsOf(page)
+          .map((r) => t(`repair.${r.do}`).toLowerCase())
+          .join(', ')
+      }}{{ filed ? '' : ' ' + t('image.forReading') }}. {{ t('image.hold') }}
+      <kbd>B</kbd>
+    </p>
+    <p v-if="page.image.acceptedBy" class="soft">
+      ✓
+      {{
+        t('image.accepted', {
+          by: page.image.acceptedBy,
+          at: d(new Date(page.image.acceptedAt), { hour: '2-digit', minute: '2-digit' }),
+        })
+      }}
+    </p>
   </div>
   <div v-if="page.role === 'content'" class="row acts">
-    <button v-if="page.image.findings.length && !page.image.acceptedBy" class="act" :disabled="locked" @click="emit('accept')">{{ t('image.accept') }}<kbd>K</kbd></button>
-    <button class="act" :disabled="locked" @click="emit('repair')">{{ t('image.repair') }}<kbd>P</kbd></button>
-    <button class="act" :disabled="locked || !!page.image.askedBecause" @click="emit('ask')">{{ t('image.ask') }}<kbd>O</kbd></button>
-    <button class="act" :aria-expanded="open" @click="emit('toggle')">{{ t('image.figures') }}<kbd>I</kbd></button>
+    <button
+      v-if="page.image.findings.length && !page.image.acceptedBy"
+      class="act"
+      :disabled="locked"
+      @click="emit('accept')"
+    >
+      {{ t('image.accept') }}
+      <kbd>K</kbd>
+    </button>
+    <button class="act" :disabled="locked" @click="emit('repair')">
+      {{ t('image.repair') }}
+      <kbd>P</kbd>
+    </button>
+    <button class="act" :disabled="locked || !!page.image.askedBecause" @click="emit('ask')">
+      {{ t('image.ask') }}
+      <kbd>O</kbd>
+    </button>
+    <button class="act" :aria-expanded="open" @click="emit('toggle')">
+      {{ t('image.figures') }}
+      <kbd>I</kbd>
+    </button>
   </div>
   <table v-if="open" class="figures">
     <tbody>
-      <tr v-for="f in own()" :key="f.kind" :class="{ beyond: f.beyond }" @mouseenter="emit('region', f.where ?? null)" @mouseleave="emit('region', null)">
-        <td>{{ t(`image.kinds.${f.kind}`) }}</td><td class="mono">{{ f.said }}</td><td class="soft">{{ f.limit == null ? t('image.noLimit') : t(f.tooMuch ? 'image.most' : 'image.least', { limit: number(f.limit) }) }}</td><td>{{ f.beyond ? '▲ ' + t('image.beyond') : '' }}</td>
+      <tr
+        v-for="f in own()"
+        :key="f.kind"
+        :class="{ beyond: f.beyond }"
+        @mouseenter="emit('region', f.where ?? null)"
+        @mouseleave="emit('region', null)"
+      >
+        <td>{{ t(`image.kinds.${f.kind}`) }}</td>
+        <td class="mono">{{ f.said }}</td>
+        <td class="soft">
+          {{
+            f.limit == null
+              ? t('image.noLimit')
+              : t(f.tooMuch ? 'image.most' : 'image.least', { limit: number(f.limit) })
+          }}
+        </td>
+        <td>{{ f.beyond ? '▲ ' + t('image.beyond') : '' }}</td>
       </tr>
     </tbody>
   </table>
-  <p v-if="open">{{ t('image.report') }}: <a :href="`/api/batches/${no}/image-report.csv`">CSV</a> · <a :href="`/api/batches/${no}/image-report.pdf`">PDF</a></p>
+  <p v-if="open">
+    {{ t('image.report') }}:
+    <a :href="`/api/batches/${no}/image-report.csv`">CSV</a>
+    ·
+    <a :href="`/api/batches/${no}/image-report.pdf`">PDF</a>
+  </p>
 </template>
 
 <style scoped>
-.image { border-left: 4px solid var(--line); padding: 3px 8px; }
-.image.eye { background: var(--doubt-pale); border-left-color: var(--doubt); }
-ul { margin: 0; padding: 0; list-style: none; }
-p { margin: 2px 0; }
-.acts { gap: 6px; flex-wrap: wrap; }
-.figures { border-collapse: collapse; font-size: 14px; }
-.figures td { padding: 1px 14px 1px 0; }
-.figures .beyond { color: var(--doubt); font-weight: 650; }
+.image {
+  border-left: 4px solid var(--line);
+  padding: 3px 8px;
+}
+.image.eye {
+  background: var(--doubt-pale);
+  border-left-color: var(--doubt);
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+p {
+  margin: 2px 0;
+}
+.acts {
+  gap: 6px;
+  flex-wrap: wrap;
+}
+.figures {
+  border-collapse: collapse;
+  font-size: 14px;
+}
+.figures td {
+  padding: 1px 14px 1px 0;
+}
+.figures .beyond {
+  color: var(--doubt);
+  font-weight: 650;
+}
 </style>

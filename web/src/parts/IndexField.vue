@@ -6,7 +6,7 @@ import { isDoubt } from '../composables/useBatch'
 import Snippet from './Snippet.vue'
 import { useWords } from '../composables/useWords'
 
-/** One field: above, the piece of paper its value was read from; below it the value, in letters that cannot be mistaken. */
+/** One field: above, the piece of paper that its value was read from; below it the value, in plain letters. */
 const props = defineProps<{
   field: Schema['FieldInfo']
   value: Schema['FieldValue'] | undefined
@@ -35,22 +35,51 @@ const state = computed(() => {
 </script>
 
 <template>
-  <section v-if="value" class="field" :class="{ current, doubt: isDoubt(value) }" @click="!current && emit('enter')">
+  <section
+    v-if="value"
+    class="field"
+    :class="{ current, doubt: isDoubt(value) }"
+    @click="!current && emit('enter')"
+  >
     <div class="row title">
       <label :for="'f-' + field.field" class="stretch">{{ field.title }}</label>
       <span class="state" :class="value.state">{{ state }}</span>
     </div>
-    <Snippet v-if="place" :src="place.src" :box="place.box" :page-width="place.page.widthMm" :page-height="place.page.heightMm" :width="405" :height="current ? 40 : 26" />
+    <Snippet
+      v-if="place"
+      :src="place.src"
+      :box="place.box"
+      :page-width="place.page.widthMm"
+      :page-height="place.page.heightMm"
+      :width="405"
+      :height="current ? 40 : 26"
+    />
     <template v-if="current">
-      <input :id="'f-' + field.field" v-model="draft" class="value mono" :readonly="locked" autocomplete="off" spellcheck="false" />
+      <input
+        :id="'f-' + field.field"
+        v-model="draft"
+        class="value mono"
+        :readonly="locked"
+        autocomplete="off"
+        spellcheck="false"
+      />
       <ul v-if="value.reasons.length" class="reasons">
         <li v-for="(r, i) in value.reasons" :key="i">{{ reason(r) }}</li>
       </ul>
       <div v-if="!locked" class="choices">
-        <button v-for="(c, i) in value.candidates" :key="c" class="act" @click.stop="emit('settle', c)"><span class="mono">{{ c }}</span><kbd>Ctrl+{{ i + 1 }}</kbd></button>
-        <button v-if="field.mayBeAbsent" class="act" @click.stop="emit('settle', null)">{{ t('indexDesk.absent') }}<kbd>Ctrl+0</kbd></button>
+        <button v-for="(c, i) in value.candidates" :key="c" class="act" @click.stop="emit('settle', c)">
+          <span class="mono">{{ c }}</span>
+          <kbd>Ctrl+{{ i + 1 }}</kbd>
+        </button>
+        <button v-if="field.mayBeAbsent" class="act" @click.stop="emit('settle', null)">
+          {{ t('indexDesk.absent') }}
+          <kbd>Ctrl+0</kbd>
+        </button>
         <span class="stretch" />
-        <button class="act main" @click.stop="emit('settle', draft)">{{ t('indexDesk.settle') }}<kbd>Enter</kbd></button>
+        <button class="act main" @click.stop="emit('settle', draft)">
+          {{ t('indexDesk.settle') }}
+          <kbd>Enter</kbd>
+        </button>
       </div>
     </template>
     <div v-else class="shown mono">{{ value.value ?? '—' }}</div>
@@ -58,13 +87,57 @@ const state = computed(() => {
 </template>
 
 <style scoped>
-.field { padding: 3px 8px 4px; border-left: 4px solid transparent; cursor: pointer; border-bottom: 1px solid #dde2e6; }
-.field.doubt { border-left-color: var(--doubt); }
-.field.current { background: #fff; border: 1px solid var(--petrol); border-left: 4px solid var(--petrol); cursor: default; padding: 8px; }
-.field.current.doubt { border-left-color: var(--doubt); }
-.title { font-size: 13px; min-height: 20px; color: var(--ink-soft); }
-.shown { font-size: 16px; overflow-wrap: anywhere; line-height: 1.3; }
-input.value { width: 100%; font-size: 19px; padding: 4px 7px; border: 1px solid #8a97a1; border-radius: 3px; margin-top: 4px; font-family: var(--mono); color: var(--ink); }
-.reasons { margin: 6px 0 0; padding: 5px 8px 5px 24px; background: var(--doubt-pale); border-left: 3px solid var(--doubt); font-size: 13.5px; }
-.choices { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 8px; align-items: center; }
+.field {
+  padding: 3px 8px 4px;
+  border-left: 4px solid transparent;
+  cursor: pointer;
+  border-bottom: 1px solid #dde2e6;
+}
+.field.doubt {
+  border-left-color: var(--doubt);
+}
+.field.current {
+  background: #fff;
+  border: 1px solid var(--petrol);
+  border-left: 4px solid var(--petrol);
+  cursor: default;
+  padding: 8px;
+}
+.field.current.doubt {
+  border-left-color: var(--doubt);
+}
+.title {
+  font-size: 13px;
+  min-height: 20px;
+  color: var(--ink-soft);
+}
+.shown {
+  font-size: 16px;
+  overflow-wrap: anywhere;
+  line-height: 1.3;
+}
+input.value {
+  width: 100%;
+  font-size: 19px;
+  padding: 4px 7px;
+  border: 1px solid #8a97a1;
+  border-radius: 3px;
+  margin-top: 4px;
+  font-family: var(--mono);
+  color: var(--ink);
+}
+.reasons {
+  margin: 6px 0 0;
+  padding: 5px 8px 5px 24px;
+  background: var(--doubt-pale);
+  border-left: 3px solid var(--doubt);
+  font-size: 13.5px;
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 8px;
+  align-items: center;
+}
 </style>

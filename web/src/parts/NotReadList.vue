@@ -14,8 +14,12 @@ const busy = ref(false)
 async function again(item: Schema['NotRead']) {
   busy.value = true
   const { error } = item.page
-    ? await api.POST('/api/batches/{no}/pages/{page}/try-again', { params: { path: { no: props.no, page: item.page } } })
-    : await api.POST('/api/batches/{no}/files/{file}/try-again', { params: { path: { no: props.no, file: item.fileId } } })
+    ? await api.POST('/api/batches/{no}/pages/{page}/try-again', {
+        params: { path: { no: props.no, page: item.page } },
+      })
+    : await api.POST('/api/batches/{no}/files/{file}/try-again', {
+        params: { path: { no: props.no, file: item.fileId } },
+      })
   busy.value = false
   if (error) tell(error)
   emit('changed')
@@ -27,7 +31,8 @@ async function again(item: Schema['NotRead']) {
     <li v-for="(r, i) in items" :key="i" class="row">
       <span>
         <b>{{ r.page ? t('notRead.page', { n: r.page }) : t('notRead.file') }}:</b>
-        {{ r.filePage ? t('pageDesk.from', { file: r.file, p: r.filePage }) : r.file }}: {{ unread(r.reason) }}
+        {{ r.filePage ? t('pageDesk.from', { file: r.file, p: r.filePage }) : r.file }}:
+        {{ unread(r.reason) }}
       </span>
       <span class="stretch" />
       <button class="act" :disabled="locked || busy" @click="again(r)">{{ t('notRead.again') }}</button>
@@ -36,8 +41,25 @@ async function again(item: Schema['NotRead']) {
 </template>
 
 <style scoped>
-.not-read { margin: 0; padding: 6px 14px; list-style: none; background: var(--wrong-pale); color: var(--wrong); max-height: 140px; overflow: auto; flex: none; }
-li { padding: 3px 0; gap: 12px; }
-li > span:first-child { min-width: 0; overflow-wrap: anywhere; }
-.act { flex: none; }
+.not-read {
+  margin: 0;
+  padding: 6px 14px;
+  list-style: none;
+  background: var(--wrong-pale);
+  color: var(--wrong);
+  max-height: 140px;
+  overflow: auto;
+  flex: none;
+}
+li {
+  padding: 3px 0;
+  gap: 12px;
+}
+li > span:first-child {
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.act {
+  flex: none;
+}
 </style>

@@ -8,7 +8,16 @@ import type { Repair } from '../api/client'
 const props = defineProps<{ now: Repair[]; byHand: boolean }>()
 const emit = defineEmits<{ preview: [recipe: Repair[]]; save: [recipe: Repair[]]; streams: []; close: [] }>()
 const { t } = useI18n()
-const STEPS: Repair['do'][] = ['straighten', 'whitenEdges', 'fillHoles', 'cleanSpecks', 'evenLight', 'dropColour', 'sharpen', 'bitonal']
+const STEPS: Repair['do'][] = [
+  'straighten',
+  'whitenEdges',
+  'fillHoles',
+  'cleanSpecks',
+  'evenLight',
+  'dropColour',
+  'sharpen',
+  'bitonal',
+]
 const on = ref(new Set(props.now.map((r) => r.do)))
 const colour = ref(props.now.find((r) => r.do === 'dropColour')?.colour ?? 'any')
 const brightness = ref(props.now.find((r) => r.do === 'levels')?.brightness ?? 0)
@@ -18,8 +27,10 @@ const contrast = ref(props.now.find((r) => r.do === 'levels')?.contrast ?? 0)
 const recipe = computed<Repair[]>(() => {
   const all: Repair[] = []
   for (const step of STEPS) {
-    if (step === 'sharpen' && (brightness.value || contrast.value)) all.push({ do: 'levels', brightness: brightness.value, contrast: contrast.value })
-    if (on.value.has(step)) all.push(step === 'dropColour' ? { do: step, colour: colour.value } : ({ do: step } as Repair))
+    if (step === 'sharpen' && (brightness.value || contrast.value))
+      all.push({ do: 'levels', brightness: brightness.value, contrast: contrast.value })
+    if (on.value.has(step))
+      all.push(step === 'dropColour' ? { do: step, colour: colour.value } : ({ do: step } as Repair))
   }
   return all
 })
@@ -44,21 +55,63 @@ useEventListener('keydown', press, { capture: true })
 
 <template>
   <div class="repairs row" role="group" :aria-label="t('image.repair')">
-    <button v-for="(s, i) in STEPS" :key="s" class="act" :aria-pressed="on.has(s)" @click="toggle(s)">{{ on.has(s) ? '☑' : '☐' }} {{ t(`repair.${s}`) }}<kbd>{{ i + 1 }}</kbd></button>
-    <label v-if="on.has('dropColour')">{{ t('repair.which') }} <select v-model="colour"><option v-for="c in ['any', 'red', 'green', 'blue']" :key="c" :value="c">{{ t(`repair.colours.${c}`) }}</option></select></label>
-    <label>{{ t('repair.brightness') }} <input v-model.number="brightness" type="range" min="-0.5" max="0.5" step="0.05" /></label>
-    <label>{{ t('repair.contrast') }} <input v-model.number="contrast" type="range" min="-0.8" max="0.8" step="0.1" /></label>
+    <button v-for="(s, i) in STEPS" :key="s" class="act" :aria-pressed="on.has(s)" @click="toggle(s)">
+      {{ on.has(s) ? '☑' : '☐' }} {{ t(`repair.${s}`) }}
+      <kbd>{{ i + 1 }}</kbd>
+    </button>
+    <label v-if="on.has('dropColour')">
+      {{ t('repair.which') }}
+      <select v-model="colour">
+        <option v-for="c in ['any', 'red', 'green', 'blue']" :key="c" :value="c">
+          {{ t(`repair.colours.${c}`) }}
+        </option>
+      </select>
+    </label>
+    <label>
+      {{ t('repair.brightness') }}
+      <input v-model.number="brightness" type="range" min="-0.5" max="0.5" step="0.05" />
+    </label>
+    <label>
+      {{ t('repair.contrast') }}
+      <input v-model.number="contrast" type="range" min="-0.8" max="0.8" step="0.1" />
+    </label>
     <span class="stretch" />
     <button v-if="byHand" class="act" @click="emit('streams')">{{ t('repair.streams') }}</button>
-    <button class="act main" @click="emit('save', recipe)">{{ t('repair.save') }}<kbd>Enter</kbd></button>
-    <button class="act" @click="emit('close')">{{ t('app.close') }}<kbd>Esc</kbd></button>
+    <button class="act main" @click="emit('save', recipe)">
+      {{ t('repair.save') }}
+      <kbd>Enter</kbd>
+    </button>
+    <button class="act" @click="emit('close')">
+      {{ t('app.close') }}
+      <kbd>Esc</kbd>
+    </button>
   </div>
 </template>
 
 <style scoped>
-.repairs { gap: 6px 8px; padding: 6px 14px; background: var(--petrol-pale); border-bottom: 1px solid var(--line); flex-wrap: wrap; }
-[aria-pressed='true'] { background: #fff; border-color: var(--petrol); font-weight: 600; }
-label { display: inline-flex; align-items: center; gap: 6px; font-size: 14px; }
-input[type='range'] { width: 90px; accent-color: var(--petrol); }
-select { font: inherit; }
+.repairs {
+  gap: 6px 8px;
+  padding: 6px 14px;
+  background: var(--petrol-pale);
+  border-bottom: 1px solid var(--line);
+  flex-wrap: wrap;
+}
+[aria-pressed='true'] {
+  background: #fff;
+  border-color: var(--petrol);
+  font-weight: 600;
+}
+label {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  font-size: 14px;
+}
+input[type='range'] {
+  width: 90px;
+  accent-color: var(--petrol);
+}
+select {
+  font: inherit;
+}
 </style>

@@ -23,7 +23,9 @@ const pile = ref<HTMLElement>()
 
 const chosen = computed(() => devices.value.find((d) => d.id === device.value) ?? null)
 const fixed = computed<Partial<Schema['ScanRules']>>(() => props.streamRules ?? {})
-const shown = computed(() => pages.value.filter((_, i) => i % (settings.value.showEvery ?? 1) === 0 || i === pages.value.length - 1))
+const shown = computed(() =>
+  pages.value.filter((_, i) => i % (settings.value.showEvery ?? 1) === 0 || i === pages.value.length - 1),
+)
 
 async function load() {
   const { data, error } = await api.GET('/api/scanners')
@@ -48,7 +50,8 @@ const { state, scanning, begin, resume, act, look } = useScan(async (now) => {
 })
 useEvents((no) => no === state.value?.no && void look())
 
-const beginHere = (what: { stream: string } | { batch: string }) => begin({ scanner: device.value, ...what, fillsGap: false, settings: settings.value })
+const beginHere = (what: { stream: string } | { batch: string }) =>
+  begin({ scanner: device.value, ...what, fillsGap: false, settings: settings.value })
 async function start() {
   if (device.value === null || scanning.value) return
   await (state.value ? act('continue') : beginHere({ stream: props.stream }))
@@ -63,7 +66,10 @@ async function finish() {
   const no = state.value?.no
   if (!no || scanning.value) return
   if (expected.value) {
-    const { error } = await api.POST('/api/batches/{no}/expected', { params: { path: { no } }, body: { pages: Number(expected.value) } as never })
+    const { error } = await api.POST('/api/batches/{no}/expected', {
+      params: { path: { no } },
+      body: { pages: Number(expected.value) } as never,
+    })
     if (error) return tell(error)
   }
   const { error } = await api.POST('/api/batches/{no}/arrived', { params: { path: { no } } })
@@ -80,51 +86,217 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
   <div class="scan">
     <p v-if="loaded && !devices.length" class="soft">{{ t('scan.none') }}</p>
     <div v-else class="settings">
-      <label>{{ t('scan.device') }}<select v-model="device" :disabled="!!state"><option v-for="d in devices" :key="d.id" :value="d.id">{{ d.name }}{{ d.model ? ' · ' + d.model : '' }}</option></select></label>
-      <label>{{ t('scan.source') }}<select v-model="settings.source" :disabled="!!state"><option v-if="!chosen || chosen.feeder" value="feeder">{{ t('scan.feeder') }}</option><option v-if="!chosen || chosen.flatbed" value="flatbed">{{ t('scan.flatbed') }}</option></select></label>
-      <label>{{ t('scan.dpi') }}<b v-if="fixed.dpi" class="fixed">{{ fixed.dpi }} dpi</b><select v-else v-model="settings.dpi" :disabled="!!state"><option v-for="d in chosen?.dpi.length ? chosen.dpi : [300]" :key="d" :value="d">{{ d }} dpi</option></select></label>
-      <label>{{ t('scan.colour') }}<b v-if="fixed.colour" class="fixed">{{ t(`scan.${fixed.colour}`) }}</b><select v-else v-model="settings.colour" :disabled="!!state"><option v-for="c in chosen?.colours.length ? chosen.colours : ['grey']" :key="c" :value="c">{{ t(`scan.${c}`) }}</option></select></label>
-      <label>{{ t('scan.size') }}<b v-if="fixed.size" class="fixed">{{ fixed.size }}</b><select v-else v-model="settings.size" :disabled="!!state"><option v-for="s in ['A4', 'A5', 'Letter']" :key="s">{{ s }}</option></select></label>
-      <label>{{ t('scan.sides') }}<b v-if="fixed.duplex !== undefined && fixed.duplex !== null" class="fixed">{{ fixed.duplex ? t('scan.both') : t('scan.front') }}</b><select v-else v-model="settings.duplex" :disabled="!!state || !chosen?.duplex || settings.source === 'flatbed'"><option :value="false">{{ t('scan.front') }}</option><option :value="true">{{ t('scan.both') }}</option></select></label>
-      <label>{{ t('scan.show') }}<select v-model="settings.showEvery"><option :value="1">{{ t('scan.everyPage') }}</option><option v-for="n in [5, 10, 25]" :key="n" :value="n">{{ t('scan.everyNth', { n }) }}</option></select></label>
+      <label>
+        {{ t('scan.device') }}
+        <select v-model="device" :disabled="!!state">
+          <option v-for="d in devices" :key="d.id" :value="d.id">
+            {{ d.name }}{{ d.model ? ' · ' + d.model : '' }}
+          </option>
+        </select>
+      </label>
+      <label>
+        {{ t('scan.source') }}
+        <select v-model="settings.source" :disabled="!!state">
+          <option v-if="!chosen || chosen.feeder" value="feeder">{{ t('scan.feeder') }}</option>
+          <option v-if="!chosen || chosen.flatbed" value="flatbed">{{ t('scan.flatbed') }}</option>
+        </select>
+      </label>
+      <label>
+        {{ t('scan.dpi') }}
+        <b v-if="fixed.dpi" class="fixed">{{ fixed.dpi }} dpi</b>
+        <select v-else v-model="settings.dpi" :disabled="!!state">
+          <option v-for="d in chosen?.dpi.length ? chosen.dpi : [300]" :key="d" :value="d">
+            {{ d }} dpi
+          </option>
+        </select>
+      </label>
+      <label>
+        {{ t('scan.colour') }}
+        <b v-if="fixed.colour" class="fixed">{{ t(`scan.${fixed.colour}`) }}</b>
+        <select v-else v-model="settings.colour" :disabled="!!state">
+          <option v-for="c in chosen?.colours.length ? chosen.colours : ['grey']" :key="c" :value="c">
+            {{ t(`scan.${c}`) }}
+          </option>
+        </select>
+      </label>
+      <label>
+        {{ t('scan.size') }}
+        <b v-if="fixed.size" class="fixed">{{ fixed.size }}</b>
+        <select v-else v-model="settings.size" :disabled="!!state">
+          <option v-for="s in ['A4', 'A5', 'Letter']" :key="s">{{ s }}</option>
+        </select>
+      </label>
+      <label>
+        {{ t('scan.sides') }}
+        <b v-if="fixed.duplex !== undefined && fixed.duplex !== null" class="fixed">
+          {{ fixed.duplex ? t('scan.both') : t('scan.front') }}
+        </b>
+        <select
+          v-else
+          v-model="settings.duplex"
+          :disabled="!!state || !chosen?.duplex || settings.source === 'flatbed'"
+        >
+          <option :value="false">{{ t('scan.front') }}</option>
+          <option :value="true">{{ t('scan.both') }}</option>
+        </select>
+      </label>
+      <label>
+        {{ t('scan.show') }}
+        <select v-model="settings.showEvery">
+          <option :value="1">{{ t('scan.everyPage') }}</option>
+          <option v-for="n in [5, 10, 25]" :key="n" :value="n">{{ t('scan.everyNth', { n }) }}</option>
+        </select>
+      </label>
     </div>
-    <p v-if="chosen?.problem" class="problem" role="alert">{{ worded(chosen.problem) }} <button class="act" @click="load">{{ t('scan.again') }}</button></p>
+    <p v-if="chosen?.problem" class="problem" role="alert">
+      {{ worded(chosen.problem) }}
+      <button class="act" @click="load">{{ t('scan.again') }}</button>
+    </p>
     <div ref="pile" class="pile" aria-live="polite">
       <figure v-for="p in shown" :key="p.no" :class="{ unread: !p.read }">
         <img :src="`/api/batches/${state?.no}/arriving/${p.no}/picture`" loading="lazy" alt="" />
-        <figcaption><span class="mono">{{ p.no }}</span> <span v-if="p.sheet" class="soft">{{ t(p.sheet.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet.no }) }}</span><span v-if="p.rejected" class="problem">{{ t('scan.unreadable') }}</span></figcaption>
+        <figcaption>
+          <span class="mono">{{ p.no }}</span>
+          <span v-if="p.sheet" class="soft">
+            {{ t(p.sheet.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet.no }) }}
+          </span>
+          <span v-if="p.rejected" class="problem">{{ t('scan.unreadable') }}</span>
+        </figcaption>
       </figure>
       <p v-if="!pages.length" class="soft wait">{{ state ? t('scan.waiting') : t('scan.lead') }}</p>
     </div>
-    <p v-if="state?.trouble" :class="state.standing === 'fault' ? 'fault' : 'soft'" role="status"><b v-if="state.standing === 'fault'">▲ {{ t('scan.fault') }}</b> {{ said(state) }}</p>
+    <p v-if="state?.trouble" :class="state.standing === 'fault' ? 'fault' : 'soft'" role="status">
+      <b v-if="state.standing === 'fault'">▲ {{ t('scan.fault') }}</b>
+      {{ said(state) }}
+    </p>
     <div class="row">
-      <button v-if="!scanning" class="act" :class="{ main: !state || state.standing !== 'empty' }" :disabled="!stream || device === null" @click="start">{{ state ? t('scan.goOn') : t('scan.start') }}<kbd>S</kbd></button>
-      <button v-else class="act" @click="stop">{{ t('scan.stop') }}<kbd>X</kbd></button>
+      <button
+        v-if="!scanning"
+        class="act"
+        :class="{ main: !state || state.standing !== 'empty' }"
+        :disabled="!stream || device === null"
+        @click="start"
+      >
+        {{ state ? t('scan.goOn') : t('scan.start') }}
+        <kbd>S</kbd>
+      </button>
+      <button v-else class="act" @click="stop">
+        {{ t('scan.stop') }}
+        <kbd>X</kbd>
+      </button>
       <template v-if="state">
         <b>{{ t('scan.count', { no: state.no, sheets: state.sheets, pages: state.pages }) }}</b>
         <span class="stretch" />
-        <label class="expected">{{ t('scan.expected') }}<input v-model="expected" inputmode="numeric" size="4" pattern="[0-9]*" /></label>
-        <button class="act" :class="{ main: state.standing === 'empty' }" :disabled="scanning || !state.pages" @click="finish">{{ t('scan.finish') }}<kbd>Enter</kbd></button>
+        <label class="expected">
+          {{ t('scan.expected') }}
+          <input v-model="expected" inputmode="numeric" size="4" pattern="[0-9]*" />
+        </label>
+        <button
+          class="act"
+          :class="{ main: state.standing === 'empty' }"
+          :disabled="scanning || !state.pages"
+          @click="finish"
+        >
+          {{ t('scan.finish') }}
+          <kbd>Enter</kbd>
+        </button>
       </template>
     </div>
   </div>
 </template>
 
 <style scoped>
-.scan { display: flex; flex-direction: column; gap: 12px; flex: 1; min-height: 0; }
-.settings { display: flex; flex-wrap: wrap; gap: 8px 14px; }
-.settings label { display: flex; flex-direction: column; font-size: 13px; color: var(--ink-soft); gap: 2px; }
-select, .expected input { font: inherit; color: var(--ink); padding: 4px 6px; border: 1px solid var(--line); border-radius: 3px; background: #fff; }
-.fixed { font-size: 15px; color: var(--ink); padding: 5px 2px; font-weight: 600; }
-.fixed::before { content: '= '; color: var(--ink-soft); }
-.pile { flex: 1; min-height: 150px; overflow: auto; background: var(--ground); border: 1px solid var(--line); padding: 10px; display: flex; flex-wrap: wrap; align-content: flex-start; gap: 10px; }
-figure { margin: 0; width: 104px; border-bottom: 2px solid #8895a0; }
-figure img { width: 100%; height: 140px; object-fit: contain; background: #fff; display: block; border: 1px solid #a9b3bb; }
-figure.unread img { opacity: 0.75; }
-figcaption { font-size: 12.5px; padding: 2px 0; }
-.wait { margin: auto; }
-.pile:has(.wait) { align-content: center; }
-.fault { background: var(--wrong-pale); color: var(--wrong); border-left: 4px solid var(--wrong); padding: 8px 12px; margin: 0; }
-.problem { color: var(--wrong); margin: 0; }
-.expected { display: flex; align-items: center; gap: 6px; font-size: 14px; }
+.scan {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  flex: 1;
+  min-height: 0;
+}
+.settings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+}
+.settings label {
+  display: flex;
+  flex-direction: column;
+  font-size: 13px;
+  color: var(--ink-soft);
+  gap: 2px;
+}
+select,
+.expected input {
+  font: inherit;
+  color: var(--ink);
+  padding: 4px 6px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  background: #fff;
+}
+.fixed {
+  font-size: 15px;
+  color: var(--ink);
+  padding: 5px 2px;
+  font-weight: 600;
+}
+.fixed::before {
+  content: '= ';
+  color: var(--ink-soft);
+}
+.pile {
+  flex: 1;
+  min-height: 150px;
+  overflow: auto;
+  background: var(--ground);
+  border: 1px solid var(--line);
+  padding: 10px;
+  display: flex;
+  flex-wrap: wrap;
+  align-content: flex-start;
+  gap: 10px;
+}
+figure {
+  margin: 0;
+  width: 104px;
+  border-bottom: 2px solid #8895a0;
+}
+figure img {
+  width: 100%;
+  height: 140px;
+  object-fit: contain;
+  background: #fff;
+  display: block;
+  border: 1px solid #a9b3bb;
+}
+figure.unread img {
+  opacity: 0.75;
+}
+figcaption {
+  font-size: 12.5px;
+  padding: 2px 0;
+}
+.wait {
+  margin: auto;
+}
+.pile:has(.wait) {
+  align-content: center;
+}
+.fault {
+  background: var(--wrong-pale);
+  color: var(--wrong);
+  border-left: 4px solid var(--wrong);
+  padding: 8px 12px;
+  margin: 0;
+}
+.problem {
+  color: var(--wrong);
+  margin: 0;
+}
+.expected {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-size: 14px;
+}
 </style>

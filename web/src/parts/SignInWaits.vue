@@ -27,19 +27,38 @@ useIntervalFn(load, 15_000)
   <section v-if="waits.length" class="panel waits">
     <h2>{{ t('signInWaits.title') }}</h2>
     <div v-for="w in waits" :key="w.kind + w.who" class="row">
-      <span class="who"><span class="soft">{{ t(`signInWaits.${w.kind}`) }}</span> <b class="mono">{{ w.who }}</b></span>
+      <span class="who">
+        <span class="soft">{{ t(`signInWaits.${w.kind}`) }}</span>
+        <b class="mono">{{ w.who }}</b>
+      </span>
       <span>{{ t('signInWaits.failed', { n: w.failures }, w.failures) }}</span>
-      <span v-if="waiting(w)" class="state doubtful">{{ t('signInWaits.until', { time: clock(w.until) }) }}</span>
+      <span v-if="waiting(w)" class="state doubtful">
+        {{ t('signInWaits.until', { time: clock(w.until) }) }}
+      </span>
       <span v-else class="soft">{{ t('signInWaits.mayTry') }}</span>
       <span class="stretch" />
-      <button class="act" @click="lift(w)">{{ waiting(w) ? t('signInWaits.lift') : t('signInWaits.forget') }}</button>
+      <button class="act" @click="lift(w)">
+        {{ waiting(w) ? t('signInWaits.lift') : t('signInWaits.forget') }}
+      </button>
     </div>
   </section>
 </template>
 
 <style scoped>
-.waits { background: var(--paper); padding: 10px 14px; }
-h2 { font-size: 15px; margin: 0 0 6px; }
-.row { gap: 14px; padding: 3px 0; }
-.who { min-width: 260px; overflow-wrap: anywhere; }
+.waits {
+  background: var(--paper);
+  padding: 10px 14px;
+}
+h2 {
+  font-size: 15px;
+  margin: 0 0 6px;
+}
+.row {
+  gap: 14px;
+  padding: 3px 0;
+}
+.who {
+  min-width: 260px;
+  overflow-wrap: anywhere;
+}
 </style>

@@ -36,25 +36,77 @@ const title = (s: string) => props.streams.find((x) => x.name === s)?.title ?? s
 </script>
 
 <template>
-  <div class="row"><h2>{{ t('tokens.title') }}</h2><span class="stretch" /><button class="act" @click="making = !making">{{ t('tokens.make') }}</button></div>
+  <div class="row">
+    <h2>{{ t('tokens.title') }}</h2>
+    <span class="stretch" />
+    <button class="act" @click="making = !making">{{ t('tokens.make') }}</button>
+  </div>
   <form v-if="making" class="form" @submit.prevent="make">
-    <input v-model="name" :placeholder="t('tokens.name')" :aria-label="t('tokens.name')" required maxlength="80" />
-    <label v-for="s in streams" :key="s.name"><input v-model="chosen" type="checkbox" :value="s.name" /> {{ s.title }}</label>
+    <input
+      v-model="name"
+      :placeholder="t('tokens.name')"
+      :aria-label="t('tokens.name')"
+      required
+      maxlength="80"
+    />
+    <label v-for="s in streams" :key="s.name">
+      <input v-model="chosen" type="checkbox" :value="s.name" />
+      {{ s.title }}
+    </label>
     <button class="act main" :disabled="!name || !chosen.length">{{ t('tokens.make') }}</button>
   </form>
-  <p v-if="secret" class="secret">{{ t('tokens.once') }}<br /><code class="mono">{{ secret }}</code></p>
+  <p v-if="secret" class="secret">
+    {{ t('tokens.once') }}
+    <br />
+    <code class="mono">{{ secret }}</code>
+  </p>
   <p v-if="!tokens.length" class="soft">{{ t('tokens.none') }}</p>
   <article v-for="k in tokens" :key="k.id" :class="{ gone: k.revokedAt }">
-    <b>{{ k.name }}</b> <span class="soft small">{{ k.streams.map(title).join(', ') }} · {{ k.revokedAt ? t('tokens.revoked', { time: moment(k.revokedAt) }) : k.usedAt ? t('tokens.used', { time: moment(k.usedAt) }) : t('tokens.unused') }}</span>
+    <b>{{ k.name }}</b>
+    <span class="soft small">
+      {{ k.streams.map(title).join(', ') }} ·
+      {{
+        k.revokedAt
+          ? t('tokens.revoked', { time: moment(k.revokedAt) })
+          : k.usedAt
+            ? t('tokens.used', { time: moment(k.usedAt) })
+            : t('tokens.unused')
+      }}
+    </span>
     <button v-if="!k.revokedAt" class="act" @click="revoke(k.id)">{{ t('tokens.revoke') }}</button>
   </article>
 </template>
 
 <style scoped>
-.form { display: grid; gap: 6px; background: #fff; border: 1px solid var(--line); padding: 10px; }
-.form input:not([type='checkbox']) { font: inherit; padding: 3px 6px; border: 1px solid var(--line); }
-.secret { background: var(--doubt-pale); padding: 8px; overflow-wrap: anywhere; }
-article { padding: 6px 0; border-top: 1px solid var(--line); display: flex; gap: 8px; align-items: center; flex-wrap: wrap; }
-.gone b { text-decoration: line-through; }
-.small { font-size: 13.5px; }
+.form {
+  display: grid;
+  gap: 6px;
+  background: #fff;
+  border: 1px solid var(--line);
+  padding: 10px;
+}
+.form input:not([type='checkbox']) {
+  font: inherit;
+  padding: 3px 6px;
+  border: 1px solid var(--line);
+}
+.secret {
+  background: var(--doubt-pale);
+  padding: 8px;
+  overflow-wrap: anywhere;
+}
+article {
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.gone b {
+  text-decoration: line-through;
+}
+.small {
+  font-size: 13.5px;
+}
 </style>

@@ -36,7 +36,14 @@ function take(files: File[]) {
   list.value = files
     .filter((f) => !f.name.startsWith('.'))
     .sort((a, b) => name(a).localeCompare(name(b), undefined, { numeric: true }))
-    .map((file) => ({ file, key: `${name(file)}|${file.size}|${file.lastModified}`.slice(-600), share: 0, state: 'waiting', pages: 0, note: '' }))
+    .map((file) => ({
+      file,
+      key: `${name(file)}|${file.size}|${file.lastModified}`.slice(-600),
+      share: 0,
+      state: 'waiting',
+      pages: 0,
+      note: '',
+    }))
   void send()
 }
 async function dropped(e: DragEvent) {
@@ -72,7 +79,7 @@ async function complete() {
   if (error) return tell(error)
   finished.value = true
 }
-/** A connection that breaks is tried again a few times with growing pauses; the key keeps a file from being taken twice. */
+/** A connection that breaks is tried again with growing pauses; the key keeps a file from being taken twice. */
 async function persist(s: Sending) {
   for (let tries = 1; ; tries++) {
     await sendOne(s)
@@ -96,7 +103,11 @@ async function sendOne(s: Sending) {
       done()
     }
     x.onload = () => {
-      const answer = JSON.parse(x.responseText || '{}') as { pages?: number; rejected?: Schema['Unread']; detail?: string }
+      const answer = JSON.parse(x.responseText || '{}') as {
+        pages?: number
+        rejected?: Schema['Unread']
+        detail?: string
+      }
       if (x.status >= 300) end('failed', worded(answer))
       else if (answer.rejected) end('rejected', unread(answer.rejected))
       else end('sent', t('intake.sent', { pages: answer.pages ?? 0 }, answer.pages ?? 0), answer.pages)
@@ -129,19 +140,68 @@ defineExpose({ choose: () => input.value?.click(), busy })
 </script>
 
 <template>
-  <div v-if="!list.length" class="drop" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="dropped">
-    <p>{{ t('intake.drop') }} <button class="act" :disabled="!stream" @click="input?.click()">{{ t('intake.choose') }}<kbd>O</kbd></button> <button class="act" :disabled="!stream" @click="folder?.click()">{{ t('intake.chooseFolder') }}</button></p>
+  <div
+    v-if="!list.length"
+    class="drop"
+    :class="{ over }"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="dropped"
+  >
+    <p>
+      {{ t('intake.drop') }}
+      <button class="act" :disabled="!stream" @click="input?.click()">
+        {{ t('intake.choose') }}
+        <kbd>O</kbd>
+      </button>
+      <button class="act" :disabled="!stream" @click="folder?.click()">{{ t('intake.chooseFolder') }}</button>
+    </p>
     <p class="soft">{{ t('intake.kinds') }}</p>
-    <input ref="input" class="files-input" type="file" multiple hidden accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf" @change="take([...(input?.files ?? [])])" />
-    <input ref="folder" type="file" webkitdirectory multiple hidden @change="take([...(folder?.files ?? [])])" />
+    <input
+      ref="input"
+      class="files-input"
+      type="file"
+      multiple
+      hidden
+      accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf"
+      @change="take([...(input?.files ?? [])])"
+    />
+    <input
+      ref="folder"
+      type="file"
+      webkitdirectory
+      multiple
+      hidden
+      @change="take([...(folder?.files ?? [])])"
+    />
   </div>
   <template v-else>
-    <div class="row all"><b>{{ t('intake.all', { done, n: list.length }) }}</b><span class="bar wide" role="progressbar" :aria-valuenow="Math.round(share * 100)" aria-valuemin="0" aria-valuemax="100"><i :style="{ width: share * 100 + '%' }" /></span><span class="mono">{{ Math.round(share * 100) }} %</span></div>
+    <div class="row all">
+      <b>{{ t('intake.all', { done, n: list.length }) }}</b>
+      <span
+        class="bar wide"
+        role="progressbar"
+        :aria-valuenow="Math.round(share * 100)"
+        aria-valuemin="0"
+        aria-valuemax="100"
+      >
+        <i :style="{ width: share * 100 + '%' }" />
+      </span>
+      <span class="mono">{{ Math.round(share * 100) }} %</span>
+    </div>
     <ul class="files">
       <li v-for="s in list" :key="s.key" :class="s.state">
         <span class="name mono">{{ s.file.webkitRelativePath || s.file.name }}</span>
         <span class="bar"><i :style="{ width: s.share * 100 + '%' }" /></span>
-        <span class="note">{{ s.state === 'rejected' ? t('intake.rejected') + ': ' : s.state === 'failed' ? t('intake.failed', { why: '' }) : '' }}{{ s.note }}</span>
+        <span class="note">
+          {{
+            s.state === 'rejected'
+              ? t('intake.rejected') + ': '
+              : s.state === 'failed'
+                ? t('intake.failed', { why: '' })
+                : ''
+          }}{{ s.note }}
+        </span>
       </li>
     </ul>
     <div class="row">
@@ -161,15 +221,66 @@ defineExpose({ choose: () => input.value?.click(), busy })
 </template>
 
 <style scoped>
-.drop { flex: 1; min-height: 220px; border: 2px dashed #8a97a1; border-radius: 4px; display: grid; place-content: center; text-align: center; background: #fff; font-size: 17px; }
-.drop.over { border-color: var(--petrol); background: var(--petrol-pale); }
-.all { gap: 12px; }
-.files { list-style: none; margin: 0; padding: 0; overflow: auto; flex: 1; }
-.files li { display: grid; grid-template-columns: minmax(160px, 1fr) 120px minmax(140px, 1.2fr); gap: 12px; align-items: center; padding: 5px 0; border-bottom: 1px solid #e0e4e8; content-visibility: auto; contain-intrinsic-size: auto 30px; }
-.name { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.bar { height: 10px; border: 1px solid #8a97a1; background: #fff; }
-.bar.wide { flex: 1; height: 14px; }
-.bar i { display: block; height: 100%; background: var(--petrol); }
-.rejected .bar i, .failed .bar i { background: repeating-linear-gradient(45deg, var(--wrong) 0 4px, #fff 4px 8px); }
-.rejected .note, .failed .note { color: var(--wrong); }
+.drop {
+  flex: 1;
+  min-height: 220px;
+  border: 2px dashed #8a97a1;
+  border-radius: 4px;
+  display: grid;
+  place-content: center;
+  text-align: center;
+  background: #fff;
+  font-size: 17px;
+}
+.drop.over {
+  border-color: var(--petrol);
+  background: var(--petrol-pale);
+}
+.all {
+  gap: 12px;
+}
+.files {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  overflow: auto;
+  flex: 1;
+}
+.files li {
+  display: grid;
+  grid-template-columns: minmax(160px, 1fr) 120px minmax(140px, 1.2fr);
+  gap: 12px;
+  align-items: center;
+  padding: 5px 0;
+  border-bottom: 1px solid #e0e4e8;
+  content-visibility: auto;
+  contain-intrinsic-size: auto 30px;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.bar {
+  height: 10px;
+  border: 1px solid #8a97a1;
+  background: #fff;
+}
+.bar.wide {
+  flex: 1;
+  height: 14px;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--petrol);
+}
+.rejected .bar i,
+.failed .bar i {
+  background: repeating-linear-gradient(45deg, var(--wrong) 0 4px, #fff 4px 8px);
+}
+.rejected .note,
+.failed .note {
+  color: var(--wrong);
+}
 </style>

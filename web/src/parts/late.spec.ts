@@ -3,14 +3,24 @@ import type { Schema } from '../api/client'
 import { byUrgency, dueAt, lateness, workable } from './late'
 
 const now = Date.parse('2026-11-23T12:00:00Z')
-const row = (over: Partial<Schema['Row']>) => ({ stage: 'pages', filing: false, free: true, dueAt: '2026-11-23T14:00:00Z', stageDueAt: undefined, ...over }) as unknown as Schema['Row']
+const row = (over: Partial<Schema['Row']>) =>
+  ({
+    stage: 'pages',
+    filing: false,
+    free: true,
+    dueAt: '2026-11-23T14:00:00Z',
+    stageDueAt: undefined,
+    ...over,
+  }) as unknown as Schema['Row']
 
 describe('lateness', () => {
   it('goes by whichever is due first, the batch or its stage', () => {
     expect(lateness(row({}), now)).toBe('well')
     expect(lateness(row({ stageDueAt: '2026-11-23T12:10:00Z' }), now)).toBe('near')
     expect(lateness(row({ stageDueAt: '2026-11-23T11:59:00Z' }), now)).toBe('late')
-    expect(lateness(row({ dueAt: '2026-11-23T11:00:00Z', stageDueAt: '2026-11-23T13:00:00Z' }), now)).toBe('late')
+    expect(lateness(row({ dueAt: '2026-11-23T11:00:00Z', stageDueAt: '2026-11-23T13:00:00Z' }), now)).toBe(
+      'late',
+    )
     expect(dueAt(row({ stageDueAt: '2026-11-23T13:00:00Z' }))).toBe(Date.parse('2026-11-23T13:00:00Z'))
   })
   it('says nothing of what is done', () => {

@@ -4,7 +4,8 @@ export type Lateness = 'late' | 'near' | 'well'
 const NEAR_MS = 20 * 60_000
 
 /** Which comes first: its own due time or that of its stage. */
-export const dueAt = (r: Schema['Row']) => Math.min(...[r.dueAt, r.stageDueAt].filter((d): d is string => !!d).map((d) => new Date(d).getTime()))
+export const dueAt = (r: Schema['Row']) =>
+  Math.min(...[r.dueAt, r.stageDueAt].filter((d): d is string => !!d).map((d) => new Date(d).getTime()))
 
 export function lateness(r: Schema['Row'], now: number): Lateness {
   if (r.stage === 'done') return 'well'
@@ -13,12 +14,18 @@ export function lateness(r: Schema['Row'], now: number): Lateness {
 }
 
 /** Whether this person can go on with it now: read, not being filed, not held, not with somebody else. */
-export const workable = (r: Schema['Row']) => ['pages', 'index', 'filing'].includes(r.stage) && !r.filing && r.free
+export const workable = (r: Schema['Row']) =>
+  ['pages', 'index', 'filing'].includes(r.stage) && !r.filing && r.free
 
 const RANK: Record<string, number> = { urgent: 0, high: 1, normal: 2 }
 
 /** Batches at work before those that are done; by priority, then by what is due first, as it is shown. */
 export function byUrgency(a: Schema['Row'], b: Schema['Row']): number {
   const done = Number(a.stage === 'done') - Number(b.stage === 'done')
-  return done || (RANK[a.priority] ?? 2) - (RANK[b.priority] ?? 2) || dueAt(a) - dueAt(b) || a.no.localeCompare(b.no)
+  return (
+    done ||
+    (RANK[a.priority] ?? 2) - (RANK[b.priority] ?? 2) ||
+    dueAt(a) - dueAt(b) ||
+    a.no.localeCompare(b.no)
+  )
 }

@@ -4,7 +4,14 @@ import type { Box } from '../api/client'
  * CSS that shows the part of a page picture around a box (mm), as large as the space (px) allows but print no larger
  * than twice its size on paper, so that the eye reads line after line at one size.
  */
-export function snippetStyle(box: Box, pageWidth: number, pageHeight: number, width: number, height: number, src: string) {
+export function snippetStyle(
+  box: Box,
+  pageWidth: number,
+  pageHeight: number,
+  width: number,
+  height: number,
+  src: string,
+) {
   const pad = 1.2
   const [x, y, w, h] = [box[0] - pad, box[1] - pad, box[2] + 2 * pad, box[3] + 2 * pad]
   const scale = Math.min(width / w, height / h, 8)

@@ -8,7 +8,13 @@ export function stretch(ms: number): string {
 }
 
 export const moment = (iso: string) =>
-  new Date(iso).toLocaleString(undefined, { year: 'numeric', month: 'short', day: 'numeric', hour: '2-digit', minute: '2-digit' })
+  new Date(iso).toLocaleString(undefined, {
+    year: 'numeric',
+    month: 'short',
+    day: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  })
 
 /** The time alone when it was today, else day and time. */
 export function clock(instant: string): string {

@@ -8,7 +8,8 @@ export type TreeRow =
 /** Deliveries as the rows of a tree: destination, folders (each named once), files. */
 export function tree(deliveries: Schema['DeskDelivery'][]): TreeRow[] {
   const rows: TreeRow[] = []
-  const byPath = (a: Schema['DeskDelivery'], b: Schema['DeskDelivery']) => a.destination.localeCompare(b.destination) || a.path.localeCompare(b.path, undefined, { numeric: true })
+  const byPath = (a: Schema['DeskDelivery'], b: Schema['DeskDelivery']) =>
+    a.destination.localeCompare(b.destination) || a.path.localeCompare(b.path, undefined, { numeric: true })
   let destination = ''
   let open: string[] = []
   for (const d of [...deliveries].sort(byPath)) {

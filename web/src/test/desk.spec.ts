@@ -11,13 +11,34 @@ const global = { plugins: [i18n] }
 const HARD = { code: 'hardToRead' as const, with: {} }
 
 describe('the batch line', () => {
-  const pages = [page(1, null, 'separator'), page(2, 1), page(3, 1), page(4, null, 'blank'), page(5, 1), page(6, 2)]
-  const wrapper = mount(BatchLine, { props: { batch: batch(pages, [doc(1, [2, 3, 5], { vessel: value('wrong', 'x', [HARD]) }), doc(2, [6], {}, true)]), current: 2 }, global })
+  const pages = [
+    page(1, null, 'separator'),
+    page(2, 1),
+    page(3, 1),
+    page(4, null, 'blank'),
+    page(5, 1),
+    page(6, 2),
+  ]
+  const wrapper = mount(BatchLine, {
+    props: {
+      batch: batch(pages, [
+        doc(1, [2, 3, 5], { vessel: value('wrong', 'x', [HARD]) }),
+        doc(2, [6], {}, true),
+      ]),
+      current: 2,
+    },
+    global,
+  })
 
   test('has a segment for each run of pages, as long as it is', () => {
-    expect(wrapper.findAll('.segment').map((s) => `${s.classes().includes('aside') ? 'aside' : 'document'} ${(s.element as HTMLElement).style.flexGrow}`)).toEqual([
-      'aside 1', 'document 2', 'aside 1', 'document 1', 'document 1',
-    ])
+    expect(
+      wrapper
+        .findAll('.segment')
+        .map(
+          (s) =>
+            `${s.classes().includes('aside') ? 'aside' : 'document'} ${(s.element as HTMLElement).style.flexGrow}`,
+        ),
+    ).toEqual(['aside 1', 'document 2', 'aside 1', 'document 1', 'document 1'])
   })
   test('plants one stake for each document, broken where it is in doubt', () => {
     expect(wrapper.findAll('.pole')).toHaveLength(2)
@@ -45,10 +66,18 @@ describe('doubts', () => {
 
 describe('an index field', () => {
   const props = {
-    field: { field: 'vessel', title: 'Vessel', kind: 'text' as const, required: true, mayBeAbsent: true }, locked: false, taken: null, batchNo: 'B-0412', pages: new Map([[1, page(1, 1)]]), modelValue: 'PM-4821-K',
+    field: { field: 'vessel', title: 'Vessel', kind: 'text' as const, required: true, mayBeAbsent: true },
+    locked: false,
+    taken: null,
+    batchNo: 'B-0412',
+    pages: new Map([[1, page(1, 1)]]),
+    modelValue: 'PM-4821-K',
   }
   test('that is sure is compact: snippet, value, state in words', () => {
-    const w = mount(IndexField, { props: { ...props, value: value('sure', 'PM-4821-K'), current: false }, global })
+    const w = mount(IndexField, {
+      props: { ...props, value: value('sure', 'PM-4821-K'), current: false },
+      global,
+    })
     expect(w.find('input').exists()).toBe(false)
     expect(w.find('.snippet').attributes('style')).toContain('/api/batches/B-0412/pages/1/picture')
     expect(w.find('.state').text()).toBe('sure')
@@ -63,7 +92,10 @@ describe('an index field', () => {
     expect(w.emitted('settle')).toEqual([['PM-4821-K'], [null]])
   })
   test('of a filed batch can be looked at and not be changed', () => {
-    const w = mount(IndexField, { props: { ...props, value: value('settled', 'x'), current: true, locked: true }, global })
+    const w = mount(IndexField, {
+      props: { ...props, value: value('settled', 'x'), current: true, locked: true },
+      global,
+    })
     expect(w.find('input').attributes('readonly')).toBeDefined()
     expect(w.find('.choices').exists()).toBe(false)
   })

@@ -1,26 +1,143 @@
 import type { Schema } from '../api/client'
 
 /** Made-up batches for component tests. */
-export function page(no: number, document: number | null, role: Schema['DeskPage']['role'] = 'content'): Schema['DeskPage'] {
-  return { no, document: document as number, role, by: '', flag: undefined as never, file: 'x.tif', filePage: no, widthMm: 210, heightMm: 297, lean: 0, rotation: 0, dpi: 300, marks: [], sheet: 0, side: 'front', image: { findings: [], repairs: [], repairedBy: '', acceptedBy: '', acceptedAt: '', askedBecause: '', askedBy: '' }, needsEye: false}
-}
-
-export function value(state: Schema['FieldValue']['state'], text: string | undefined, reasons: Schema['Reason'][] = []): Schema['FieldValue'] {
-  return { value: text as string, state, certainty: 0.9, page: 1, boxMm: [10, 20, 30, 4], finder: 'zone', reasons, candidates: [], by: '' }
-}
-
-export function doc(no: number, pages: number[], fields: Record<string, Schema['FieldValue']> = {}, doubtful = false): Schema['DocumentView'] {
+export function page(
+  no: number,
+  document: number | null,
+  role: Schema['DeskPage']['role'] = 'content',
+): Schema['DeskPage'] {
   return {
-    no, pages, separator: 0, fields,
-    stake: { page: pages[0], certainty: 1, doubtful, evidence: [{ rule: 'barcode', page: pages[0], box: [0, 0, 1, 1], why: { code: 'barcode', with: { value: 'PM-4821-K' } }, score: 1 }], by: '' },
+    no,
+    document: document as number,
+    role,
+    by: '',
+    flag: undefined as never,
+    file: 'x.tif',
+    filePage: no,
+    widthMm: 210,
+    heightMm: 297,
+    lean: 0,
+    rotation: 0,
+    dpi: 300,
+    marks: [],
+    sheet: 0,
+    side: 'front',
+    image: {
+      findings: [],
+      repairs: [],
+      repairedBy: '',
+      acceptedBy: '',
+      acceptedAt: '',
+      askedBecause: '',
+      askedBy: '',
+    },
+    needsEye: false,
+  }
+}
+
+export function value(
+  state: Schema['FieldValue']['state'],
+  text: string | undefined,
+  reasons: Schema['Reason'][] = [],
+): Schema['FieldValue'] {
+  return {
+    value: text as string,
+    state,
+    certainty: 0.9,
+    page: 1,
+    boxMm: [10, 20, 30, 4],
+    finder: 'zone',
+    reasons,
+    candidates: [],
+    by: '',
+  }
+}
+
+export function doc(
+  no: number,
+  pages: number[],
+  fields: Record<string, Schema['FieldValue']> = {},
+  doubtful = false,
+): Schema['DocumentView'] {
+  return {
+    no,
+    pages,
+    separator: 0,
+    fields,
+    stake: {
+      page: pages[0],
+      certainty: 1,
+      doubtful,
+      evidence: [
+        {
+          rule: 'barcode',
+          page: pages[0],
+          box: [0, 0, 1, 1],
+          why: { code: 'barcode', with: { value: 'PM-4821-K' } },
+          score: 1,
+        },
+      ],
+      by: '',
+    },
     type: { type: 'letter', certainty: 1, doubtful: false, evidence: [], by: '' },
   }
 }
 
-export function batch(pages: Schema['DeskPage'][], documents: Schema['DocumentView'][]): Schema['BatchDetail'] {
+export function batch(
+  pages: Schema['DeskPage'][],
+  documents: Schema['DocumentView'][],
+): Schema['BatchDetail'] {
   return {
-    no: 'B-0412', stream: 'letters', streamTitle: 'Letters', stage: 'pages', filed: false, source: 'upload', madeBy: 'm', dueAt: '', revision: 0, canUndo: false, canRedo: false, repairedForFiling: true,
-    types: [{ type: 'letter', title: 'Letter', fields: [{ field: 'vessel', title: 'Vessel', kind: 'text', required: true, mayBeAbsent: true }] }],
-    pages, documents, ledger: { received: pages.length, filed: 0, blank: 0, separator: 0, setAside: 0, unreadable: 0, withdrawn: 0, open: pages.length }, cutDoubts: 0, fieldDoubts: 0, rejected: [], gaps: [], counts: { expectedPages: 0, pages: 0, expectedDocuments: 0, documents: 0, acceptedBy: '', because: '', differ: false }, priority: 'normal', with: '', free: true, onHold: '', withdrawn: '', sender: '', subject: '',
+    no: 'B-0412',
+    stream: 'letters',
+    streamTitle: 'Letters',
+    stage: 'pages',
+    filed: false,
+    source: 'upload',
+    madeBy: 'm',
+    dueAt: '',
+    revision: 0,
+    canUndo: false,
+    canRedo: false,
+    repairedForFiling: true,
+    types: [
+      {
+        type: 'letter',
+        title: 'Letter',
+        fields: [{ field: 'vessel', title: 'Vessel', kind: 'text', required: true, mayBeAbsent: true }],
+      },
+    ],
+    pages,
+    documents,
+    ledger: {
+      received: pages.length,
+      filed: 0,
+      blank: 0,
+      separator: 0,
+      setAside: 0,
+      unreadable: 0,
+      withdrawn: 0,
+      open: pages.length,
+    },
+    cutDoubts: 0,
+    fieldDoubts: 0,
+    rejected: [],
+    gaps: [],
+    counts: {
+      expectedPages: 0,
+      pages: 0,
+      expectedDocuments: 0,
+      documents: 0,
+      acceptedBy: '',
+      because: '',
+      differ: false,
+    },
+    priority: 'normal',
+    with: '',
+    free: true,
+    onHold: '',
+    withdrawn: '',
+    sender: '',
+    subject: '',
   }
 }

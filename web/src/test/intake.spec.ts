@@ -67,7 +67,7 @@ async function bring(...names: string[]) {
   return panel
 }
 
-test('files go in the order of their numbers, each under a key of its own, and then the batch is complete', async () => {
+test('files go in the order of their numbers, each under its own key, and then the batch is complete', async () => {
   const panel = await bring('scan10.jpg', 'scan2.jpg', '.hidden')
   expect(Request.sent.map((u) => u.replace(/.*key=/, ''))).toEqual(['scan2.jpg|1|5', 'scan10.jpg|1|5'])
   expect(paths.at(-1)).toBe('/api/batches/{no}/arrived')
@@ -81,7 +81,10 @@ test('a lost connection is tried again under the same key, a refusal is shown an
   expect(Request.sent.filter((u) => u.includes('a.jpg'))).toHaveLength(3)
   expect(panel.text()).toContain('The disk is full.')
   expect(paths).not.toContain('/api/batches/{no}/arrived')
-  await panel.findAll('button').find((b) => b.text().startsWith('Go on'))!.trigger('click')
+  await panel
+    .findAll('button')
+    .find((b) => b.text().startsWith('Go on'))!
+    .trigger('click')
   for (let i = 0; i < 6; i++) {
     await flushPromises()
     await vi.advanceTimersByTimeAsync(1000)
@@ -93,7 +96,10 @@ test('a lost connection is tried again under the same key, a refusal is shown an
 
 test('a dropped folder gives the files of its folders too, however many', async () => {
   const leaf = (name: string) => ({ isFile: true, file: (done: (f: File) => void) => done(file(name)) })
-  const folder = (...parts: unknown[][]) => ({ isFile: false, createReader: () => ({ readEntries: (done: (e: unknown[]) => void) => done(parts.shift() ?? []) }) })
+  const folder = (...parts: unknown[][]) => ({
+    isFile: false,
+    createReader: () => ({ readEntries: (done: (e: unknown[]) => void) => done(parts.shift() ?? []) }),
+  })
   const entry = folder([leaf('1.jpg'), folder([leaf('2.jpg')])], [leaf('3.jpg')])
   const data = { items: [{ webkitGetAsEntry: () => entry }], files: [] } as unknown as DataTransfer
   expect((await filesDropped(data)).map((f) => f.name)).toEqual(['1.jpg', '2.jpg', '3.jpg'])

@@ -19,7 +19,8 @@ const Desk = defineComponent({
   },
 })
 let desk: ReturnType<typeof mount>
-const press = (key: string, on: Element | Window = window, more = {}) => on.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }))
+const press = (key: string, on: Element | Window = window, more = {}) =>
+  on.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }))
 
 beforeEach(() => {
   vi.clearAllMocks()

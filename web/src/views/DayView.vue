@@ -25,7 +25,9 @@ const begin = computed(() => {
 async function load() {
   const to = new Date(begin.value)
   to.setDate(to.getDate() + 1)
-  const { data, error } = await api.GET('/api/day', { params: { query: { from: begin.value.toISOString(), to: to.toISOString() } } })
+  const { data, error } = await api.GET('/api/day', {
+    params: { query: { from: begin.value.toISOString(), to: to.toISOString() } },
+  })
   if (data) day.value = data
   else tell(error)
 }
@@ -33,10 +35,15 @@ watch(back, load, { immediate: true })
 useIntervalFn(load, 30_000)
 
 const COLOURS = ['#0b5563', '#6f8f3a', '#8a6fa8', '#b0782f', '#4f7fb5', '#7a7f85']
-const streams = computed(() => [...new Set([...(day.value?.received ?? []), ...(day.value?.filed ?? [])].map((h) => h.stream))].sort())
+const streams = computed(() =>
+  [...new Set([...(day.value?.received ?? []), ...(day.value?.filed ?? [])].map((h) => h.stream))].sort(),
+)
 const title = (s: string) => day.value?.titles[s] ?? s
 function bars(hours: Schema['Hour'][]) {
-  const of = (stream: string, hour: number) => hours.filter((h) => h.stream === stream && new Date(h.at).getHours() === hour).reduce((n, h) => n + h.pages, 0)
+  const of = (stream: string, hour: number) =>
+    hours
+      .filter((h) => h.stream === stream && new Date(h.at).getHours() === hour)
+      .reduce((n, h) => n + h.pages, 0)
   return {
     animation: false,
     color: COLOURS,
@@ -45,12 +52,24 @@ function bars(hours: Schema['Hour'][]) {
     tooltip: { trigger: 'axis' },
     xAxis: { type: 'category', data: Array.from({ length: 24 }, (_, h) => `${h}`) },
     yAxis: { type: 'value', minInterval: 1 },
-    series: streams.value.map((s) => ({ name: title(s), type: 'bar', stack: 'pages', data: Array.from({ length: 24 }, (_, h) => of(s, h)) })),
+    series: streams.value.map((s) => ({
+      name: title(s),
+      type: 'bar',
+      stack: 'pages',
+      data: Array.from({ length: 24 }, (_, h) => of(s, h)),
+    })),
   }
 }
-const sum = (hours: Schema['Hour'][] | undefined, stream?: string) => (hours ?? []).filter((h) => !stream || h.stream === stream).reduce((n, h) => n + h.pages, 0)
+const sum = (hours: Schema['Hour'][] | undefined, stream?: string) =>
+  (hours ?? []).filter((h) => !stream || h.stream === stream).reduce((n, h) => n + h.pages, 0)
 const sheets = computed(() => (day.value?.received ?? []).reduce((n, h) => n + h.sheets, 0))
-const rows = computed(() => (day.value?.streams ?? []).map((s) => ({ ...s, received: sum(day.value?.received, s.stream), filed: sum(day.value?.filed, s.stream) })))
+const rows = computed(() =>
+  (day.value?.streams ?? []).map((s) => ({
+    ...s,
+    received: sum(day.value?.received, s.stream),
+    filed: sum(day.value?.filed, s.stream),
+  })),
+)
 const share = (part: number, all: number) => (all ? `${Math.round((100 * part) / all)} %` : '–')
 </script>
 
@@ -63,13 +82,48 @@ const share = (part: number, all: number) => (all ? `${Math.round((100 * part) /
       <button class="act" :disabled="!back" @click="back--">{{ t('day.after') }} ▸</button>
     </div>
     <div v-if="day" class="charts">
-      <figure class="panel"><figcaption>{{ t('day.received', { n: sum(day.received) }, sum(day.received)) }}<template v-if="sheets">{{ t('day.sheets', { n: sheets }, sheets) }}</template></figcaption><VChart v-if="day.received.length" class="chart" :option="bars(day.received)" autoresize /><p v-else class="soft">{{ t('day.nothingIn') }}</p></figure>
-      <figure class="panel"><figcaption>{{ t('day.filed', { n: sum(day.filed) }, sum(day.filed)) }}</figcaption><VChart v-if="day.filed.length" class="chart" :option="bars(day.filed)" autoresize /><p v-else class="soft">{{ t('day.nothingOut') }}</p></figure>
+      <figure class="panel">
+        <figcaption>
+          {{ t('day.received', { n: sum(day.received) }, sum(day.received)) }}
+          <template v-if="sheets">{{ t('day.sheets', { n: sheets }, sheets) }}</template>
+        </figcaption>
+        <VChart v-if="day.received.length" class="chart" :option="bars(day.received)" autoresize />
+        <p v-else class="soft">{{ t('day.nothingIn') }}</p>
+      </figure>
+      <figure class="panel">
+        <figcaption>{{ t('day.filed', { n: sum(day.filed) }, sum(day.filed)) }}</figcaption>
+        <VChart v-if="day.filed.length" class="chart" :option="bars(day.filed)" autoresize />
+        <p v-else class="soft">{{ t('day.nothingOut') }}</p>
+      </figure>
     </div>
     <table v-if="day" class="panel">
-      <thead><tr><th>{{ t('board.stream') }}</th><th>{{ t('day.in') }}</th><th>{{ t('day.out') }}</th><th>{{ t('day.open') }}</th><th>{{ t('day.batches') }}</th><th>{{ t('day.untouched') }}</th><th>{{ t('day.doubts') }}</th></tr></thead>
+      <thead>
+        <tr>
+          <th>{{ t('board.stream') }}</th>
+          <th>{{ t('day.in') }}</th>
+          <th>{{ t('day.out') }}</th>
+          <th>{{ t('day.open') }}</th>
+          <th>{{ t('day.batches') }}</th>
+          <th>{{ t('day.untouched') }}</th>
+          <th>{{ t('day.doubts') }}</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="r in rows" :key="r.stream"><td>{{ title(r.stream) }}</td><td>{{ r.received }}</td><td>{{ r.filed }}</td><td>{{ r.open }}</td><td>{{ r.openBatches }}</td><td>{{ share(r.untouched, r.documents) }} <span class="soft">{{ t('day.of', { n: r.documents }) }}</span></td><td>{{ r.fields ? ((100 * r.doubts) / r.fields).toFixed(1) : '–' }} <span class="soft">{{ t('day.of', { n: r.fields }) }}</span></td></tr>
+        <tr v-for="r in rows" :key="r.stream">
+          <td>{{ title(r.stream) }}</td>
+          <td>{{ r.received }}</td>
+          <td>{{ r.filed }}</td>
+          <td>{{ r.open }}</td>
+          <td>{{ r.openBatches }}</td>
+          <td>
+            {{ share(r.untouched, r.documents) }}
+            <span class="soft">{{ t('day.of', { n: r.documents }) }}</span>
+          </td>
+          <td>
+            {{ r.fields ? ((100 * r.doubts) / r.fields).toFixed(1) : '–' }}
+            <span class="soft">{{ t('day.of', { n: r.fields }) }}</span>
+          </td>
+        </tr>
       </tbody>
     </table>
     <p class="soft">{{ t('day.note') }}</p>
@@ -78,14 +132,53 @@ const share = (part: number, all: number) => (all ? `${Math.round((100 * part) /
 </template>
 
 <style scoped>
-.day { padding: 14px 16px; max-width: 1500px; margin: 0 auto; display: flex; flex-direction: column; gap: 12px; }
-h1 { margin: 0 12px 0 0; }
-.charts { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
-figure { margin: 0; padding: 10px 14px; background: var(--paper); }
-figcaption { font-weight: 650; margin-bottom: 6px; }
-.chart { height: 240px; }
-table { border-collapse: collapse; width: 100%; background: var(--paper); }
-th, td { padding: 7px 12px; text-align: right; border-bottom: 1px solid var(--line); font-variant-numeric: tabular-nums; }
-th { font-weight: 500; color: var(--ink-soft); font-size: 13.5px; }
-th:first-child, td:first-child { text-align: left; }
+.day {
+  padding: 14px 16px;
+  max-width: 1500px;
+  margin: 0 auto;
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+h1 {
+  margin: 0 12px 0 0;
+}
+.charts {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+figure {
+  margin: 0;
+  padding: 10px 14px;
+  background: var(--paper);
+}
+figcaption {
+  font-weight: 650;
+  margin-bottom: 6px;
+}
+.chart {
+  height: 240px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  background: var(--paper);
+}
+th,
+td {
+  padding: 7px 12px;
+  text-align: right;
+  border-bottom: 1px solid var(--line);
+  font-variant-numeric: tabular-nums;
+}
+th {
+  font-weight: 500;
+  color: var(--ink-soft);
+  font-size: 13.5px;
+}
+th:first-child,
+td:first-child {
+  text-align: left;
+}
 </style>

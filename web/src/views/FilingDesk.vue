@@ -33,12 +33,17 @@ const soon = useDebounceFn(look, 200)
 useEvents((changed) => {
   if (changed === props.no || changed === '') void soon()
 })
-watch(() => batch.value?.cutDoubts, () => void look())
+watch(
+  () => batch.value?.cutDoubts,
+  () => void look(),
+)
 
 const doubts = computed(() => (batch.value ? batch.value.cutDoubts + batch.value.fieldDoubts : 0))
 const done = computed(() => batch.value?.stage === 'done')
 const rows = computed(() => tree(plan.value?.deliveries ?? []))
-const page = computed(() => pageByNo.value.get(documents.value.find((d) => d.no === current.value)?.pages[0] ?? 0))
+const page = computed(() =>
+  pageByNo.value.get(documents.value.find((d) => d.no === current.value)?.pages[0] ?? 0),
+)
 
 async function file() {
   if (busy.value || doubts.value || plan.value?.begun) return
@@ -51,9 +56,20 @@ async function file() {
   else tell(error)
   if (data || isStale(error)) await load()
 }
-const STATES: Record<Schema['DeskDelivery']['state'], string> = { planned: 'empty', running: 'empty', retrying: 'doubtful', refused: 'wrong', done: 'settled', leftOut: 'empty' }
+const STATES: Record<Schema['DeskDelivery']['state'], string> = {
+  planned: 'empty',
+  running: 'empty',
+  retrying: 'doubtful',
+  refused: 'wrong',
+  done: 'settled',
+  leftOut: 'empty',
+}
 const refused = computed(() => plan.value?.deliveries.filter((d) => d.state === 'refused').length ?? 0)
-async function decide(d: Schema['DeskDelivery'], fate: Schema['DeskDelivery']['remedies'][number], name?: string) {
+async function decide(
+  d: Schema['DeskDelivery'],
+  fate: Schema['DeskDelivery']['remedies'][number],
+  name?: string,
+) {
   if (busy.value || !d.id) return
   busy.value = true
   const { data, error } = await api.POST('/api/batches/{no}/deliveries/{id}', {
@@ -67,12 +83,24 @@ async function decide(d: Schema['DeskDelivery'], fate: Schema['DeskDelivery']['r
 function toDoubts() {
   void router.push({ name: batch.value?.cutDoubts ? 'pages' : 'index', params: { no: props.no } })
 }
-const step = (by: number) => (current.value = Math.max(1, Math.min(documents.value.length, current.value + by)))
+const step = (by: number) =>
+  (current.value = Math.max(1, Math.min(documents.value.length, current.value + by)))
 useKeys([
-  { key: 'Enter', on: ['Enter'], label: t('filing.file'), run: () => (plan.value?.begun ? void router.push({ name: 'board' }) : doubts.value ? toDoubts() : void file()) },
+  {
+    key: 'Enter',
+    on: ['Enter'],
+    label: t('filing.file'),
+    run: () =>
+      plan.value?.begun ? void router.push({ name: 'board' }) : doubts.value ? toDoubts() : void file(),
+  },
   { key: '↑', on: ['ArrowUp', '['], label: t('filing.up'), run: () => step(-1) },
   { key: '↓', on: ['ArrowDown', ']'], label: t('filing.down'), run: () => step(1) },
-  { key: 'B', on: ['b', 'B'], label: t('indexDesk.toPages'), run: () => void router.push({ name: 'pages', params: { no: props.no } }) },
+  {
+    key: 'B',
+    on: ['b', 'B'],
+    label: t('indexDesk.toPages'),
+    run: () => void router.push({ name: 'pages', params: { no: props.no } }),
+  },
 ])
 </script>
 
@@ -86,7 +114,9 @@ useKeys([
         <p v-if="!plan.deliveries.length" class="soft">{{ t('filing.none') }}</p>
         <template v-for="(r, i) in rows" :key="i">
           <div v-if="r.kind === 'destination'" class="destination">{{ r.name }}</div>
-          <div v-else-if="r.kind === 'folder'" class="folder" :style="{ paddingLeft: r.depth * 18 + 'px' }">{{ r.name }}/</div>
+          <div v-else-if="r.kind === 'folder'" class="folder" :style="{ paddingLeft: r.depth * 18 + 'px' }">
+            {{ r.name }}/
+          </div>
           <template v-else>
             <button
               class="file"
@@ -97,7 +127,13 @@ useKeys([
               <span class="mono name">{{ r.name }}</span>
               <span class="formats">{{ r.delivery.formats.join(' ') }}</span>
               <span class="state" :class="STATES[r.delivery.state]">
-                {{ t(`filing.${r.delivery.state}`, { by: r.delivery.leftOutBy, n: r.delivery.tries }, r.delivery.tries) }}
+                {{
+                  t(
+                    `filing.${r.delivery.state}`,
+                    { by: r.delivery.leftOutBy, n: r.delivery.tries },
+                    r.delivery.tries,
+                  )
+                }}
               </span>
             </button>
             <DeliveryFate
@@ -111,40 +147,117 @@ useKeys([
         </template>
       </section>
       <section class="preview">
-        <PageViewer v-if="page" :src="pictureOf(no, page, 900, batch?.repairedForFiling ? repairsOf(page) : [])" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" />
+        <PageViewer
+          v-if="page"
+          :src="pictureOf(no, page, 900, batch?.repairedForFiling ? repairsOf(page) : [])"
+          :alt="t('pageDesk.page', { no: page.no })"
+          :width-mm="page.widthMm"
+          :height-mm="page.heightMm"
+        />
       </section>
     </div>
     <footer v-if="batch && plan" class="row">
-      <span><span class="soft">{{ t('filing.ledger') }}:</span> <strong class="ledger">{{ ledger(plan.ledger, plan.setAsideBy) }}</strong></span>
+      <span>
+        <span class="soft">{{ t('filing.ledger') }}:</span>
+        <strong class="ledger">{{ ledger(plan.ledger, plan.setAsideBy) }}</strong>
+      </span>
       <span class="stretch" />
       <template v-if="plan.begun">
         <span v-if="refused" class="state wrong">{{ t('filing.needsYou', refused) }}</span>
-        <span v-else class="state" :class="done ? 'settled' : 'empty'">{{ done ? t('filing.filed') : t('filing.underWay') }}</span>
-        <button class="act main" @click="router.push({ name: 'board' })">{{ t('filing.toBoard') }}<kbd>Enter</kbd></button>
+        <span v-else class="state" :class="done ? 'settled' : 'empty'">
+          {{ done ? t('filing.filed') : t('filing.underWay') }}
+        </span>
+        <button class="act main" @click="router.push({ name: 'board' })">
+          {{ t('filing.toBoard') }}
+          <kbd>Enter</kbd>
+        </button>
       </template>
       <template v-else-if="doubts">
         <span class="state doubtful">{{ t('filing.doubts', doubts) }}</span>
-        <button class="act main" @click="toDoubts">{{ t('filing.toDoubts') }}<kbd>Enter</kbd></button>
+        <button class="act main" @click="toDoubts">
+          {{ t('filing.toDoubts') }}
+          <kbd>Enter</kbd>
+        </button>
       </template>
-      <button v-else class="act main" :disabled="busy || !plan.deliveries.length" @click="file">{{ t('filing.file') }}<kbd>Enter</kbd></button>
+      <button v-else class="act main" :disabled="busy || !plan.deliveries.length" @click="file">
+        {{ t('filing.file') }}
+        <kbd>Enter</kbd>
+      </button>
     </footer>
     <p v-else class="soft note">{{ t('app.loading') }}</p>
   </div>
 </template>
 
 <style scoped>
-.desk { height: 100%; display: flex; flex-direction: column; }
-.halves { flex: 1; min-height: 0; display: grid; grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr); }
-.tree { overflow: auto; padding: 14px 18px; background: #fff; border-right: 1px solid var(--line); }
-.destination { margin-top: 14px; font-weight: 650; border-bottom: 1px solid var(--line); padding-bottom: 2px; }
-.folder { color: var(--ink-soft); padding-top: 5px; }
-.file { display: grid; grid-template-columns: minmax(0, 1fr) auto auto; gap: 10px; width: 100%; text-align: left; font: inherit; border: 0; background: none; padding: 3px 6px; cursor: pointer; align-items: baseline; color: var(--ink); }
-.file:hover { background: #f2f5f6; }
-.file.current { background: var(--petrol-pale); box-shadow: inset 4px 0 0 var(--petrol); }
-.name { overflow-wrap: anywhere; }
-.formats { font-size: 12.5px; color: var(--ink-soft); }
-.preview { min-width: 0; min-height: 0; }
-footer { padding: 8px 16px; background: var(--panel); border-top: 1px solid var(--line); min-height: 50px; }
-.ledger { font-variant-numeric: tabular-nums; }
-.note { padding: 30px; }
+.desk {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+.halves {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+}
+.tree {
+  overflow: auto;
+  padding: 14px 18px;
+  background: #fff;
+  border-right: 1px solid var(--line);
+}
+.destination {
+  margin-top: 14px;
+  font-weight: 650;
+  border-bottom: 1px solid var(--line);
+  padding-bottom: 2px;
+}
+.folder {
+  color: var(--ink-soft);
+  padding-top: 5px;
+}
+.file {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 10px;
+  width: 100%;
+  text-align: left;
+  font: inherit;
+  border: 0;
+  background: none;
+  padding: 3px 6px;
+  cursor: pointer;
+  align-items: baseline;
+  color: var(--ink);
+}
+.file:hover {
+  background: #f2f5f6;
+}
+.file.current {
+  background: var(--petrol-pale);
+  box-shadow: inset 4px 0 0 var(--petrol);
+}
+.name {
+  overflow-wrap: anywhere;
+}
+.formats {
+  font-size: 12.5px;
+  color: var(--ink-soft);
+}
+.preview {
+  min-width: 0;
+  min-height: 0;
+}
+footer {
+  padding: 8px 16px;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
+  min-height: 50px;
+}
+.ledger {
+  font-variant-numeric: tabular-nums;
+}
+.note {
+  padding: 30px;
+}
 </style>

@@ -27,12 +27,16 @@ const column = ref<HTMLElement>()
 const document = computed(() => documents.value.find((d) => d.no === documentNo.value))
 const type = computed(() => batch.value?.types.find((x) => x.type === document.value?.type.type))
 const fields = computed(() => type.value?.fields ?? [])
-const value = computed<FieldValue | undefined>(() => (field.value ? document.value?.fields[field.value] : undefined))
+const value = computed<FieldValue | undefined>(() =>
+  field.value ? document.value?.fields[field.value] : undefined,
+)
 const page = computed(() => pageByNo.value.get(pageNo.value))
 const doubts = computed(() =>
   documents.value.flatMap((d) => {
     const order = batch.value?.types.find((x) => x.type === d.type.type)?.fields ?? []
-    return order.filter((f) => d.fields[f.field] && isDoubt(d.fields[f.field])).map((f) => ({ document: d.no, field: f.field }))
+    return order
+      .filter((f) => d.fields[f.field] && isDoubt(d.fields[f.field]))
+      .map((f) => ({ document: d.no, field: f.field }))
   }),
 )
 const locked = computed(() => !batch.value || batch.value.filed)
@@ -65,7 +69,9 @@ async function enter(document: number, name: string | null) {
 /** The next doubt after here, from the beginning again when there is none after. */
 async function nextDoubt() {
   const order = (d: number, f: string | null) => {
-    const list = batch.value?.types.find((x) => x.type === documents.value.find((o) => o.no === d)?.type.type)?.fields ?? []
+    const list =
+      batch.value?.types.find((x) => x.type === documents.value.find((o) => o.no === d)?.type.type)?.fields ??
+      []
     return d * 1000 + (f ? list.findIndex((x) => x.field === f) : -1)
   }
   const here = order(documentNo.value, field.value)
@@ -81,8 +87,19 @@ async function settle(text: string | null) {
     message.value = t(info.mayBeAbsent ? 'indexDesk.needed' : 'indexDesk.neededHere', { field: info.title })
     return
   }
-  const from = taken.value ?? (value.value?.boxMm && text === value.value.value ? { page: value.value.page, box: value.value.boxMm } : null)
-  await decide({ act: 'settle', page: d.pages[0], field: field.value, value: text, valuePage: from?.page ?? value.value?.page ?? 0, box: from?.box ?? value.value?.boxMm ?? null })
+  const from =
+    taken.value ??
+    (value.value?.boxMm && text === value.value.value
+      ? { page: value.value.page, box: value.value.boxMm }
+      : null)
+  await decide({
+    act: 'settle',
+    page: d.pages[0],
+    field: field.value,
+    value: text,
+    valuePage: from?.page ?? value.value?.page ?? 0,
+    box: from?.box ?? value.value?.boxMm ?? null,
+  })
   await nextDoubt()
 }
 function take(n: number) {
@@ -112,7 +129,9 @@ watch([pageNo, () => page.value?.rotation], async () => {
   words.value = []
   if (!page.value) return
   const wanted = pageNo.value
-  const { data } = await api.GET('/api/batches/{no}/pages/{page}/words', { params: { path: { no: props.no, page: wanted } } })
+  const { data } = await api.GET('/api/batches/{no}/pages/{page}/words', {
+    params: { path: { no: props.no, page: wanted } },
+  })
   if (data && wanted === pageNo.value) words.value = data
 })
 // The pages that come next are fetched while this one is looked at.
@@ -131,7 +150,10 @@ function takeWord(i: number) {
 async function takeBox(box: Box) {
   if (!field.value) return
   message.value = t('indexDesk.reading')
-  const { data, error } = await api.POST('/api/batches/{no}/pages/{page}/read', { params: { path: { no: props.no, page: pageNo.value } }, body: { box } })
+  const { data, error } = await api.POST('/api/batches/{no}/pages/{page}/read', {
+    params: { path: { no: props.no, page: pageNo.value } },
+    body: { box },
+  })
   if (!data) return tell(error)
   message.value = data.text ? '' : t('indexDesk.nothingRead')
   if (data.text) put(data.text, box)
@@ -142,7 +164,12 @@ function put(text: string, box: Box) {
   column.value?.querySelector<HTMLInputElement>('input.value')?.focus()
 }
 const shapes = computed<Shape[]>(() => {
-  const own = taken.value?.page === pageNo.value ? taken.value.box : value.value?.page === pageNo.value ? value.value.boxMm : undefined
+  const own =
+    taken.value?.page === pageNo.value
+      ? taken.value.box
+      : value.value?.page === pageNo.value
+        ? value.value.boxMm
+        : undefined
   const all: Shape[] = []
   for (const [name, v] of Object.entries(document.value?.fields ?? {})) {
     if (v.boxMm && v.page === pageNo.value && name !== field.value) all.push({ box: v.boxMm, kind: 'other' })
@@ -164,11 +191,42 @@ function leaveField() {
   ;(window.document.activeElement as HTMLElement | null)?.blur()
 }
 useKeys([
-  { key: 'Enter', on: ['Enter'], typing: true, label: t('indexDesk.settle'), run: () => (field.value && !locked.value && window.document.activeElement?.matches('input.value') ? void settle(draft.value) : doubts.value.length ? void nextDoubt() : void toFiling()) },
-  { key: 'Tab', on: ['Tab'], typing: true, label: t('indexDesk.fieldNext'), run: (e) => stepField(e.shiftKey ? -1 : 1) },
+  {
+    key: 'Enter',
+    on: ['Enter'],
+    typing: true,
+    label: t('indexDesk.settle'),
+    run: () =>
+      field.value && !locked.value && window.document.activeElement?.matches('input.value')
+        ? void settle(draft.value)
+        : doubts.value.length
+          ? void nextDoubt()
+          : void toFiling(),
+  },
+  {
+    key: 'Tab',
+    on: ['Tab'],
+    typing: true,
+    label: t('indexDesk.fieldNext'),
+    run: (e) => stepField(e.shiftKey ? -1 : 1),
+  },
   { key: 'Esc', on: ['Escape'], typing: true, label: t('indexDesk.leave'), run: leaveField },
-  { key: 'Ctrl+1–9', on: ['1', '2', '3', '4', '5', '6', '7', '8', '9'], ctrl: true, typing: true, label: t('indexDesk.candidate'), run: (e) => take(Number(e.key)) },
-  { key: 'Ctrl+0', on: ['0'], ctrl: true, typing: true, label: t('indexDesk.absent'), run: () => void (fields.value.find((f) => f.field === field.value)?.mayBeAbsent && settle(null)) },
+  {
+    key: 'Ctrl+1–9',
+    on: ['1', '2', '3', '4', '5', '6', '7', '8', '9'],
+    ctrl: true,
+    typing: true,
+    label: t('indexDesk.candidate'),
+    run: (e) => take(Number(e.key)),
+  },
+  {
+    key: 'Ctrl+0',
+    on: ['0'],
+    ctrl: true,
+    typing: true,
+    label: t('indexDesk.absent'),
+    run: () => void (fields.value.find((f) => f.field === field.value)?.mayBeAbsent && settle(null)),
+  },
   { key: 'N', on: ['n', 'N'], label: t('indexDesk.next'), run: () => void nextDoubt() },
   { key: 'Z', on: ['z'], shift: false, label: t('pageDesk.undo'), run: () => void undo() },
   { key: 'Shift+Z', on: ['Z'], shift: true, label: t('pageDesk.redo'), run: () => void redo() },
@@ -179,7 +237,12 @@ useKeys([
   { key: '-', on: ['-'], label: t('indexDesk.zoomOut'), run: () => viewer.value?.zoom(0.8) },
   { key: 'H', on: ['h', 'H'], label: t('indexDesk.whole'), run: () => viewer.value?.fit('whole') },
   { key: 'W', on: ['w', 'W'], label: t('indexDesk.width'), run: () => viewer.value?.fit('width') },
-  { key: 'F', on: ['f', 'F'], label: t('indexDesk.follow'), run: () => focus.value && viewer.value?.goTo(focus.value) },
+  {
+    key: 'F',
+    on: ['f', 'F'],
+    label: t('indexDesk.follow'),
+    run: () => focus.value && viewer.value?.goTo(focus.value),
+  },
   { key: 'B', on: ['b', 'B'], label: t('indexDesk.toPages'), run: () => void toPages() },
 ])
 </script>
@@ -190,15 +253,38 @@ useKeys([
     <div v-if="batch && document && page" class="halves">
       <div class="left">
         <PageViewer
-          ref="viewer" :src="pictureOf(no, page, 1700)" :alt="t('pageDesk.page', { no: page.no })" :width-mm="page.widthMm" :height-mm="page.heightMm" :shapes="shapes" :words="words" :focus="focus" :dim="!!field" drag @word="takeWord"
-          @box="takeBox" />
+          ref="viewer"
+          :src="pictureOf(no, page, 1700)"
+          :alt="t('pageDesk.page', { no: page.no })"
+          :width-mm="page.widthMm"
+          :height-mm="page.heightMm"
+          :shapes="shapes"
+          :words="words"
+          :focus="focus"
+          :dim="!!field"
+          drag
+          @word="takeWord"
+          @box="takeBox"
+        />
         <div class="under row">
-          <button v-if="document.pages.length > 1" class="act" @click="otherPage">{{ t('pageDesk.page', { no: page.no }) }}<kbd>P</kbd></button>
+          <button v-if="document.pages.length > 1" class="act" @click="otherPage">
+            {{ t('pageDesk.page', { no: page.no }) }}
+            <kbd>P</kbd>
+          </button>
           <span class="soft hint">{{ message || t('indexDesk.hint') }}</span>
           <span class="stretch" />
-          <button class="act" :title="t('indexDesk.whole')" @click="viewer?.fit('whole')">{{ t('indexDesk.whole') }}<kbd>H</kbd></button>
-          <button class="act" :title="t('indexDesk.width')" @click="viewer?.fit('width')">{{ t('indexDesk.width') }}<kbd>W</kbd></button>
-          <button class="act" :disabled="!batch.canUndo" @click="undo">{{ t('pageDesk.undo') }}<kbd>Z</kbd></button>
+          <button class="act" :title="t('indexDesk.whole')" @click="viewer?.fit('whole')">
+            {{ t('indexDesk.whole') }}
+            <kbd>H</kbd>
+          </button>
+          <button class="act" :title="t('indexDesk.width')" @click="viewer?.fit('width')">
+            {{ t('indexDesk.width') }}
+            <kbd>W</kbd>
+          </button>
+          <button class="act" :disabled="!batch.canUndo" @click="undo">
+            {{ t('pageDesk.undo') }}
+            <kbd>Z</kbd>
+          </button>
         </div>
       </div>
       <div ref="column" class="column">
@@ -208,19 +294,42 @@ useKeys([
         </header>
         <p v-if="!fields.length" class="soft">{{ t('indexDesk.noFields') }}</p>
         <IndexField
-          v-for="f in fields" :key="f.field" v-model="draft" :field="f" :value="document.fields[f.field]" :current="f.field === field" :locked="locked" :taken="f.field === field ? taken : null" :batch-no="no" :pages="pageByNo"
-          @enter="enter(documentNo, f.field)" @settle="settle" />
+          v-for="f in fields"
+          :key="f.field"
+          v-model="draft"
+          :field="f"
+          :value="document.fields[f.field]"
+          :current="f.field === field"
+          :locked="locked"
+          :taken="f.field === field ? taken : null"
+          :batch-no="no"
+          :pages="pageByNo"
+          @enter="enter(documentNo, f.field)"
+          @settle="settle"
+        />
         <footer>
           <template v-if="!doubts.length">
             <strong class="state settled">{{ t('indexDesk.allSettled') }}</strong>
             <span class="stretch" />
-            <button class="act" @click="toPages">{{ t('indexDesk.toPages') }}<kbd>B</kbd></button>
-            <button class="act main" @click="toFiling">{{ t('indexDesk.fileIt') }}<kbd>Enter</kbd></button>
+            <button class="act" @click="toPages">
+              {{ t('indexDesk.toPages') }}
+              <kbd>B</kbd>
+            </button>
+            <button class="act main" @click="toFiling">
+              {{ t('indexDesk.fileIt') }}
+              <kbd>Enter</kbd>
+            </button>
           </template>
           <template v-else>
             <span class="soft stretch">{{ t('indexDesk.left', doubts.length) }}</span>
-            <button class="act" @click="toPages">{{ t('indexDesk.toPages') }}<kbd>B</kbd></button>
-            <button class="act" @click="nextDoubt">{{ t('indexDesk.next') }}<kbd>N</kbd></button>
+            <button class="act" @click="toPages">
+              {{ t('indexDesk.toPages') }}
+              <kbd>B</kbd>
+            </button>
+            <button class="act" @click="nextDoubt">
+              {{ t('indexDesk.next') }}
+              <kbd>N</kbd>
+            </button>
           </template>
         </footer>
       </div>
@@ -231,14 +340,64 @@ useKeys([
 </template>
 
 <style scoped>
-.desk { height: 100%; display: flex; flex-direction: column; }
-.halves { flex: 1; min-height: 0; display: grid; grid-template-columns: minmax(0, 1fr) 440px; }
-.left { display: flex; flex-direction: column; min-width: 0; min-height: 0; }
-.left > .frame { flex: 1; min-height: 0; height: auto; }
-.under { padding: 5px 12px; background: var(--panel); border-top: 1px solid var(--line); min-height: 40px; }
-.hint { font-size: 13px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.column { display: flex; flex-direction: column; overflow: auto; background: var(--panel); border-left: 1px solid var(--line); padding: 12px 16px 0; gap: 2px; }
-header { padding-bottom: 6px; }
-footer { display: flex; align-items: center; gap: 8px; margin: auto -16px 0; padding: 8px 16px; position: sticky; bottom: 0; background: var(--panel); border-top: 1px solid var(--line); }
-.note { padding: 30px; }
+.desk {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+.halves {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 440px;
+}
+.left {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  min-height: 0;
+}
+.left > .frame {
+  flex: 1;
+  min-height: 0;
+  height: auto;
+}
+.under {
+  padding: 5px 12px;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
+  min-height: 40px;
+}
+.hint {
+  font-size: 13px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.column {
+  display: flex;
+  flex-direction: column;
+  overflow: auto;
+  background: var(--panel);
+  border-left: 1px solid var(--line);
+  padding: 12px 16px 0;
+  gap: 2px;
+}
+header {
+  padding-bottom: 6px;
+}
+footer {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin: auto -16px 0;
+  padding: 8px 16px;
+  position: sticky;
+  bottom: 0;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
+}
+.note {
+  padding: 30px;
+}
 </style>

@@ -34,7 +34,9 @@ onMounted(async () => {
 const begun = ref<Schema['Row'][]>([])
 async function lookForBegun() {
   const { data } = await api.GET('/api/board')
-  begun.value = (data?.batches ?? []).filter((b) => b.stage === 'intake' && !b.arrived && b.madeByMe && ['upload', 'scanner'].includes(b.channel))
+  begun.value = (data?.batches ?? []).filter(
+    (b) => b.stage === 'intake' && !b.arrived && b.madeByMe && ['upload', 'scanner'].includes(b.channel),
+  )
 }
 void lookForBegun()
 async function goOnWith(b: Schema['Row']) {
@@ -65,29 +67,61 @@ useKeys([
   { key: 'O', on: ['o', 'O'], label: t('intake.choose'), run: () => upload.value?.choose() },
   { key: 'B', on: ['b', 'B'], label: t('intake.go'), run: () => void router.push({ name: 'board' }) },
 ])
+
+function finished(batch: string) {
+  last.value = batch
+  lookForBegun()
+}
 </script>
 
 <template>
   <div class="intake">
     <section class="panel bring">
       <div class="row">
-        <h1>{{ t('intake.title') }}</h1><span class="stretch" />
-        <button class="act" :aria-pressed="way === 'scan'" :disabled="busy" @click="go('scan')">{{ t('intake.scan') }}<kbd>1</kbd></button>
-        <button class="act" :aria-pressed="way === 'files'" :disabled="busy" @click="go('files')">{{ t('intake.files') }}<kbd>2</kbd></button>
+        <h1>{{ t('intake.title') }}</h1>
+        <span class="stretch" />
+        <button class="act" :aria-pressed="way === 'scan'" :disabled="busy" @click="go('scan')">
+          {{ t('intake.scan') }}
+          <kbd>1</kbd>
+        </button>
+        <button class="act" :aria-pressed="way === 'files'" :disabled="busy" @click="go('files')">
+          {{ t('intake.files') }}
+          <kbd>2</kbd>
+        </button>
       </div>
       <fieldset>
         <legend>{{ t('intake.stream') }}</legend>
         <label v-for="s in streams" :key="s.name" class="choice" :class="{ on: stream === s.name }">
-          <input v-model="stream" type="radio" name="stream" :value="s.name" :disabled="busy" />{{ s.title }}
+          <input v-model="stream" type="radio" name="stream" :value="s.name" :disabled="busy" />
+          {{ s.title }}
         </label>
       </fieldset>
-      <p v-if="last" class="done" role="status">{{ t('intake.last', { no: last }) }} <button class="act" @click="router.push({ name: 'board' })">{{ t('intake.go') }}<kbd>B</kbd></button></p>
+      <p v-if="last" class="done" role="status">
+        {{ t('intake.last', { no: last }) }}
+        <button class="act" @click="router.push({ name: 'board' })">
+          {{ t('intake.go') }}
+          <kbd>B</kbd>
+        </button>
+      </p>
       <template v-if="!busy">
-        <p v-for="b in begun" :key="b.no" class="begun">{{ t('intake.begun', { no: b.no, title: b.title, pages: b.pages }, b.pages) }} <button class="act" @click="goOnWith(b)">{{ t('scan.goOn') }}</button> <button class="act" :disabled="!b.pages" @click="complete(b)">{{ t('scan.finish') }}</button></p>
+        <p v-for="b in begun" :key="b.no" class="begun">
+          {{ t('intake.begun', { no: b.no, title: b.title, pages: b.pages }, b.pages) }}
+          <button class="act" @click="goOnWith(b)">{{ t('scan.goOn') }}</button>
+          <button class="act" :disabled="!b.pages" @click="complete(b)">{{ t('scan.finish') }}</button>
+        </p>
       </template>
-      <ScanPanel v-if="way === 'scan'" ref="scan" :stream="stream" :stream-rules="chosen?.scan ?? null" @finished="last = $event; lookForBegun()" />
+      <ScanPanel
+        v-if="way === 'scan'"
+        ref="scan"
+        :stream="stream"
+        :stream-rules="chosen?.scan ?? null"
+        @finished="finished"
+      />
       <UploadPanel v-else ref="upload" :stream="stream" @finished="last = ''">
-        <button class="act main" @click="router.push({ name: 'board' })">{{ t('intake.go') }}<kbd>B</kbd></button>
+        <button class="act main" @click="router.push({ name: 'board' })">
+          {{ t('intake.go') }}
+          <kbd>B</kbd>
+        </button>
       </UploadPanel>
     </section>
     <section class="panel side">
@@ -99,16 +133,73 @@ useKeys([
 </template>
 
 <style scoped>
-.intake { display: grid; grid-template-columns: minmax(0, 2fr) minmax(330px, 1fr); gap: 14px; padding: 14px 16px; height: 100%; max-width: 1500px; margin: 0 auto; }
-.bring, .side { padding: 14px 18px; overflow: auto; min-height: 0; }
-.bring { display: flex; flex-direction: column; gap: 10px; }
-h1 { margin: 0; }
-.row .act[aria-pressed='true'] { background: var(--petrol-pale); border-color: var(--petrol); }
-fieldset { border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 8px; }
-legend { padding: 0 0 4px; font-size: 13px; color: var(--ink-soft); }
-.choice { padding: 5px 12px; border: 1px solid var(--line); border-radius: 3px; background: #fff; cursor: pointer; display: flex; gap: 7px; align-items: center; }
-.choice.on { border-color: var(--petrol); background: var(--petrol-pale); }
-.choice input { accent-color: var(--petrol); }
-.begun { margin: 0; padding: 4px 10px; background: var(--doubt-pale); border-left: 4px solid var(--doubt); }
-.done { margin: 0; padding: 6px 10px; background: var(--petrol-pale); border-left: 4px solid var(--petrol); }
+.intake {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(330px, 1fr);
+  gap: 14px;
+  padding: 14px 16px;
+  height: 100%;
+  max-width: 1500px;
+  margin: 0 auto;
+}
+.bring,
+.side {
+  padding: 14px 18px;
+  overflow: auto;
+  min-height: 0;
+}
+.bring {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+h1 {
+  margin: 0;
+}
+.row .act[aria-pressed='true'] {
+  background: var(--petrol-pale);
+  border-color: var(--petrol);
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+legend {
+  padding: 0 0 4px;
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+.choice {
+  padding: 5px 12px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  background: #fff;
+  cursor: pointer;
+  display: flex;
+  gap: 7px;
+  align-items: center;
+}
+.choice.on {
+  border-color: var(--petrol);
+  background: var(--petrol-pale);
+}
+.choice input {
+  accent-color: var(--petrol);
+}
+.begun {
+  margin: 0;
+  padding: 4px 10px;
+  background: var(--doubt-pale);
+  border-left: 4px solid var(--doubt);
+}
+.done {
+  margin: 0;
+  padding: 6px 10px;
+  background: var(--petrol-pale);
+  border-left: 4px solid var(--petrol);
+}
 </style>

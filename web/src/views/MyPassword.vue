@@ -49,20 +49,60 @@ async function change() {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p v-if="done" class="done" role="status">{{ t('password.done') }}</p>
       <div class="row">
-        <button class="act main" :disabled="busy">{{ t('password.change') }}<kbd>Enter</kbd></button>
-        <button type="button" class="act" @click="router.back()">{{ t('app.close') }}<kbd>Esc</kbd></button>
+        <button class="act main" :disabled="busy">
+          {{ t('password.change') }}
+          <kbd>Enter</kbd>
+        </button>
+        <button type="button" class="act" @click="router.back()">
+          {{ t('app.close') }}
+          <kbd>Esc</kbd>
+        </button>
       </div>
     </form>
   </div>
 </template>
 
 <style scoped>
-.ground { height: 100%; display: grid; place-items: center; }
-.card { width: 430px; padding: 24px 28px 28px; display: flex; flex-direction: column; gap: 13px; }
-h1 { font-size: 22px; margin: 0; }
-p { margin: 0; }
-label { display: flex; flex-direction: column; gap: 3px; }
-input { font: inherit; padding: 7px 9px; border: 1px solid #8a97a1; border-radius: 3px; background: #fff; }
-.problem { padding: 6px 9px; background: var(--wrong-pale); color: var(--wrong); border-left: 4px solid var(--wrong); }
-.done { padding: 6px 9px; background: var(--petrol-pale); border-left: 4px solid var(--petrol); }
+.ground {
+  height: 100%;
+  display: grid;
+  place-items: center;
+}
+.card {
+  width: 430px;
+  padding: 24px 28px 28px;
+  display: flex;
+  flex-direction: column;
+  gap: 13px;
+}
+h1 {
+  font-size: 22px;
+  margin: 0;
+}
+p {
+  margin: 0;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+}
+input {
+  font: inherit;
+  padding: 7px 9px;
+  border: 1px solid #8a97a1;
+  border-radius: 3px;
+  background: #fff;
+}
+.problem {
+  padding: 6px 9px;
+  background: var(--wrong-pale);
+  color: var(--wrong);
+  border-left: 4px solid var(--wrong);
+}
+.done {
+  padding: 6px 9px;
+  background: var(--petrol-pale);
+  border-left: 4px solid var(--petrol);
+}
 </style>

@@ -35,31 +35,103 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
   <div class="rescans">
     <div class="row head">
       <h1 class="stretch">{{ t('rescans.title', { n: rows.length }, rows.length) }}</h1>
-      <button class="act main" :disabled="!rows.length" @click="print">{{ t('rescans.print') }}<kbd>P</kbd></button>
+      <button class="act main" :disabled="!rows.length" @click="print">
+        {{ t('rescans.print') }}
+        <kbd>P</kbd>
+      </button>
     </div>
     <p v-if="loaded && !rows.length" class="panel soft none">{{ t('rescans.none') }}</p>
     <article v-for="w in rows" :key="key(w)" class="panel">
       <img :src="pictureOf(w.batch, { no: w.page, rotation: w.rotation }, 200)" alt="" />
       <div class="what">
-        <div><b class="mono">{{ w.batch }}</b> {{ w.stream }} <span class="soft">{{ w.source }}</span></div>
-        <div class="where">{{ w.sheet ? t(w.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: w.sheet }) : t('rescans.fileOnly', { file: w.file, p: w.filePage }) }}, {{ t('rescans.inBatch', { no: w.page }) }}</div>
+        <div>
+          <b class="mono">{{ w.batch }}</b>
+          {{ w.stream }}
+          <span class="soft">{{ w.source }}</span>
+        </div>
+        <div class="where">
+          {{
+            w.sheet
+              ? t(w.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: w.sheet })
+              : t('rescans.fileOnly', { file: w.file, p: w.filePage })
+          }}, {{ t('rescans.inBatch', { no: w.page }) }}
+        </div>
         <div class="words">{{ w.words ? `“${w.words} …”` : t('rescans.noWords') }}</div>
-        <div><span class="state doubtful">{{ w.because }}</span> <span class="soft">{{ t('rescans.by', { by: w.by }) }}</span></div>
-        <div class="row acts"><button class="act" @click="filling = key(w)">{{ t('rescans.fill') }}</button><RouterLink class="act" :to="{ name: 'pages', params: { no: w.batch }, query: { page: w.page } }">{{ t('rescans.show') }}</RouterLink></div>
-        <BringPages v-if="filling === key(w)" :no="w.batch" :page="w.page" place="replaces" @changed="load" @close="closed" />
+        <div>
+          <span class="state doubtful">{{ w.because }}</span>
+          <span class="soft">{{ t('rescans.by', { by: w.by }) }}</span>
+        </div>
+        <div class="row acts">
+          <button class="act" @click="filling = key(w)">{{ t('rescans.fill') }}</button>
+          <RouterLink class="act" :to="{ name: 'pages', params: { no: w.batch }, query: { page: w.page } }">
+            {{ t('rescans.show') }}
+          </RouterLink>
+        </div>
+        <BringPages
+          v-if="filling === key(w)"
+          :no="w.batch"
+          :page="w.page"
+          place="replaces"
+          @changed="load"
+          @close="closed"
+        />
       </div>
     </article>
   </div>
 </template>
 
 <style scoped>
-.rescans { padding: 14px 16px; max-width: 1000px; margin: 0 auto; height: 100%; overflow: auto; }
-.none { padding: 20px; background: #fff; }
-article { display: flex; gap: 16px; padding: 12px 14px; margin: 10px 0; background: #fff; break-inside: avoid; }
-img { width: 120px; height: 160px; object-fit: contain; border: 1px solid #a9b3bb; background: #fff; }
-.what { flex: 1; min-width: 0; display: flex; flex-direction: column; gap: 5px; }
-.where { font-size: 18px; font-weight: 600; }
-.words { font-style: italic; }
-a.act { text-decoration: none; }
-@media print { .head button, .acts { display: none; } .rescans { overflow: visible; height: auto; } }
+.rescans {
+  padding: 14px 16px;
+  max-width: 1000px;
+  margin: 0 auto;
+  height: 100%;
+  overflow: auto;
+}
+.none {
+  padding: 20px;
+  background: #fff;
+}
+article {
+  display: flex;
+  gap: 16px;
+  padding: 12px 14px;
+  margin: 10px 0;
+  background: #fff;
+  break-inside: avoid;
+}
+img {
+  width: 120px;
+  height: 160px;
+  object-fit: contain;
+  border: 1px solid #a9b3bb;
+  background: #fff;
+}
+.what {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+}
+.where {
+  font-size: 18px;
+  font-weight: 600;
+}
+.words {
+  font-style: italic;
+}
+a.act {
+  text-decoration: none;
+}
+@media print {
+  .head button,
+  .acts {
+    display: none;
+  }
+  .rescans {
+    overflow: visible;
+    height: auto;
+  }
+}
 </style>

@@ -33,24 +33,79 @@ async function go() {
       <div class="form">
         <h1>{{ t('app.name') }}</h1>
         <p class="soft lead">{{ t('signIn.lead') }}</p>
-        <label>{{ t('signIn.name') }}<input v-model="name" name="username" autocomplete="username" autofocus required /></label>
-        <label>{{ t('signIn.password') }}<input v-model="password" name="password" type="password" autocomplete="current-password" required /></label>
+        <label>
+          {{ t('signIn.name') }}
+          <input v-model="name" name="username" autocomplete="username" autofocus required />
+        </label>
+        <label>
+          {{ t('signIn.password') }}
+          <input
+            v-model="password"
+            name="password"
+            type="password"
+            autocomplete="current-password"
+            required
+          />
+        </label>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-        <button class="act main" :disabled="busy">{{ t('signIn.go') }}<kbd>Enter</kbd></button>
+        <button class="act main" :disabled="busy">
+          {{ t('signIn.go') }}
+          <kbd>Enter</kbd>
+        </button>
       </div>
     </form>
   </div>
 </template>
 
 <style scoped>
-.ground { height: 100%; display: grid; place-items: center; }
-.card { display: flex; width: 400px; overflow: hidden; }
-.pole { width: 14px; background: repeating-linear-gradient(var(--stake) 0 34px, #fff 34px 68px); border-right: 1px solid var(--line); }
-.form { flex: 1; padding: 28px 30px 30px; display: flex; flex-direction: column; gap: 14px; }
-h1 { font-size: 28px; }
-.lead { margin: -10px 0 4px; }
-label { display: flex; flex-direction: column; gap: 3px; }
-input { font: inherit; padding: 7px 9px; border: 1px solid #8a97a1; border-radius: 3px; background: #fff; }
-.problem { margin: 0; padding: 6px 9px; background: var(--wrong-pale); color: var(--wrong); border-left: 4px solid var(--wrong); }
-button { padding: 8px; }
+.ground {
+  height: 100%;
+  display: grid;
+  place-items: center;
+}
+.card {
+  display: flex;
+  width: 400px;
+  overflow: hidden;
+}
+.pole {
+  width: 14px;
+  background: repeating-linear-gradient(var(--stake) 0 34px, #fff 34px 68px);
+  border-right: 1px solid var(--line);
+}
+.form {
+  flex: 1;
+  padding: 28px 30px 30px;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
+h1 {
+  font-size: 28px;
+}
+.lead {
+  margin: -10px 0 4px;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+}
+input {
+  font: inherit;
+  padding: 7px 9px;
+  border: 1px solid #8a97a1;
+  border-radius: 3px;
+  background: #fff;
+}
+.problem {
+  margin: 0;
+  padding: 6px 9px;
+  background: var(--wrong-pale);
+  color: var(--wrong);
+  border-left: 4px solid var(--wrong);
+}
+button {
+  padding: 8px;
+}
 </style>

@@ -37,12 +37,17 @@ async function importOne(file: File | undefined) {
 }
 const limitsOf = ref('')
 async function limitsSaved(version: number) {
-  done.value = t('streams.imported', { title: streams.value.find((s) => s.name === limitsOf.value)?.title ?? limitsOf.value, n: version })
+  done.value = t('streams.imported', {
+    title: streams.value.find((s) => s.name === limitsOf.value)?.title ?? limitsOf.value,
+    n: version,
+  })
   limitsOf.value = ''
   await load()
 }
 const supervisor = () => session.me?.role === 'supervisor'
-useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => supervisor() && input.value?.click() }])
+useKeys([
+  { key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => supervisor() && input.value?.click() },
+])
 </script>
 
 <template>
@@ -51,36 +56,93 @@ useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => supe
       <div class="row">
         <h1 class="stretch">{{ t('streams.title') }}</h1>
         <span v-if="!supervisor()" class="soft">{{ t('streams.only') }}</span>
-        <button v-else class="act main" @click="input?.click()">{{ t('streams.import') }}<kbd>I</kbd></button>
-        <input ref="input" type="file" hidden accept=".json,application/json" @change="importOne(input?.files?.[0])" />
+        <button v-else class="act main" @click="input?.click()">
+          {{ t('streams.import') }}
+          <kbd>I</kbd>
+        </button>
+        <input
+          ref="input"
+          type="file"
+          hidden
+          accept=".json,application/json"
+          @change="importOne(input?.files?.[0])"
+        />
       </div>
       <p v-if="done" class="done state settled">{{ done }}</p>
       <pre v-if="problem" class="problem">{{ problem }}</pre>
       <p v-if="loaded && !streams.length" class="soft">{{ t('streams.none') }}</p>
       <div v-for="s in streams" :key="s.name" class="line">
-        <b>{{ s.title }}</b><span class="mono soft">{{ s.name }}</span><span>{{ t('streams.version', { n: s.version }) }}</span>
+        <b>{{ s.title }}</b>
+        <span class="mono soft">{{ s.name }}</span>
+        <span>{{ t('streams.version', { n: s.version }) }}</span>
         <span class="soft">{{ t('streams.saved', { when: moment(s.savedAt), by: s.savedBy }) }}</span>
-        <button v-if="supervisor()" class="act" :aria-expanded="limitsOf === s.name" @click="limitsOf = limitsOf === s.name ? '' : s.name">{{ t('limits.open') }}</button>
+        <button
+          v-if="supervisor()"
+          class="act"
+          :aria-expanded="limitsOf === s.name"
+          @click="limitsOf = limitsOf === s.name ? '' : s.name"
+        >
+          {{ t('limits.open') }}
+        </button>
         <a :href="`/api/streams/${s.name}`" :download="`${s.name}.json`">{{ t('streams.export') }}</a>
       </div>
     </section>
-    <LimitsPanel v-if="limitsOf" :key="limitsOf" :stream="limitsOf" @saved="limitsSaved" @close="limitsOf = ''" />
+    <LimitsPanel
+      v-if="limitsOf"
+      :key="limitsOf"
+      :stream="limitsOf"
+      @saved="limitsSaved"
+      @close="limitsOf = ''"
+    />
     <section class="panel">
       <h2>{{ t('streams.registers') }}</h2>
       <div v-for="r in registers" :key="r.name" class="register">
-        <b class="mono">{{ r.name }}</b> <span>{{ t('streams.lines', { n: r.rows }) }}</span>
+        <b class="mono">{{ r.name }}</b>
+        <span>{{ t('streams.lines', { n: r.rows }) }}</span>
         <div class="soft">{{ t('streams.columns', { names: r.columns.join(', ') }) }}</div>
-        <ul v-if="r.faults.length"><li v-for="f in r.faults" :key="f">{{ f }}</li></ul>
+        <ul v-if="r.faults.length">
+          <li v-for="f in r.faults" :key="f">{{ f }}</li>
+        </ul>
       </div>
     </section>
   </div>
 </template>
 
 <style scoped>
-.streams { padding: 14px 16px; display: flex; flex-direction: column; gap: 14px; max-width: 1200px; margin: 0 auto; height: 100%; overflow: auto; }
-section { padding: 14px 18px; background: #fff; }
-.line { display: grid; grid-template-columns: 1.2fr 1.2fr 90px 1.6fr 120px 70px; gap: 12px; padding: 9px 0; border-top: 1px solid #e3e7ea; align-items: baseline; }
-.line:first-of-type { margin-top: 10px; }
-.problem { white-space: pre-wrap; background: var(--wrong-pale); color: var(--wrong); border-left: 4px solid var(--wrong); padding: 8px 12px; font-family: inherit; }
-.register { padding: 8px 0; }
+.streams {
+  padding: 14px 16px;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+  max-width: 1200px;
+  margin: 0 auto;
+  height: 100%;
+  overflow: auto;
+}
+section {
+  padding: 14px 18px;
+  background: #fff;
+}
+.line {
+  display: grid;
+  grid-template-columns: 1.2fr 1.2fr 90px 1.6fr 120px 70px;
+  gap: 12px;
+  padding: 9px 0;
+  border-top: 1px solid #e3e7ea;
+  align-items: baseline;
+}
+.line:first-of-type {
+  margin-top: 10px;
+}
+.problem {
+  white-space: pre-wrap;
+  background: var(--wrong-pale);
+  color: var(--wrong);
+  border-left: 4px solid var(--wrong);
+  padding: 8px 12px;
+  font-family: inherit;
+}
+.register {
+  padding: 8px 0;
+}
 </style>

@@ -1,0 +1,10 @@
+export default {
+  name: 'Jalon',
+  noServer: 'The server does not answer. Try again in a moment.',
+  signOut: 'Sign out',
+  help: 'Keys',
+  close: 'Close',
+  loading: 'Loading',
+  keysHere: 'Keys on this screen',
+  noKeys: 'This screen has no keys of its own.',
+}

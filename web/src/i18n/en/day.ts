@@ -1,0 +1,20 @@
+export default {
+  title: 'The day',
+  before: 'Day before',
+  after: 'Day after',
+  received: '{n} page came in, by hour | {n} pages came in, by hour',
+  filed: '{n} page filed, by hour | {n} pages filed, by hour',
+  sheets: ', {n} scanned sheet among them | , {n} scanned sheets among them',
+  nothingIn: 'Nothing came in.',
+  nothingOut: 'Nothing was filed.',
+  in: 'Pages in',
+  out: 'Pages filed',
+  open: 'Pages open now',
+  batches: 'Batches open',
+  untouched: 'Filed untouched',
+  doubts: 'Doubts per 100 fields',
+  of: 'of {n}',
+  note:
+    'Untouched: documents filed without a person changing cut, type or a value. Doubts: when a batch was ' +
+    'first read.',
+}

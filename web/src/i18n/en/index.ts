@@ -1,0 +1,68 @@
+import words from '../../../../core/src/main/resources/jalon/words/en.json'
+import problem from '../../../../server/src/main/resources/jalon/words/problems.en.json'
+import type { Schema } from '../../api/types'
+import app from './app'
+import archive from './archive'
+import board from './board'
+import bring from './bring'
+import card from './card'
+import channels from './channels'
+import counts from './counts'
+import day from './day'
+import filing from './filing'
+import gap from './gap'
+import header from './header'
+import image from './image'
+import indexDesk from './indexDesk'
+import intake from './intake'
+import limits from './limits'
+import line from './line'
+import log from './log'
+import nav from './nav'
+import notRead from './notRead'
+import pageDesk from './pageDesk'
+import password from './password'
+import repair from './repair'
+import rescans from './rescans'
+import scan from './scan'
+import shared from './shared'
+import signIn from './signIn'
+import signInWaits from './signInWaits'
+import streams from './streams'
+import tokens from './tokens'
+
+/** All words of the interface, a file for each screen. Codes of the core have the core's: reports use them too. */
+export default {
+  reason: words.reason satisfies Record<Schema['Reason']['code'], string>,
+  problem: problem satisfies Record<Schema['Problem']['code'], string>,
+  unread: words.unread satisfies Record<Schema['Unread']['code'], string>,
+  ...shared,
+  app,
+  archive,
+  board,
+  bring,
+  card,
+  channels,
+  counts,
+  day,
+  filing,
+  gap,
+  header,
+  image,
+  indexDesk,
+  intake,
+  limits,
+  line,
+  log,
+  nav,
+  notRead,
+  pageDesk,
+  password,
+  repair,
+  rescans,
+  scan,
+  signIn,
+  signInWaits,
+  streams,
+  tokens,
+}

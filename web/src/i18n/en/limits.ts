@@ -1,0 +1,16 @@
+export default {
+  open: 'Page limits',
+  title: 'Page limits',
+  batch: 'Tried on batch',
+  pages: '{n} pages',
+  any: '{n} of {of} pages would need an eye',
+  save: 'Save as a new version',
+  usual: 'Usual',
+  limit: 'Limit',
+  chart: '{n} of {of} pages beyond the limit',
+  would: 'At this limit {n} of {of} pages would be shown to a person.',
+  nothing: 'No page of this batch has this figure.',
+  inside: 'Just inside',
+  outside: 'Just outside',
+  noneThere: 'none',
+}

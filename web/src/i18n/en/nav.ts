@@ -1,0 +1,8 @@
+export default {
+  rescans: 'Rescans',
+  board: 'Day board',
+  day: 'The day',
+  intake: 'Intake',
+  archive: 'Archive',
+  streams: 'Streams',
+}

@@ -1,0 +1,22 @@
+export default {
+  straighten: 'Straighten',
+  whitenEdges: 'Whiten edges',
+  fillHoles: 'Fill holes',
+  cleanSpecks: 'Clean specks',
+  evenLight: 'Even the light',
+  levels: 'Brightness and contrast',
+  sharpen: 'Sharpen',
+  dropColour: 'Drop a colour',
+  bitonal: 'Black and white',
+  which: 'Ink',
+  colours: {
+    any: 'whatever there is',
+    red: 'red',
+    green: 'green',
+    blue: 'blue',
+  },
+  brightness: 'Brightness',
+  contrast: 'Contrast',
+  save: 'Repair it so',
+  streams: 'As the stream says',
+}

@@ -1,0 +1,29 @@
+/** Words that several screens say. */
+export default {
+  unreadAfter: '{attempts} attempts failed; {said}',
+  reasonShort: {
+    patch: 'patch {code}',
+  },
+  logStep: {
+    undone: 'undid: {done}',
+    doneAgain: 'did again: {done}',
+  },
+  ledger: {
+    received: '{n} page received | {n} pages received',
+    filed: '{n} filed',
+    separator: '{n} separator | {n} separators',
+    blank: '{n} blank',
+    setAside: '{n} set aside',
+    setAsideBy: '{n} set aside by {by}',
+    unreadable: '{n} not readable',
+    withdrawn: '{n} withdrawn',
+    open: '{n} open',
+  },
+  stages: {
+    intake: 'Intake',
+    pages: 'Pages',
+    index: 'Index',
+    filing: 'Filing',
+    done: 'Done',
+  },
+}

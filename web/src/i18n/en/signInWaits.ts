@@ -1,0 +1,10 @@
+export default {
+  title: 'Sign-ins that failed',
+  name: 'name',
+  address: 'address',
+  failed: '{n} attempt | {n} attempts',
+  until: 'has to wait until {time}',
+  mayTry: 'may try now',
+  lift: 'Let try now',
+  forget: 'Forget it',
+}
