@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import KeyButton from './base/KeyButton.vue'
 
 /** One line to be typed before something is written down: why, or what. */
 const props = defineProps<{ label: string; given?: string }>()
@@ -16,11 +17,10 @@ const say = () => text.value.trim() && emit('said', text.value.trim())
   <form class="asking row" @submit.prevent="say" @keydown.esc="emit('close')">
     <label for="reason-typed">{{ label }}</label>
     <input id="reason-typed" ref="input" v-model="text" maxlength="400" required />
-    <button class="act main">
+    <KeyButton main submit k="Enter">
       {{ t('gap.say') }}
-      <kbd>Enter</kbd>
-    </button>
-    <button class="act" type="button" @click="emit('close')">{{ t('app.close') }}</button>
+    </KeyButton>
+    <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
   </form>
 </template>
 

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { clock } from './times'
 import { useWords } from '../composables/useWords'
+import KeyButton from './base/KeyButton.vue'
 
 /** What can be done about a batch as a whole: who has it, how urgent it is, whether it waits or is taken out. */
 const props = defineProps<{ row: Schema['Row']; supervisor: boolean }>()
@@ -52,10 +53,9 @@ const before = computed(() => BEFORE[props.row.stage])
       <h2 class="mono">{{ row.no }}</h2>
       <b>{{ row.title }}</b>
       <span class="stretch" />
-      <button class="act" @click="emit('close')">
+      <KeyButton k="Esc" @click="emit('close')">
         {{ t('app.close') }}
-        <kbd>Esc</kbd>
-      </button>
+      </KeyButton>
     </div>
     <dl>
       <dt>{{ t('card.source') }}</dt>
@@ -80,51 +80,50 @@ const before = computed(() => BEFORE[props.row.stage])
     </dl>
     <template v-if="open">
       <div class="row">
-        <button
+        <KeyButton
           v-if="!row.mine"
-          class="act main"
           :disabled="!row.free && !supervisor"
+          main
           @click="act('take', { over: !row.free })"
         >
           {{ row.free ? t('card.take') : t('card.takeOver') }}
-        </button>
-        <button v-else class="act" @click="act('pass', {})">{{ t('card.handBack') }}</button>
+        </KeyButton>
+        <KeyButton v-else @click="act('pass', {})">{{ t('card.handBack') }}</KeyButton>
         <select v-model="to" :aria-label="t('card.handOn')">
           <option value="">{{ t('card.handOn') }}</option>
           <option v-for="c in colleagues" :key="c.signIn" :value="c.signIn">{{ c.name }}</option>
         </select>
-        <button class="act" :disabled="!to" @click="act('pass', { to })">{{ t('card.give') }}</button>
+        <KeyButton :disabled="!to" @click="act('pass', { to })">{{ t('card.give') }}</KeyButton>
       </div>
       <div class="row">
         <span class="soft">{{ t('card.priority') }}</span>
-        <button
+        <KeyButton
           v-for="p in ['normal', 'high', 'urgent']"
           :key="p"
-          class="act"
           :aria-pressed="row.priority === p"
           @click="act('urgency', { priority: p })"
         >
           {{ t(`card.p.${p}`) }}
-        </button>
+        </KeyButton>
       </div>
       <div class="row">
         <span class="soft">{{ t('board.due') }}</span>
         <input v-model="due" type="datetime-local" />
-        <button class="act" :disabled="!due" @click="act('urgency', { dueAt: new Date(due).toISOString() })">
+        <KeyButton :disabled="!due" @click="act('urgency', { dueAt: new Date(due).toISOString() })">
           {{ t('card.setDue') }}
-        </button>
+        </KeyButton>
       </div>
       <div class="row">
-        <button v-if="before && row.free" class="act" @click="act('stage', { to: before })">
+        <KeyButton v-if="before && row.free" @click="act('stage', { to: before })">
           {{ t('card.sendBack', { stage: t(`stages.${before}`) }) }}
-        </button>
-        <button v-if="row.onHold" class="act" @click="act('release', {})">{{ t('card.release') }}</button>
-        <button v-else class="act" @click="asking = asking === 'hold' ? '' : 'hold'">
+        </KeyButton>
+        <KeyButton v-if="row.onHold" @click="act('release', {})">{{ t('card.release') }}</KeyButton>
+        <KeyButton v-else @click="asking = asking === 'hold' ? '' : 'hold'">
           {{ t('card.hold') }}
-        </button>
-        <button v-if="supervisor" class="act" @click="asking = asking === 'withdraw' ? '' : 'withdraw'">
+        </KeyButton>
+        <KeyButton v-if="supervisor" @click="asking = asking === 'withdraw' ? '' : 'withdraw'">
           {{ t('card.withdraw') }}
-        </button>
+        </KeyButton>
       </div>
       <form v-if="asking" class="row" @submit.prevent="act(asking as Act, { why })">
         <input
@@ -135,7 +134,7 @@ const before = computed(() => BEFORE[props.row.stage])
           required
           autofocus
         />
-        <button class="act main">{{ t(`card.${asking}`) }}</button>
+        <KeyButton main submit>{{ t(`card.${asking}`) }}</KeyButton>
       </form>
       <p v-if="asking === 'withdraw'" class="soft">{{ t('card.withdrawNote') }}</p>
     </template>

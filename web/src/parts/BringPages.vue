@@ -5,6 +5,7 @@ import { api, csrf, tell, type Schema } from '../api/client'
 import { USUAL_SETTINGS, useScan } from '../composables/useScan'
 import { useScanWords } from '../composables/useScanWords'
 import { useWords } from '../composables/useWords'
+import KeyButton from './base/KeyButton.vue'
 
 /** Pages to a place in a batch: after a page, instead of it, or into its gap; from a file or scanned now. */
 const props = defineProps<{ no: string; page: number; place: 'after' | 'replaces' | 'gap' }>()
@@ -65,34 +66,33 @@ function scan(device: Schema['Device']) {
   <div ref="bar" class="bring row" role="group" @keydown.esc.stop="!running && emit('close')">
     <b>{{ t(`bring.${place}`, { page }) }}</b>
     <template v-if="!state">
-      <button class="act" :disabled="sending" @click="file?.click()">
+      <KeyButton :disabled="sending" @click="file?.click()">
         {{ sending ? t('bring.sending') : t('bring.file') }}
-      </button>
-      <button v-for="d in devices" :key="d.id" class="act" :disabled="sending" @click="scan(d)">
+      </KeyButton>
+      <KeyButton v-for="d in devices" :key="d.id" :disabled="sending" @click="scan(d)">
         {{ t('bring.scan', { name: d.name }) }}
-      </button>
+      </KeyButton>
       <span v-if="!devices.length" class="soft">{{ t('bring.noScanner') }}</span>
     </template>
     <template v-else>
-      <button v-if="running" class="act" @click="act('stop')">{{ t('scan.stop') }}</button>
-      <button
+      <KeyButton v-if="running" @click="act('stop')">{{ t('scan.stop') }}</KeyButton>
+      <KeyButton
         v-else-if="state.standing === 'fault' || state.standing === 'stopped'"
-        class="act main"
+        main
         @click="act('continue')"
       >
         {{ t('scan.goOn') }}
-      </button>
-      <button v-if="!running" class="act" @click="emit('close')">{{ t('bring.done') }}</button>
+      </KeyButton>
+      <KeyButton v-if="!running" @click="emit('close')">{{ t('bring.done') }}</KeyButton>
       <span aria-live="polite">
         <b v-if="state.standing === 'fault'" class="fault">▲ {{ t('scan.fault') }}</b>
         {{ t('bring.count', { n: state.pages }, state.pages) }} {{ said(state) }}
       </span>
     </template>
     <span class="stretch" />
-    <button v-if="!state" class="act" @click="emit('close')">
+    <KeyButton v-if="!state" k="Esc" @click="emit('close')">
       {{ t('app.close') }}
-      <kbd>Esc</kbd>
-    </button>
+    </KeyButton>
     <input
       ref="file"
       class="insert"

@@ -2,6 +2,7 @@
 import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
+import KeyButton from './base/KeyButton.vue'
 
 /** One channel, new or known: a folder, a mailbox or a scanner. */
 const props = defineProps<{ channel: Schema['Channel'] | null; streams: Schema['Listed'][] }>()
@@ -120,13 +121,13 @@ async function remove() {
       />
     </label>
     <div class="row">
-      <button class="act main" type="submit">{{ t('channels.save') }}</button>
-      <button class="act" type="button" @click="emit('close')">{{ t('app.close') }}</button>
+      <KeyButton type="submit" main submit>{{ t('channels.save') }}</KeyButton>
+      <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
       <span class="stretch" />
-      <button v-if="channel && !removing" class="act" type="button" @click="removing = true">
+      <KeyButton v-if="channel && !removing" @click="removing = true">
         {{ t('channels.remove') }}
-      </button>
-      <button v-if="removing" class="act" type="button" @click="remove">{{ t('channels.removeNow') }}</button>
+      </KeyButton>
+      <KeyButton v-if="removing" @click="remove">{{ t('channels.removeNow') }}</KeyButton>
     </div>
   </form>
 </template>

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema, worded } from '../api/client'
 import ChannelForm from './ChannelForm.vue'
 import { clock, stretch } from './times'
+import KeyButton from './base/KeyButton.vue'
 
 /** The waiting line, and every channel with how it is, when it was looked at and what to do where it fails. */
 const props = defineProps<{ streams: Schema['Listed'][]; supervisor: boolean }>()
@@ -54,7 +55,7 @@ async function saved() {
     <div class="row">
       <h2>{{ t('channels.title') }}</h2>
       <span class="stretch" />
-      <button v-if="supervisor" class="act" @click="editing = 'new'">{{ t('channels.add') }}</button>
+      <KeyButton v-if="supervisor" @click="editing = 'new'">{{ t('channels.add') }}</KeyButton>
     </div>
     <ChannelForm
       v-if="editing"
@@ -91,12 +92,12 @@ async function saved() {
       </p>
       <div v-if="supervisor" class="row">
         <template v-if="kind(c) !== 'scanner'">
-          <button class="act" :disabled="c.paused" @click="act(c, 'run')">{{ t('channels.run') }}</button>
-          <button class="act" @click="act(c, c.paused ? 'resume' : 'pause')">
+          <KeyButton :disabled="c.paused" @click="act(c, 'run')">{{ t('channels.run') }}</KeyButton>
+          <KeyButton @click="act(c, c.paused ? 'resume' : 'pause')">
             {{ c.paused ? t('channels.resume') : t('channels.pause') }}
-          </button>
+          </KeyButton>
         </template>
-        <button class="act" @click="editing = c">{{ t('channels.change') }}</button>
+        <KeyButton @click="editing = c">{{ t('channels.change') }}</KeyButton>
       </div>
     </article>
   </div>

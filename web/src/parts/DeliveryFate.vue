@@ -3,6 +3,7 @@ import { nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { worded, type Schema } from '../api/client'
 import { clock } from './times'
+import KeyButton from './base/KeyButton.vue'
 
 /** What is wrong with a delivery, and what a person can say is to become of it. */
 type Remedy = Schema['DeskDelivery']['remedies'][number]
@@ -40,19 +41,18 @@ function done() {
         :aria-label="t('filing.otherName')"
         @keydown.esc.stop="renaming = false"
       />
-      <button class="act main" :disabled="busy || !name.trim()">{{ t('filing.rename') }}</button>
-      <button class="act" type="button" @click="renaming = false">{{ t('filing.notSo') }}</button>
+      <KeyButton :disabled="busy || !name.trim()" main submit>{{ t('filing.rename') }}</KeyButton>
+      <KeyButton @click="renaming = false">{{ t('filing.notSo') }}</KeyButton>
     </form>
     <div v-else class="row">
-      <button
+      <KeyButton
         v-for="r in delivery.remedies"
         :key="r"
-        class="act"
         :disabled="busy"
         @click="r === 'rename' ? rename() : emit('fate', r)"
       >
         {{ t(`filing.remedies.${r}`) }}
-      </button>
+      </KeyButton>
     </div>
   </div>
 </template>

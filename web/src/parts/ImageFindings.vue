@@ -2,6 +2,7 @@
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, repairsOf, type Schema } from '../api/client'
+import KeyButton from './base/KeyButton.vue'
 
 /** What is wrong with a page's image, each figure against its limit, and what can be done about it. */
 const props = defineProps<{
@@ -64,7 +65,7 @@ const number = (v: number) =>
     </ul>
     <p v-if="page.image.askedBecause" class="row">
       <b>↻ {{ t('image.asked', { why: page.image.askedBecause, by: page.image.askedBy ?? '' }) }}</b>
-      <button class="act" :disabled="locked" @click="emit('unask')">{{ t('image.unask') }}</button>
+      <KeyButton :disabled="locked" @click="emit('unask')">{{ t('image.unask') }}</KeyButton>
     </p>
     <p v-if="page.image.repairs.length" class="soft">
       {{
@@ -90,27 +91,23 @@ const number = (v: number) =>
     </p>
   </div>
   <div v-if="page.role === 'content'" class="row acts">
-    <button
+    <KeyButton
       v-if="page.image.findings.length && !page.image.acceptedBy"
-      class="act"
       :disabled="locked"
+      k="K"
       @click="emit('accept')"
     >
       {{ t('image.accept') }}
-      <kbd>K</kbd>
-    </button>
-    <button class="act" :disabled="locked" @click="emit('repair')">
+    </KeyButton>
+    <KeyButton :disabled="locked" k="P" @click="emit('repair')">
       {{ t('image.repair') }}
-      <kbd>P</kbd>
-    </button>
-    <button class="act" :disabled="locked || !!page.image.askedBecause" @click="emit('ask')">
+    </KeyButton>
+    <KeyButton :disabled="locked || !!page.image.askedBecause" k="O" @click="emit('ask')">
       {{ t('image.ask') }}
-      <kbd>O</kbd>
-    </button>
-    <button class="act" :aria-expanded="open" @click="emit('toggle')">
+    </KeyButton>
+    <KeyButton :aria-expanded="open" k="I" @click="emit('toggle')">
       {{ t('image.figures') }}
-      <kbd>I</kbd>
-    </button>
+    </KeyButton>
   </div>
   <table v-if="open" class="figures">
     <tbody>

@@ -5,6 +5,7 @@ import { pictureOf, type Box, type Schema } from '../api/client'
 import { isDoubt } from '../composables/useBatch'
 import Snippet from './Snippet.vue'
 import { useWords } from '../composables/useWords'
+import KeyButton from './base/KeyButton.vue'
 
 /** One field: above, the piece of paper that its value was read from; below it the value, in plain letters. */
 const props = defineProps<{
@@ -67,19 +68,21 @@ const state = computed(() => {
         <li v-for="(r, i) in value.reasons" :key="i">{{ reason(r) }}</li>
       </ul>
       <div v-if="!locked" class="choices">
-        <button v-for="(c, i) in value.candidates" :key="c" class="act" @click.stop="emit('settle', c)">
+        <KeyButton
+          v-for="(c, i) in value.candidates"
+          :key="c"
+          :k="`Ctrl+${i + 1}`"
+          @click.stop="emit('settle', c)"
+        >
           <span class="mono">{{ c }}</span>
-          <kbd>Ctrl+{{ i + 1 }}</kbd>
-        </button>
-        <button v-if="field.mayBeAbsent" class="act" @click.stop="emit('settle', null)">
+        </KeyButton>
+        <KeyButton v-if="field.mayBeAbsent" k="Ctrl+0" @click.stop="emit('settle', null)">
           {{ t('indexDesk.absent') }}
-          <kbd>Ctrl+0</kbd>
-        </button>
+        </KeyButton>
         <span class="stretch" />
-        <button class="act main" @click.stop="emit('settle', draft)">
+        <KeyButton main k="Enter" @click.stop="emit('settle', draft)">
           {{ t('indexDesk.settle') }}
-          <kbd>Enter</kbd>
-        </button>
+        </KeyButton>
       </div>
     </template>
     <div v-else class="shown mono">{{ value.value ?? '—' }}</div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { currentKeys } from '../composables/useKeys'
+import KeyButton from './base/KeyButton.vue'
 
 defineEmits<{ close: [] }>()
 const { t } = useI18n()
@@ -10,10 +11,9 @@ const { t } = useI18n()
   <aside class="help panel" role="dialog" :aria-label="t('app.keysHere')">
     <header class="row">
       <h2 class="stretch">{{ t('app.keysHere') }}</h2>
-      <button class="act" @click="$emit('close')">
+      <KeyButton k="Esc" @click="$emit('close')">
         {{ t('app.close') }}
-        <kbd>Esc</kbd>
-      </button>
+      </KeyButton>
     </header>
     <p v-if="!currentKeys.list.length">{{ t('app.noKeys') }}</p>
     <dl>

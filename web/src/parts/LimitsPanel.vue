@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, pictureOf, tell, type Schema } from '../api/client'
+import KeyButton from './base/KeyButton.vue'
 
 /** The limits of a stream, with what each would mean for the pages of a batch that was scanned before. */
 const props = defineProps<{ stream: string }>()
@@ -127,8 +128,8 @@ async function save() {
         </datalist>
       </label>
       <b>{{ t('limits.any', { n: any, of: pages.length }) }}</b>
-      <button class="act main" @click="save">{{ t('limits.save') }}</button>
-      <button class="act" @click="emit('close')">{{ t('app.close') }}</button>
+      <KeyButton main @click="save">{{ t('limits.save') }}</KeyButton>
+      <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
     </div>
     <div class="two">
       <ul>
@@ -162,8 +163,8 @@ async function save() {
           <span class="mono">
             {{ measure.tooMuch ? '≤' : '≥' }} {{ limits[chosen] ?? '–' }} {{ measure.unit }}
           </span>
-          <button class="act" @click="set(measure.usual ?? null)">{{ t('limits.usual') }}</button>
-          <button class="act" @click="set(null)">{{ t('image.noLimit') }}</button>
+          <KeyButton @click="set(measure.usual ?? null)">{{ t('limits.usual') }}</KeyButton>
+          <KeyButton @click="set(null)">{{ t('image.noLimit') }}</KeyButton>
         </div>
         <svg
           viewBox="0 0 600 60"

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { useWords } from '../composables/useWords'
+import KeyButton from './base/KeyButton.vue'
 
 /** Pages and files of a batch that could not be read, each with its reason and a way to have it tried again. */
 const props = defineProps<{ no: string; items: Schema['NotRead'][]; locked: boolean }>()
@@ -35,7 +36,7 @@ async function again(item: Schema['NotRead']) {
         {{ unread(r.reason) }}
       </span>
       <span class="stretch" />
-      <button class="act" :disabled="locked || busy" @click="again(r)">{{ t('notRead.again') }}</button>
+      <KeyButton :disabled="locked || busy" @click="again(r)">{{ t('notRead.again') }}</KeyButton>
     </li>
   </ul>
 </template>

@@ -3,6 +3,7 @@ import { useEventListener, watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Repair } from '../api/client'
+import KeyButton from './base/KeyButton.vue'
 
 /** A recipe for one page, seen at once; the received image stays. */
 const props = defineProps<{ now: Repair[]; byHand: boolean }>()
@@ -55,10 +56,9 @@ useEventListener('keydown', press, { capture: true })
 
 <template>
   <div class="repairs row" role="group" :aria-label="t('image.repair')">
-    <button v-for="(s, i) in STEPS" :key="s" class="act" :aria-pressed="on.has(s)" @click="toggle(s)">
+    <KeyButton v-for="(s, i) in STEPS" :key="s" :aria-pressed="on.has(s)" :k="i + 1" @click="toggle(s)">
       {{ on.has(s) ? '☑' : '☐' }} {{ t(`repair.${s}`) }}
-      <kbd>{{ i + 1 }}</kbd>
-    </button>
+    </KeyButton>
     <label v-if="on.has('dropColour')">
       {{ t('repair.which') }}
       <select v-model="colour">
@@ -76,15 +76,13 @@ useEventListener('keydown', press, { capture: true })
       <input v-model.number="contrast" type="range" min="-0.8" max="0.8" step="0.1" />
     </label>
     <span class="stretch" />
-    <button v-if="byHand" class="act" @click="emit('streams')">{{ t('repair.streams') }}</button>
-    <button class="act main" @click="emit('save', recipe)">
+    <KeyButton v-if="byHand" @click="emit('streams')">{{ t('repair.streams') }}</KeyButton>
+    <KeyButton main k="Enter" @click="emit('save', recipe)">
       {{ t('repair.save') }}
-      <kbd>Enter</kbd>
-    </button>
-    <button class="act" @click="emit('close')">
+    </KeyButton>
+    <KeyButton k="Esc" @click="emit('close')">
       {{ t('app.close') }}
-      <kbd>Esc</kbd>
-    </button>
+    </KeyButton>
   </div>
 </template>
 

@@ -5,6 +5,7 @@ import { api, tell, type Schema, worded } from '../api/client'
 import { useEvents } from '../composables/useEvents'
 import { USUAL_SETTINGS, useScan } from '../composables/useScan'
 import { useScanWords } from '../composables/useScanWords'
+import KeyButton from './base/KeyButton.vue'
 
 /** Scanning a stack: settings the device can do, pages as they arrive, and what to do when something goes wrong. */
 const props = defineProps<{ stream: string; streamRules: Schema['ScanRules'] | null }>()
@@ -150,7 +151,7 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
     </div>
     <p v-if="chosen?.problem" class="problem" role="alert">
       {{ worded(chosen.problem) }}
-      <button class="act" @click="load">{{ t('scan.again') }}</button>
+      <KeyButton @click="load">{{ t('scan.again') }}</KeyButton>
     </p>
     <div ref="pile" class="pile" aria-live="polite">
       <figure v-for="p in shown" :key="p.no" :class="{ unread: !p.read }">
@@ -170,20 +171,18 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
       {{ said(state) }}
     </p>
     <div class="row">
-      <button
+      <KeyButton
         v-if="!scanning"
-        class="act"
-        :class="{ main: !state || state.standing !== 'empty' }"
+        :main="!state || state.standing !== 'empty'"
         :disabled="!stream || device === null"
+        k="S"
         @click="start"
       >
         {{ state ? t('scan.goOn') : t('scan.start') }}
-        <kbd>S</kbd>
-      </button>
-      <button v-else class="act" @click="stop">
+      </KeyButton>
+      <KeyButton v-else k="X" @click="stop">
         {{ t('scan.stop') }}
-        <kbd>X</kbd>
-      </button>
+      </KeyButton>
       <template v-if="state">
         <b>{{ t('scan.count', { no: state.no, sheets: state.sheets, pages: state.pages }) }}</b>
         <span class="stretch" />
@@ -191,15 +190,14 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
           {{ t('scan.expected') }}
           <input v-model="expected" inputmode="numeric" size="4" pattern="[0-9]*" />
         </label>
-        <button
-          class="act"
-          :class="{ main: state.standing === 'empty' }"
+        <KeyButton
+          :main="state.standing === 'empty'"
           :disabled="scanning || !state.pages"
+          k="Enter"
           @click="finish"
         >
           {{ t('scan.finish') }}
-          <kbd>Enter</kbd>
-        </button>
+        </KeyButton>
       </template>
     </div>
   </div>

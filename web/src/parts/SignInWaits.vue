@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { clock } from './times'
+import KeyButton from './base/KeyButton.vue'
 
 /** Sign-ins that failed again and again, and how long they have to wait; a supervisor lifts a wait. */
 const { t } = useI18n()
@@ -37,9 +38,9 @@ useIntervalFn(load, 15_000)
       </span>
       <span v-else class="soft">{{ t('signInWaits.mayTry') }}</span>
       <span class="stretch" />
-      <button class="act" @click="lift(w)">
+      <KeyButton @click="lift(w)">
         {{ waiting(w) ? t('signInWaits.lift') : t('signInWaits.forget') }}
-      </button>
+      </KeyButton>
     </div>
   </section>
 </template>

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { moment } from './times'
+import KeyButton from './base/KeyButton.vue'
 
 /** Keys for programs that send batches. */
 const props = defineProps<{ streams: Schema['Listed'][] }>()
@@ -39,7 +40,7 @@ const title = (s: string) => props.streams.find((x) => x.name === s)?.title ?? s
   <div class="row">
     <h2>{{ t('tokens.title') }}</h2>
     <span class="stretch" />
-    <button class="act" @click="making = !making">{{ t('tokens.make') }}</button>
+    <KeyButton @click="making = !making">{{ t('tokens.make') }}</KeyButton>
   </div>
   <form v-if="making" class="form" @submit.prevent="make">
     <input
@@ -53,7 +54,7 @@ const title = (s: string) => props.streams.find((x) => x.name === s)?.title ?? s
       <input v-model="chosen" type="checkbox" :value="s.name" />
       {{ s.title }}
     </label>
-    <button class="act main" :disabled="!name || !chosen.length">{{ t('tokens.make') }}</button>
+    <KeyButton :disabled="!name || !chosen.length" main submit>{{ t('tokens.make') }}</KeyButton>
   </form>
   <p v-if="secret" class="secret">
     {{ t('tokens.once') }}
@@ -73,7 +74,7 @@ const title = (s: string) => props.streams.find((x) => x.name === s)?.title ?? s
             : t('tokens.unused')
       }}
     </span>
-    <button v-if="!k.revokedAt" class="act" @click="revoke(k.id)">{{ t('tokens.revoke') }}</button>
+    <KeyButton v-if="!k.revokedAt" @click="revoke(k.id)">{{ t('tokens.revoke') }}</KeyButton>
   </article>
 </template>
 

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { api, csrf, tell, worded, type Schema } from '../api/client'
 import { filesDropped } from './drop'
 import { useWords } from '../composables/useWords'
+import KeyButton from './base/KeyButton.vue'
 
 /** Files and whole folders brought in by hand: a bar for each and one for all; a lost connection is picked up again. */
 interface Sending {
@@ -150,11 +151,10 @@ defineExpose({ choose: () => input.value?.click(), busy })
   >
     <p>
       {{ t('intake.drop') }}
-      <button class="act" :disabled="!stream" @click="input?.click()">
+      <KeyButton :disabled="!stream" k="O" @click="input?.click()">
         {{ t('intake.choose') }}
-        <kbd>O</kbd>
-      </button>
-      <button class="act" :disabled="!stream" @click="folder?.click()">{{ t('intake.chooseFolder') }}</button>
+      </KeyButton>
+      <KeyButton :disabled="!stream" @click="folder?.click()">{{ t('intake.chooseFolder') }}</KeyButton>
     </p>
     <p class="soft">{{ t('intake.kinds') }}</p>
     <input
@@ -205,16 +205,16 @@ defineExpose({ choose: () => input.value?.click(), busy })
       </li>
     </ul>
     <div class="row">
-      <button v-if="busy" class="act" @click="cancel">{{ t('intake.cancel') }}</button>
+      <KeyButton v-if="busy" @click="cancel">{{ t('intake.cancel') }}</KeyButton>
       <template v-else-if="finished">
         <strong>{{ t('intake.open', { no, pages }, pages) }}</strong>
         <span class="stretch" />
-        <button class="act" @click="again">{{ t('intake.again') }}</button>
+        <KeyButton @click="again">{{ t('intake.again') }}</KeyButton>
         <slot />
       </template>
       <template v-else>
-        <button class="act main" @click="send">{{ t('intake.goOn') }}</button>
-        <button class="act" :disabled="!done" @click="complete">{{ t('intake.enough') }}</button>
+        <KeyButton main @click="send">{{ t('intake.goOn') }}</KeyButton>
+        <KeyButton :disabled="!done" @click="complete">{{ t('intake.enough') }}</KeyButton>
       </template>
     </div>
   </template>

@@ -7,6 +7,7 @@ import { useHeld } from '../composables/useHeld'
 import { useKeys } from '../composables/useKeys'
 import PageViewer, { type Shape } from '../parts/PageViewer.vue'
 import { moment } from '../parts/times'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
@@ -85,10 +86,9 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
       :thumb="picture(page.no, 200)"
     />
     <aside>
-      <button class="act" @click="back">
+      <KeyButton k="Esc" @click="back">
         {{ t('archive.back') }}
-        <kbd>Esc</kbd>
-      </button>
+      </KeyButton>
       <h1>{{ opened.document.document.title }}</h1>
       <p class="soft">
         {{
@@ -120,7 +120,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
             {{ h.line }}
             <span class="soft">{{ t('archive.hitOn', { page: pages.indexOf(h.page) + 1 }) }}</span>
           </button>
-          <button class="act copy" @click="copy(h.line)">{{ t('archive.copy') }}</button>
+          <KeyButton class="copy" @click="copy(h.line)">{{ t('archive.copy') }}</KeyButton>
         </li>
       </ol>
     </aside>

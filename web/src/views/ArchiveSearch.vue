@@ -7,6 +7,7 @@ import { useKeys } from '../composables/useKeys'
 import Snippet from '../parts/Snippet.vue'
 import { chips, without } from '../parts/query'
 import { moment } from '../parts/times'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 const { t } = useI18n()
 const route = useRoute()
@@ -63,10 +64,9 @@ useKeys([
         :placeholder="t('archive.placeholder')"
         :aria-label="t('archive.search')"
       />
-      <button class="act main" @click="go">
+      <KeyButton main k="Enter" @click="go">
         {{ t('archive.search') }}
-        <kbd>Enter</kbd>
-      </button>
+      </KeyButton>
     </div>
     <div class="row chips">
       <button

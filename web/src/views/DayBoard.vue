@@ -12,6 +12,7 @@ import { byUrgency, dueAt, lateness, workable } from '../parts/late'
 import { stretch } from '../parts/times'
 import StageRail from '../parts/StageRail.vue'
 import { useSession } from '../session'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 const { t } = useI18n()
 const router = useRouter()
@@ -170,10 +171,9 @@ function about(index: number) {
         <span v-else>{{ t('board.noDoubts') }}</span>
         <span :class="lateness(next, now)">{{ due(next) }}</span>
         <span class="stretch" />
-        <button class="act main" @click="open(next)">
+        <KeyButton main k="Enter" @click="open(next)">
           {{ t('board.start') }}
-          <kbd>Enter</kbd>
-        </button>
+        </KeyButton>
       </template>
       <span v-else-if="loaded" class="soft">{{ t('board.nothing') }}</span>
     </section>
@@ -181,40 +181,37 @@ function about(index: number) {
     <div class="below">
       <section class="list panel">
         <div class="filters row">
-          <button class="act" :aria-pressed="!stream" @click="filter('stream', '')">
+          <KeyButton :aria-pressed="!stream" @click="filter('stream', '')">
             {{ t('board.all') }}
-          </button>
-          <button
+          </KeyButton>
+          <KeyButton
             v-for="[name, title] in streams"
             :key="name"
-            class="act"
             :aria-pressed="stream === name"
             @click="filter('stream', stream === name ? '' : name)"
           >
             {{ title }}
-          </button>
-          <button
+          </KeyButton>
+          <KeyButton
             v-for="o in ['mine', 'free', 'late', 'held', 'byItself']"
             :key="o"
-            class="act"
             :aria-pressed="only === o"
             @click="filter('only', only === o ? '' : o)"
           >
             {{ t(`board.only.${o}`) }}
             <b>{{ rows.filter(ONLY[o]).length }}</b>
-          </button>
+          </KeyButton>
           <span class="stretch" />
           <span class="row stages">
-            <button
+            <KeyButton
               v-for="s in ['intake', 'pages', 'index', 'filing', 'done']"
               :key="s"
-              class="act"
               :aria-pressed="stage === s"
               @click="filter('stage', stage === s ? '' : s)"
             >
               {{ t(`stages.${s}`) }}
               <b>{{ rows.filter((r) => r.stage === s).length }}</b>
-            </button>
+            </KeyButton>
           </span>
         </div>
         <div class="head grid" aria-hidden="true">

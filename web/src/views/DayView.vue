@@ -9,6 +9,7 @@ import VChart from 'vue-echarts'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import SignInWaits from '../parts/SignInWaits.vue'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 use([BarChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer])
 
@@ -77,9 +78,9 @@ const share = (part: number, all: number) => (all ? `${Math.round((100 * part) /
   <div class="day">
     <div class="row">
       <h1>{{ t('day.title') }}</h1>
-      <button class="act" @click="back++">◂ {{ t('day.before') }}</button>
+      <KeyButton @click="back++">◂ {{ t('day.before') }}</KeyButton>
       <b>{{ begin.toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' }) }}</b>
-      <button class="act" :disabled="!back" @click="back--">{{ t('day.after') }} ▸</button>
+      <KeyButton :disabled="!back" @click="back--">{{ t('day.after') }} ▸</KeyButton>
     </div>
     <div v-if="day" class="charts">
       <figure class="panel">

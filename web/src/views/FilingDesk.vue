@@ -13,6 +13,7 @@ import NotReadList from '../parts/NotReadList.vue'
 import { tree } from '../parts/tree'
 import PageViewer from '../parts/PageViewer.vue'
 import { useWords } from '../composables/useWords'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
@@ -167,22 +168,19 @@ useKeys([
         <span v-else class="state" :class="done ? 'settled' : 'empty'">
           {{ done ? t('filing.filed') : t('filing.underWay') }}
         </span>
-        <button class="act main" @click="router.push({ name: 'board' })">
+        <KeyButton main k="Enter" @click="router.push({ name: 'board' })">
           {{ t('filing.toBoard') }}
-          <kbd>Enter</kbd>
-        </button>
+        </KeyButton>
       </template>
       <template v-else-if="doubts">
         <span class="state doubtful">{{ t('filing.doubts', doubts) }}</span>
-        <button class="act main" @click="toDoubts">
+        <KeyButton main k="Enter" @click="toDoubts">
           {{ t('filing.toDoubts') }}
-          <kbd>Enter</kbd>
-        </button>
+        </KeyButton>
       </template>
-      <button v-else class="act main" :disabled="busy || !plan.deliveries.length" @click="file">
+      <KeyButton v-else :disabled="busy || !plan.deliveries.length" main k="Enter" @click="file">
         {{ t('filing.file') }}
-        <kbd>Enter</kbd>
-      </button>
+      </KeyButton>
     </footer>
     <p v-else class="soft note">{{ t('app.loading') }}</p>
   </div>

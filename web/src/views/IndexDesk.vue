@@ -8,6 +8,7 @@ import { useKeys } from '../composables/useKeys'
 import BatchLine from '../parts/BatchLine.vue'
 import IndexField from '../parts/IndexField.vue'
 import PageViewer, { type Shape } from '../parts/PageViewer.vue'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
@@ -267,24 +268,20 @@ useKeys([
           @box="takeBox"
         />
         <div class="under row">
-          <button v-if="document.pages.length > 1" class="act" @click="otherPage">
+          <KeyButton v-if="document.pages.length > 1" k="P" @click="otherPage">
             {{ t('pageDesk.page', { no: page.no }) }}
-            <kbd>P</kbd>
-          </button>
+          </KeyButton>
           <span class="soft hint">{{ message || t('indexDesk.hint') }}</span>
           <span class="stretch" />
-          <button class="act" :title="t('indexDesk.whole')" @click="viewer?.fit('whole')">
+          <KeyButton :title="t('indexDesk.whole')" k="H" @click="viewer?.fit('whole')">
             {{ t('indexDesk.whole') }}
-            <kbd>H</kbd>
-          </button>
-          <button class="act" :title="t('indexDesk.width')" @click="viewer?.fit('width')">
+          </KeyButton>
+          <KeyButton :title="t('indexDesk.width')" k="W" @click="viewer?.fit('width')">
             {{ t('indexDesk.width') }}
-            <kbd>W</kbd>
-          </button>
-          <button class="act" :disabled="!batch.canUndo" @click="undo">
+          </KeyButton>
+          <KeyButton :disabled="!batch.canUndo" k="Z" @click="undo">
             {{ t('pageDesk.undo') }}
-            <kbd>Z</kbd>
-          </button>
+          </KeyButton>
         </div>
       </div>
       <div ref="column" class="column">
@@ -311,25 +308,21 @@ useKeys([
           <template v-if="!doubts.length">
             <strong class="state settled">{{ t('indexDesk.allSettled') }}</strong>
             <span class="stretch" />
-            <button class="act" @click="toPages">
+            <KeyButton k="B" @click="toPages">
               {{ t('indexDesk.toPages') }}
-              <kbd>B</kbd>
-            </button>
-            <button class="act main" @click="toFiling">
+            </KeyButton>
+            <KeyButton main k="Enter" @click="toFiling">
               {{ t('indexDesk.fileIt') }}
-              <kbd>Enter</kbd>
-            </button>
+            </KeyButton>
           </template>
           <template v-else>
             <span class="soft stretch">{{ t('indexDesk.left', doubts.length) }}</span>
-            <button class="act" @click="toPages">
+            <KeyButton k="B" @click="toPages">
               {{ t('indexDesk.toPages') }}
-              <kbd>B</kbd>
-            </button>
-            <button class="act" @click="nextDoubt">
+            </KeyButton>
+            <KeyButton k="N" @click="nextDoubt">
               {{ t('indexDesk.next') }}
-              <kbd>N</kbd>
-            </button>
+            </KeyButton>
           </template>
         </footer>
       </div>

@@ -10,6 +10,7 @@ import ScanPanel from '../parts/ScanPanel.vue'
 import TokenList from '../parts/TokenList.vue'
 import UploadPanel from '../parts/UploadPanel.vue'
 import { useSession } from '../session'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 const { t } = useI18n()
 const router = useRouter()
@@ -80,14 +81,12 @@ function finished(batch: string) {
       <div class="row">
         <h1>{{ t('intake.title') }}</h1>
         <span class="stretch" />
-        <button class="act" :aria-pressed="way === 'scan'" :disabled="busy" @click="go('scan')">
+        <KeyButton :aria-pressed="way === 'scan'" :disabled="busy" k="1" @click="go('scan')">
           {{ t('intake.scan') }}
-          <kbd>1</kbd>
-        </button>
-        <button class="act" :aria-pressed="way === 'files'" :disabled="busy" @click="go('files')">
+        </KeyButton>
+        <KeyButton :aria-pressed="way === 'files'" :disabled="busy" k="2" @click="go('files')">
           {{ t('intake.files') }}
-          <kbd>2</kbd>
-        </button>
+        </KeyButton>
       </div>
       <fieldset>
         <legend>{{ t('intake.stream') }}</legend>
@@ -98,16 +97,15 @@ function finished(batch: string) {
       </fieldset>
       <p v-if="last" class="done" role="status">
         {{ t('intake.last', { no: last }) }}
-        <button class="act" @click="router.push({ name: 'board' })">
+        <KeyButton k="B" @click="router.push({ name: 'board' })">
           {{ t('intake.go') }}
-          <kbd>B</kbd>
-        </button>
+        </KeyButton>
       </p>
       <template v-if="!busy">
         <p v-for="b in begun" :key="b.no" class="begun">
           {{ t('intake.begun', { no: b.no, title: b.title, pages: b.pages }, b.pages) }}
-          <button class="act" @click="goOnWith(b)">{{ t('scan.goOn') }}</button>
-          <button class="act" :disabled="!b.pages" @click="complete(b)">{{ t('scan.finish') }}</button>
+          <KeyButton @click="goOnWith(b)">{{ t('scan.goOn') }}</KeyButton>
+          <KeyButton :disabled="!b.pages" @click="complete(b)">{{ t('scan.finish') }}</KeyButton>
         </p>
       </template>
       <ScanPanel
@@ -118,10 +116,9 @@ function finished(batch: string) {
         @finished="finished"
       />
       <UploadPanel v-else ref="upload" :stream="stream" @finished="last = ''">
-        <button class="act main" @click="router.push({ name: 'board' })">
+        <KeyButton main k="B" @click="router.push({ name: 'board' })">
           {{ t('intake.go') }}
-          <kbd>B</kbd>
-        </button>
+        </KeyButton>
       </UploadPanel>
     </section>
     <section class="panel side">

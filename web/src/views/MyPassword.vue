@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, worded } from '../api/client'
 import { useSession } from '../session'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 /** A person's own password. */
 const { t } = useI18n()
@@ -49,14 +50,12 @@ async function change() {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p v-if="done" class="done" role="status">{{ t('password.done') }}</p>
       <div class="row">
-        <button class="act main" :disabled="busy">
+        <KeyButton :disabled="busy" main submit k="Enter">
           {{ t('password.change') }}
-          <kbd>Enter</kbd>
-        </button>
-        <button type="button" class="act" @click="router.back()">
+        </KeyButton>
+        <KeyButton k="Esc" @click="router.back()">
           {{ t('app.close') }}
-          <kbd>Esc</kbd>
-        </button>
+        </KeyButton>
       </div>
     </form>
   </div>

@@ -17,6 +17,7 @@ import PageStrip from '../parts/PageStrip.vue'
 import RepairBar from '../parts/RepairBar.vue'
 import PageViewer, { type Shape } from '../parts/PageViewer.vue'
 import { useWords } from '../composables/useWords'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
@@ -274,70 +275,54 @@ function fillGap(page: number) {
   <div class="desk" @pointermove="dragSplit" @pointerup="dragging = false">
     <BatchLine v-if="batch" :batch="batch" :current="page?.document ?? null" @go="goTo" />
     <div v-if="batch" class="tools row">
-      <button class="act" :disabled="locked || page?.role !== 'content'" @click="toggleStake">
+      <KeyButton :disabled="locked || page?.role !== 'content'" k="Space" @click="toggleStake">
         {{ isFirst ? t('pageDesk.lift') : t('pageDesk.plant') }}
-        <kbd>Space</kbd>
-      </button>
-      <button class="act" :disabled="locked" @click="toggleAside">
+      </KeyButton>
+      <KeyButton :disabled="locked" k="A" @click="toggleAside">
         {{ page?.role === 'content' ? t('pageDesk.aside') : t('pageDesk.back') }}
-        <kbd>A</kbd>
-      </button>
-      <button class="act" :disabled="locked" @click="turn">
+      </KeyButton>
+      <KeyButton :disabled="locked" k="R" @click="turn">
         {{ t('pageDesk.turn') }}
-        <kbd>R</kbd>
-      </button>
-      <button class="act" :disabled="locked || !document" :aria-expanded="naming" @click="naming = !naming">
+      </KeyButton>
+      <KeyButton :disabled="locked || !document" :aria-expanded="naming" k="T" @click="naming = !naming">
         {{ t('pageDesk.type') }}
-        <kbd>T</kbd>
-      </button>
-      <button class="act" :disabled="locked" :title="t('pageDesk.moveLeft')" @click="nudge(-1)">
-        ◂
-        <kbd>,</kbd>
-      </button>
-      <button class="act" :disabled="locked" :title="t('pageDesk.moveRight')" @click="nudge(1)">
-        ▸
-        <kbd>.</kbd>
-      </button>
-      <button class="act" :disabled="locked || !batch.canUndo" @click="undo">
+      </KeyButton>
+      <KeyButton :disabled="locked" :title="t('pageDesk.moveLeft')" k="," @click="nudge(-1)">◂</KeyButton>
+      <KeyButton :disabled="locked" :title="t('pageDesk.moveRight')" k="." @click="nudge(1)">▸</KeyButton>
+      <KeyButton :disabled="locked || !batch.canUndo" k="Z" @click="undo">
         {{ t('pageDesk.undo') }}
-        <kbd>Z</kbd>
-      </button>
-      <button
-        class="act"
+      </KeyButton>
+      <KeyButton
         :disabled="locked || !batch.canRedo"
         :title="t('pageDesk.redo')"
         :aria-label="t('pageDesk.redo')"
         @click="redo"
       >
         ↷
-      </button>
+      </KeyButton>
       <span v-if="chosen.length > 1" class="soft">{{ t('pageDesk.chosen', { n: chosen.length }) }}</span>
       <span v-if="batch.filed" class="soft">{{ t('pageDesk.filed') }}</span>
       <span class="stretch" />
-      <button
+      <KeyButton
         v-for="(s, i) in ['small', 'medium', 'large']"
         :key="s"
-        class="act"
         :aria-pressed="size === i"
         :title="t(`pageDesk.${s}`)"
         :aria-label="t(`pageDesk.${s}`)"
         @click="size = i"
       >
         <i class="size" :style="{ width: 6 + i * 3 + 'px', height: 9 + i * 4 + 'px' }" />
-      </button>
-      <button class="act" :aria-pressed="onlyEyes" @click="onlyEyes = !onlyEyes">
+      </KeyButton>
+      <KeyButton :aria-pressed="onlyEyes" k="E" @click="onlyEyes = !onlyEyes">
         ▲ {{ t('image.eyeShort') }}
         <b>{{ eyes.length }}</b>
-        <kbd>E</kbd>
-      </button>
-      <button class="act" :disabled="!doubts.length" @click="nextDoubt">
+      </KeyButton>
+      <KeyButton :disabled="!doubts.length" k="N" @click="nextDoubt">
         {{ t('pageDesk.next') }}
-        <kbd>N</kbd>
-      </button>
-      <button class="act main" @click="on">
+      </KeyButton>
+      <KeyButton main k="Enter" @click="on">
         {{ t('pageDesk.on') }}
-        <kbd>Enter</kbd>
-      </button>
+      </KeyButton>
     </div>
     <AskReason
       v-if="asking"
@@ -356,9 +341,9 @@ function fillGap(page: number) {
               ? t('board.onHold', { why: batch.onHold })
               : t('card.withOther', { who: batch.with ?? '' })
         }}
-        <button v-if="!batch.onHold && !batch.withdrawn" class="act" @click="takeIt">
+        <KeyButton v-if="!batch.onHold && !batch.withdrawn" @click="takeIt">
           {{ t('card.takeOver') }}
-        </button>
+        </KeyButton>
       </p>
       <p v-if="countsDiffer && batch.counts">
         <span v-if="!batch.counts.acceptedBy" class="state doubtful">{{ t('counts.differ') }}</span>
@@ -373,18 +358,18 @@ function fillGap(page: number) {
         <span v-if="batch.counts.acceptedBy" class="soft">
           {{ t('counts.accepted', { by: batch.counts.acceptedBy, why: batch.counts.because ?? '' }) }}
         </span>
-        <button v-else class="act" :disabled="locked" @click="ask('counts', 0)">
+        <KeyButton v-else :disabled="locked" @click="ask('counts', 0)">
           {{ t('counts.accept') }}
-        </button>
+        </KeyButton>
       </p>
       <p v-for="g in openGaps" :key="g.page">
         <span class="state doubtful">{{ t('gap.after', { page: g.page }) }}</span>
         {{ g.note ?? t('gap.placeholder') }}
-        <button class="act" @click="select(g.page)">{{ t('gap.show') }}</button>
-        <button class="act" :disabled="locked" @click="fillGap(g.page)">
+        <KeyButton @click="select(g.page)">{{ t('gap.show') }}</KeyButton>
+        <KeyButton :disabled="locked" @click="fillGap(g.page)">
           {{ t('gap.fill') }}
-        </button>
-        <button class="act" :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</button>
+        </KeyButton>
+        <KeyButton :disabled="locked" @click="ask('waive', g.page)">{{ t('gap.waive') }}</KeyButton>
       </p>
     </div>
     <BringPages
@@ -439,10 +424,10 @@ function fillGap(page: number) {
         />
         <div class="facts">
           <div v-if="naming && document" class="naming">
-            <button v-for="(x, i) in batch.types" :key="x.type" class="act" @click="name(x.type)">
+            <KeyButton v-for="(x, i) in batch.types" :key="x.type" @click="name(x.type)">
               {{ x.title }}
               <kbd v-if="i < 9">{{ i + 1 }}</kbd>
-            </button>
+            </KeyButton>
           </div>
           <template v-if="document && isFirst">
             <div class="row">
@@ -451,14 +436,12 @@ function fillGap(page: number) {
             </div>
             <div v-if="document.stake.doubtful" class="row question">
               <span class="state doubtful">{{ t('pageDesk.doubt') }}</span>
-              <button class="act" :disabled="locked" @click="confirm">
+              <KeyButton :disabled="locked" k="Y" @click="confirm">
                 {{ t('pageDesk.confirm') }}
-                <kbd>Y</kbd>
-              </button>
-              <button class="act" :disabled="locked" @click="toggleStake">
+              </KeyButton>
+              <KeyButton :disabled="locked" k="Space" @click="toggleStake">
                 {{ t('pageDesk.lift') }}
-                <kbd>Space</kbd>
-              </button>
+              </KeyButton>
             </div>
             <div>
               {{ reason(document) }}
@@ -507,18 +490,15 @@ function fillGap(page: number) {
             @region="region = $event"
           />
           <div class="row acts">
-            <button class="act" :disabled="locked" @click="bring(gap?.open ? 'gap' : 'after')">
+            <KeyButton :disabled="locked" k="F" @click="bring(gap?.open ? 'gap' : 'after')">
               {{ t('pageDesk.insert') }}
-              <kbd>F</kbd>
-            </button>
-            <button class="act" :disabled="locked" @click="bring('replaces')">
+            </KeyButton>
+            <KeyButton :disabled="locked" k="S" @click="bring('replaces')">
               {{ t('pageDesk.replace') }}
-              <kbd>S</kbd>
-            </button>
-            <button class="act" :disabled="locked || gap?.open" @click="ask('gap', current)">
+            </KeyButton>
+            <KeyButton :disabled="locked || gap?.open" k="G" @click="ask('gap', current)">
               {{ t('gap.open') }}
-              <kbd>G</kbd>
-            </button>
+            </KeyButton>
           </div>
           <div class="soft">
             <template v-if="page.sheet">

@@ -5,6 +5,7 @@ import { api, pictureOf, tell, type Schema } from '../api/client'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
 import BringPages from '../parts/BringPages.vue'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 /** Sheets to be fetched and scanned again: where they lie and how to know them. Printed, it goes to the shelf. */
 const { t } = useI18n()
@@ -35,10 +36,9 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
   <div class="rescans">
     <div class="row head">
       <h1 class="stretch">{{ t('rescans.title', { n: rows.length }, rows.length) }}</h1>
-      <button class="act main" :disabled="!rows.length" @click="print">
+      <KeyButton :disabled="!rows.length" main k="P" @click="print">
         {{ t('rescans.print') }}
-        <kbd>P</kbd>
-      </button>
+      </KeyButton>
     </div>
     <p v-if="loaded && !rows.length" class="panel soft none">{{ t('rescans.none') }}</p>
     <article v-for="w in rows" :key="key(w)" class="panel">
@@ -62,7 +62,7 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
           <span class="soft">{{ t('rescans.by', { by: w.by }) }}</span>
         </div>
         <div class="row acts">
-          <button class="act" @click="filling = key(w)">{{ t('rescans.fill') }}</button>
+          <KeyButton @click="filling = key(w)">{{ t('rescans.fill') }}</KeyButton>
           <RouterLink class="act" :to="{ name: 'pages', params: { no: w.batch }, query: { page: w.page } }">
             {{ t('rescans.show') }}
           </RouterLink>

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { useSession } from '../session'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 const { t } = useI18n()
 const session = useSession()
@@ -48,10 +49,9 @@ async function go() {
           />
         </label>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-        <button class="act main" :disabled="busy">
+        <KeyButton :disabled="busy" main submit k="Enter">
           {{ t('signIn.go') }}
-          <kbd>Enter</kbd>
-        </button>
+        </KeyButton>
       </div>
     </form>
   </div>

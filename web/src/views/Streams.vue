@@ -6,6 +6,7 @@ import { useKeys } from '../composables/useKeys'
 import LimitsPanel from '../parts/LimitsPanel.vue'
 import { moment } from '../parts/times'
 import { useSession } from '../session'
+import KeyButton from '../parts/base/KeyButton.vue'
 
 const { t } = useI18n()
 const session = useSession()
@@ -56,10 +57,9 @@ useKeys([
       <div class="row">
         <h1 class="stretch">{{ t('streams.title') }}</h1>
         <span v-if="!supervisor()" class="soft">{{ t('streams.only') }}</span>
-        <button v-else class="act main" @click="input?.click()">
+        <KeyButton v-else main k="I" @click="input?.click()">
           {{ t('streams.import') }}
-          <kbd>I</kbd>
-        </button>
+        </KeyButton>
         <input
           ref="input"
           type="file"
@@ -76,14 +76,13 @@ useKeys([
         <span class="mono soft">{{ s.name }}</span>
         <span>{{ t('streams.version', { n: s.version }) }}</span>
         <span class="soft">{{ t('streams.saved', { when: moment(s.savedAt), by: s.savedBy }) }}</span>
-        <button
+        <KeyButton
           v-if="supervisor()"
-          class="act"
           :aria-expanded="limitsOf === s.name"
           @click="limitsOf = limitsOf === s.name ? '' : s.name"
         >
           {{ t('limits.open') }}
-        </button>
+        </KeyButton>
         <a :href="`/api/streams/${s.name}`" :download="`${s.name}.json`">{{ t('streams.export') }}</a>
       </div>
     </section>

@@ -1,0 +1,16 @@
+<script setup lang="ts">
+/** A button with its key shown on it; pass `main` for what is done next on a screen, `submit` inside a form. */
+defineProps<{ k?: string | number; main?: boolean; submit?: boolean }>()
+</script>
+
+<template>
+  <ElButton
+    class="act"
+    :class="{ main }"
+    :type="main ? 'primary' : undefined"
+    :native-type="submit ? 'submit' : 'button'"
+  >
+    <slot />
+    <kbd v-if="k">{{ k }}</kbd>
+  </ElButton>
+</template>
