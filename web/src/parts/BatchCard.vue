@@ -5,6 +5,7 @@ import { api, tell, type Schema } from '../api/client'
 import { clock } from './times'
 import { useWords } from '../composables/useWords'
 import KeyButton from './base/KeyButton.vue'
+import PickOne from './base/PickOne.vue'
 
 /** What can be done about a batch as a whole: who has it, how urgent it is, whether it waits or is taken out. */
 const props = defineProps<{ row: Schema['Row']; supervisor: boolean }>()
@@ -89,10 +90,12 @@ const before = computed(() => BEFORE[props.row.stage])
           {{ row.free ? t('card.take') : t('card.takeOver') }}
         </KeyButton>
         <KeyButton v-else @click="act('pass', {})">{{ t('card.handBack') }}</KeyButton>
-        <select v-model="to" :aria-label="t('card.handOn')">
-          <option value="">{{ t('card.handOn') }}</option>
-          <option v-for="c in colleagues" :key="c.signIn" :value="c.signIn">{{ c.name }}</option>
-        </select>
+        <PickOne
+          v-model="to"
+          :options="colleagues.map((c) => ({ value: c.signIn, label: c.name }))"
+          :placeholder="t('card.handOn')"
+          :aria-label="t('card.handOn')"
+        />
         <KeyButton :disabled="!to" @click="act('pass', { to })">{{ t('card.give') }}</KeyButton>
       </div>
       <div class="row">

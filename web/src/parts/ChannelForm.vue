@@ -2,12 +2,15 @@
 import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
+import { useChoices } from '../composables/useChoices'
 import KeyButton from './base/KeyButton.vue'
+import PickOne from './base/PickOne.vue'
 
 /** One channel, new or known: a folder, a mailbox or a scanner. */
 const props = defineProps<{ channel: Schema['Channel'] | null; streams: Schema['Listed'][] }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const { t } = useI18n()
+const choices = useChoices()
 const form = reactive({
   name: props.channel?.name ?? '',
   stream: props.channel?.stream ?? props.streams[0]?.name ?? '',
@@ -86,11 +89,11 @@ async function remove() {
     </label>
     <label>
       {{ t('channels.kind') }}
-      <select v-model="settings.kind" :disabled="!!channel">
-        <option v-for="k in ['folder', 'mailbox', 'scanner']" :key="k" :value="k">
-          {{ t(`channels.${k}`) }}
-        </option>
-      </select>
+      <PickOne
+        v-model="settings.kind"
+        :options="choices(['folder', 'mailbox', 'scanner'], 'channels')"
+        :disabled="!!channel"
+      />
     </label>
     <label v-if="settings.kind === 'folder'" class="check">
       <input v-model="settings.byStream" type="checkbox" />
@@ -98,16 +101,17 @@ async function remove() {
     </label>
     <label v-if="settings.kind !== 'scanner' && !settings.byStream">
       {{ t('intake.stream') }}
-      <select v-model="form.stream">
-        <option v-for="s in streams" :key="s.name" :value="s.name">{{ s.title }}</option>
-      </select>
+      <PickOne v-model="form.stream" :options="streams.map((s) => ({ value: s.name, label: s.title }))" />
     </label>
     <label v-if="settings.kind === 'mailbox'">
       {{ t('channels.privacy') }}
-      <select v-model="settings.privacy">
-        <option value="tls">TLS</option>
-        <option value="starttls">STARTTLS</option>
-      </select>
+      <PickOne
+        v-model="settings.privacy"
+        :options="[
+          { value: 'tls', label: 'TLS' },
+          { value: 'starttls', label: 'STARTTLS' },
+        ]"
+      />
     </label>
     <label v-for="[f, type] in fields" :key="f">
       {{ t(`channels.f.${f}`) }}

@@ -3,12 +3,15 @@ import { useEventListener, watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Repair } from '../api/client'
+import { useChoices } from '../composables/useChoices'
 import KeyButton from './base/KeyButton.vue'
+import PickOne from './base/PickOne.vue'
 
 /** A recipe for one page, seen at once; the received image stays. */
 const props = defineProps<{ now: Repair[]; byHand: boolean }>()
 const emit = defineEmits<{ preview: [recipe: Repair[]]; save: [recipe: Repair[]]; streams: []; close: [] }>()
 const { t } = useI18n()
+const choices = useChoices()
 const STEPS: Repair['do'][] = [
   'straighten',
   'whitenEdges',
@@ -61,11 +64,7 @@ useEventListener('keydown', press, { capture: true })
     </KeyButton>
     <label v-if="on.has('dropColour')">
       {{ t('repair.which') }}
-      <select v-model="colour">
-        <option v-for="c in ['any', 'red', 'green', 'blue']" :key="c" :value="c">
-          {{ t(`repair.colours.${c}`) }}
-        </option>
-      </select>
+      <PickOne v-model="colour" :options="choices(['any', 'red', 'green', 'blue'], 'repair.colours')" />
     </label>
     <label>
       {{ t('repair.brightness') }}

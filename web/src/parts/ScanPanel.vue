@@ -2,16 +2,19 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema, worded } from '../api/client'
+import { useChoices } from '../composables/useChoices'
 import { useEvents } from '../composables/useEvents'
 import { USUAL_SETTINGS, useScan } from '../composables/useScan'
 import { useScanWords } from '../composables/useScanWords'
 import KeyButton from './base/KeyButton.vue'
+import PickOne from './base/PickOne.vue'
 
 /** Scanning a stack: settings the device can do, pages as they arrive, and what to do when something goes wrong. */
 const props = defineProps<{ stream: string; streamRules: Schema['ScanRules'] | null }>()
 const emit = defineEmits<{ finished: [no: string] }>()
 const { t } = useI18n()
 const said = useScanWords()
+const choices = useChoices()
 type Settings = Schema['ScanSettings']
 
 const devices = ref<Schema['Device'][]>([])
@@ -27,6 +30,27 @@ const fixed = computed<Partial<Schema['ScanRules']>>(() => props.streamRules ?? 
 const shown = computed(() =>
   pages.value.filter((_, i) => i % (settings.value.showEvery ?? 1) === 0 || i === pages.value.length - 1),
 )
+
+const scanners = computed(() =>
+  devices.value.map((d) => ({ value: d.id, label: d.model ? `${d.name} · ${d.model}` : d.name })),
+)
+const sources = computed(() =>
+  choices(
+    (['feeder', 'flatbed'] as const).filter((s) => !chosen.value || chosen.value[s]),
+    'scan',
+  ),
+)
+const resolutions = computed(() =>
+  (chosen.value?.dpi.length ? chosen.value.dpi : [300]).map((dpi) => ({ value: dpi, label: `${dpi} dpi` })),
+)
+const sides = computed(() => [
+  { value: false, label: t('scan.front') },
+  { value: true, label: t('scan.both') },
+])
+const shownPages = computed(() => [
+  { value: 1, label: t('scan.everyPage') },
+  ...[5, 10, 25].map((n) => ({ value: n, label: t('scan.everyNth', { n }) })),
+])
 
 async function load() {
   const { data, error } = await api.GET('/api/scanners')
@@ -89,64 +113,52 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
     <div v-else class="settings">
       <label>
         {{ t('scan.device') }}
-        <select v-model="device" :disabled="!!state">
-          <option v-for="d in devices" :key="d.id" :value="d.id">
-            {{ d.name }}{{ d.model ? ' · ' + d.model : '' }}
-          </option>
-        </select>
+        <PickOne v-model="device" :options="scanners" :disabled="!!state" />
       </label>
       <label>
         {{ t('scan.source') }}
-        <select v-model="settings.source" :disabled="!!state">
-          <option v-if="!chosen || chosen.feeder" value="feeder">{{ t('scan.feeder') }}</option>
-          <option v-if="!chosen || chosen.flatbed" value="flatbed">{{ t('scan.flatbed') }}</option>
-        </select>
+        <PickOne v-model="settings.source" :options="sources" :disabled="!!state" />
       </label>
       <label>
         {{ t('scan.dpi') }}
         <b v-if="fixed.dpi" class="fixed">{{ fixed.dpi }} dpi</b>
-        <select v-else v-model="settings.dpi" :disabled="!!state">
-          <option v-for="d in chosen?.dpi.length ? chosen.dpi : [300]" :key="d" :value="d">
-            {{ d }} dpi
-          </option>
-        </select>
+        <PickOne v-else v-model="settings.dpi" :options="resolutions" :disabled="!!state" />
       </label>
       <label>
         {{ t('scan.colour') }}
         <b v-if="fixed.colour" class="fixed">{{ t(`scan.${fixed.colour}`) }}</b>
-        <select v-else v-model="settings.colour" :disabled="!!state">
-          <option v-for="c in chosen?.colours.length ? chosen.colours : ['grey']" :key="c" :value="c">
-            {{ t(`scan.${c}`) }}
-          </option>
-        </select>
+        <PickOne
+          v-else
+          v-model="settings.colour"
+          :options="choices(chosen?.colours.length ? chosen.colours : ['grey'], 'scan')"
+          :disabled="!!state"
+        />
       </label>
       <label>
         {{ t('scan.size') }}
         <b v-if="fixed.size" class="fixed">{{ fixed.size }}</b>
-        <select v-else v-model="settings.size" :disabled="!!state">
-          <option v-for="s in ['A4', 'A5', 'Letter']" :key="s">{{ s }}</option>
-        </select>
+        <PickOne
+          v-else
+          v-model="settings.size"
+          :options="['A4', 'A5', 'Letter'].map((s) => ({ value: s, label: s }))"
+          :disabled="!!state"
+        />
       </label>
       <label>
         {{ t('scan.sides') }}
         <b v-if="fixed.duplex !== undefined && fixed.duplex !== null" class="fixed">
           {{ fixed.duplex ? t('scan.both') : t('scan.front') }}
         </b>
-        <select
+        <PickOne
           v-else
           v-model="settings.duplex"
+          :options="sides"
           :disabled="!!state || !chosen?.duplex || settings.source === 'flatbed'"
-        >
-          <option :value="false">{{ t('scan.front') }}</option>
-          <option :value="true">{{ t('scan.both') }}</option>
-        </select>
+        />
       </label>
       <label>
         {{ t('scan.show') }}
-        <select v-model="settings.showEvery">
-          <option :value="1">{{ t('scan.everyPage') }}</option>
-          <option v-for="n in [5, 10, 25]" :key="n" :value="n">{{ t('scan.everyNth', { n }) }}</option>
-        </select>
+        <PickOne v-model="settings.showEvery" :options="shownPages" />
       </label>
     </div>
     <p v-if="chosen?.problem" class="problem" role="alert">
