@@ -59,7 +59,7 @@ useEventListener('keydown', (e) => {
       <RouterLink v-if="!reader" :to="{ name: 'streams' }">{{ t('nav.streams') }}</RouterLink>
     </nav>
     <form v-if="route.name !== 'archive'" class="find" role="search" @submit.prevent="search">
-      <input
+      <ElInput
         id="top-search"
         v-model="words"
         :placeholder="t('archive.search')"
@@ -125,17 +125,13 @@ nav a.router-link-active {
   align-items: center;
   justify-content: flex-end;
 }
-.find input {
-  width: 220px;
-  font: inherit;
-  padding: 3px 8px;
-  border: 1px solid #4b5a68;
-  background: #2a3644;
-  color: #fff;
-  border-radius: 3px;
-}
-.find input::placeholder {
-  color: #aab6c0;
+.find .el-input {
+  --el-input-width: 220px;
+  --el-input-height: 28px;
+  --el-input-bg-color: #2a3644;
+  --el-input-text-color: #fff;
+  --el-input-border-color: #4b5a68;
+  --el-input-placeholder-color: #aab6c0;
 }
 .who {
   color: #fff;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
+import type { InputInstance } from 'element-plus'
 import { useI18n } from 'vue-i18n'
 import KeyButton from './base/KeyButton.vue'
 
@@ -8,7 +9,7 @@ const props = defineProps<{ label: string; given?: string }>()
 const emit = defineEmits<{ said: [text: string]; close: [] }>()
 const { t } = useI18n()
 const text = ref(props.given ?? '')
-const input = ref<HTMLInputElement>()
+const input = ref<InputInstance>()
 onMounted(() => input.value?.focus())
 const say = () => text.value.trim() && emit('said', text.value.trim())
 </script>
@@ -16,7 +17,7 @@ const say = () => text.value.trim() && emit('said', text.value.trim())
 <template>
   <form class="asking row" @submit.prevent="say" @keydown.esc="emit('close')">
     <label for="reason-typed">{{ label }}</label>
-    <input id="reason-typed" ref="input" v-model="text" maxlength="400" required />
+    <ElInput id="reason-typed" ref="input" v-model="text" maxlength="400" required />
     <KeyButton main submit k="Enter">
       {{ t('gap.say') }}
     </KeyButton>
@@ -31,11 +32,7 @@ const say = () => text.value.trim() && emit('said', text.value.trim())
   background: var(--doubt-pale);
   border-bottom: 1px solid var(--line);
 }
-.asking input {
+.asking .el-input {
   flex: 1;
-  font: inherit;
-  padding: 4px 8px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
 }
 </style>

@@ -111,7 +111,7 @@ const before = computed(() => BEFORE[props.row.stage])
       </div>
       <div class="row">
         <span class="soft">{{ t('board.due') }}</span>
-        <input v-model="due" type="datetime-local" />
+        <ElInput v-model="due" type="datetime-local" />
         <KeyButton :disabled="!due" @click="act('urgency', { dueAt: new Date(due).toISOString() })">
           {{ t('card.setDue') }}
         </KeyButton>
@@ -129,7 +129,7 @@ const before = computed(() => BEFORE[props.row.stage])
         </KeyButton>
       </div>
       <form v-if="asking" class="row" @submit.prevent="act(asking as Act, { why })">
-        <input
+        <ElInput
           v-model="why"
           class="why"
           :placeholder="t(`card.why.${asking}`)"
@@ -185,18 +185,6 @@ dd {
 .row {
   flex-wrap: wrap;
   gap: 6px;
-}
-.act[aria-pressed='true'] {
-  background: var(--petrol-pale);
-  border-color: var(--petrol);
-}
-input,
-select {
-  font: inherit;
-  padding: 3px 6px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
-  min-width: 0;
 }
 .why {
   flex: 1;

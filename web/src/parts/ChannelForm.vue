@@ -25,7 +25,10 @@ const settings = reactive<Record<string, string | number | boolean | null | unde
   port: 993,
   ...(props.channel?.settings as object),
 })
+/** The same, as what is typed. */
+const typed = settings as Record<string, string | number | undefined>
 const removing = ref(false)
+const byStream = computed({ get: () => !!settings.byStream, set: (on) => (settings.byStream = on) })
 
 const fields = computed(() => {
   if (settings.kind === 'scanner') return [['address', 'text']]
@@ -85,7 +88,7 @@ async function remove() {
   <form class="form" @submit.prevent="save">
     <label>
       {{ t('channels.name') }}
-      <input v-model="form.name" required maxlength="80" />
+      <ElInput v-model="form.name" required maxlength="80" />
     </label>
     <label>
       {{ t('channels.kind') }}
@@ -95,10 +98,7 @@ async function remove() {
         :disabled="!!channel"
       />
     </label>
-    <label v-if="settings.kind === 'folder'" class="check">
-      <input v-model="settings.byStream" type="checkbox" />
-      {{ t('channels.byStream') }}
-    </label>
+    <ElCheckbox v-if="settings.kind === 'folder'" v-model="byStream" :label="t('channels.byStream')" />
     <label v-if="settings.kind !== 'scanner' && !settings.byStream">
       {{ t('intake.stream') }}
       <PickOne v-model="form.stream" :options="streams.map((s) => ({ value: s.name, label: s.title }))" />
@@ -115,17 +115,17 @@ async function remove() {
     </label>
     <label v-for="[f, type] in fields" :key="f">
       {{ t(`channels.f.${f}`) }}
-      <input v-if="type === 'number'" v-model.number="settings[f]" type="number" min="0" />
-      <input
+      <ElInput v-if="type === 'number'" v-model.number="typed[f]" type="number" min="0" />
+      <ElInput
         v-else
-        v-model="settings[f]"
+        v-model="typed[f]"
         :type="type"
         :placeholder="f === 'password' && channel ? t('channels.keep') : ''"
         autocomplete="off"
       />
     </label>
     <div class="row">
-      <KeyButton type="submit" main submit>{{ t('channels.save') }}</KeyButton>
+      <KeyButton main submit>{{ t('channels.save') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
       <span class="stretch" />
       <KeyButton v-if="channel && !removing" @click="removing = true">
@@ -151,16 +151,5 @@ label {
   gap: 8px;
   align-items: center;
   font-size: 13.5px;
-}
-label.check {
-  grid-template-columns: auto 1fr;
-}
-input,
-select {
-  font: inherit;
-  padding: 3px 6px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
-  min-width: 0;
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
+import type { InputInstance } from 'element-plus'
 import { useI18n } from 'vue-i18n'
 import { worded, type Schema } from '../api/client'
 import { clock } from './times'
@@ -12,7 +13,7 @@ const emit = defineEmits<{ fate: [fate: Remedy, name?: string] }>()
 const { t } = useI18n()
 const renaming = ref(false)
 const name = ref('')
-const input = ref<HTMLInputElement | null>(null)
+const input = ref<InputInstance>()
 
 async function rename() {
   name.value = props.delivery.path.split('/').pop() ?? ''
@@ -34,7 +35,7 @@ function done() {
       <template v-if="delivery.nextAt">{{ t('filing.nextTry', { time: clock(delivery.nextAt) }) }}</template>
     </div>
     <form v-if="renaming" class="row" @submit.prevent="done">
-      <input
+      <ElInput
         ref="input"
         v-model="name"
         class="mono"
@@ -73,7 +74,7 @@ function done() {
   font-size: 13.5px;
   overflow-wrap: anywhere;
 }
-input {
+.el-input {
   flex: 1;
   min-width: 180px;
 }

@@ -20,11 +20,11 @@ const address = (stream: string) =>
   <div class="row sheet">
     <label>
       {{ t('header.pages') }}
-      <input v-model="pages" inputmode="numeric" size="4" />
+      <ElInput v-model="pages" inputmode="numeric" />
     </label>
     <label>
       {{ t('header.documents') }}
-      <input v-model="documents" inputmode="numeric" size="4" />
+      <ElInput v-model="documents" inputmode="numeric" />
     </label>
     <a class="act" :href="address(stream)" target="_blank">{{ t('header.print') }}</a>
   </div>
@@ -38,11 +38,8 @@ h2 {
   gap: 10px;
   flex-wrap: wrap;
 }
-input {
-  font: inherit;
-  padding: 3px 6px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
+.el-input {
+  width: 70px;
 }
 a.act {
   text-decoration: none;

@@ -108,7 +108,4 @@ input[type='range'] {
   width: 90px;
   accent-color: var(--petrol);
 }
-select {
-  font: inherit;
-}
 </style>

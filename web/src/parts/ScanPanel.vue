@@ -200,7 +200,7 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
         <span class="stretch" />
         <label class="expected">
           {{ t('scan.expected') }}
-          <input v-model="expected" inputmode="numeric" size="4" pattern="[0-9]*" />
+          <ElInput v-model="expected" inputmode="numeric" pattern="[0-9]*" />
         </label>
         <KeyButton
           :main="state.standing === 'empty'"
@@ -235,14 +235,8 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
   color: var(--ink-soft);
   gap: 2px;
 }
-select,
-.expected input {
-  font: inherit;
-  color: var(--ink);
-  padding: 4px 6px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
-  background: #fff;
+.expected .el-input {
+  width: 80px;
 }
 .fixed {
   font-size: 15px;

@@ -43,17 +43,16 @@ const title = (s: string) => props.streams.find((x) => x.name === s)?.title ?? s
     <KeyButton @click="making = !making">{{ t('tokens.make') }}</KeyButton>
   </div>
   <form v-if="making" class="form" @submit.prevent="make">
-    <input
+    <ElInput
       v-model="name"
       :placeholder="t('tokens.name')"
       :aria-label="t('tokens.name')"
       required
       maxlength="80"
     />
-    <label v-for="s in streams" :key="s.name">
-      <input v-model="chosen" type="checkbox" :value="s.name" />
-      {{ s.title }}
-    </label>
+    <ElCheckboxGroup v-model="chosen">
+      <ElCheckbox v-for="s in streams" :key="s.name" :value="s.name" :label="s.title" />
+    </ElCheckboxGroup>
     <KeyButton :disabled="!name || !chosen.length" main submit>{{ t('tokens.make') }}</KeyButton>
   </form>
   <p v-if="secret" class="secret">
@@ -85,11 +84,6 @@ const title = (s: string) => props.streams.find((x) => x.name === s)?.title ?? s
   background: #fff;
   border: 1px solid var(--line);
   padding: 10px;
-}
-.form input:not([type='checkbox']) {
-  font: inherit;
-  padding: 3px 6px;
-  border: 1px solid var(--line);
 }
 .secret {
   background: var(--doubt-pale);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
+import type { InputInstance } from 'element-plus'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { api, tell, type Schema } from '../api/client'
@@ -15,7 +16,7 @@ const router = useRouter()
 const words = ref(String(route.query.q ?? ''))
 const result = ref<Schema['Result'] | null>(null)
 const at = ref(-1)
-const input = ref<HTMLInputElement>()
+const input = ref<InputInstance>()
 const asked = computed(() => String(route.query.q ?? ''))
 
 async function search() {
@@ -57,7 +58,7 @@ useKeys([
 <template>
   <div class="archive">
     <div class="ask">
-      <input
+      <ElInput
         id="archive-words"
         ref="input"
         v-model="words"
@@ -144,14 +145,9 @@ useKeys([
   display: flex;
   gap: 8px;
 }
-.ask input {
-  flex: 1;
-  font: inherit;
+.ask .el-input {
+  --el-input-height: 40px;
   font-size: 18px;
-  padding: 8px 12px;
-  border: 1px solid #8a97a1;
-  border-radius: 4px;
-  background: #fff;
 }
 .chips {
   flex-wrap: wrap;

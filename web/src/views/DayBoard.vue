@@ -3,11 +3,13 @@ import { useDebounceFn } from '@vueuse/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRoute, useRouter } from 'vue-router'
+import { useRouter } from 'vue-router'
 import { api, tell, type Schema } from '../api/client'
+import { useBoardFilter } from '../composables/useBoardFilter'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
 import BatchCard from '../parts/BatchCard.vue'
+import BoardFilters from '../parts/BoardFilters.vue'
 import { byUrgency, dueAt, lateness, workable } from '../parts/late'
 import { stretch } from '../parts/times'
 import StageRail from '../parts/StageRail.vue'
@@ -16,7 +18,6 @@ import KeyButton from '../parts/base/KeyButton.vue'
 
 const { t } = useI18n()
 const router = useRouter()
-const route = useRoute()
 const session = useSession()
 const rows = ref<Schema['Row'][]>([])
 const card = ref(false)
@@ -36,29 +37,8 @@ async function load() {
 useEvents(useDebounceFn(() => load(), 400, { maxWait: 1000 }))
 void load()
 
-const streams = computed(() => [...new Map(rows.value.map((r) => [r.stream, r.title])).entries()])
-const stream = computed(() => String(route.query.stream ?? ''))
-const stage = computed(() => String(route.query.stage ?? ''))
-const only = computed(() => String(route.query.only ?? ''))
-function filter(name: 'stream' | 'stage' | 'only', value: string) {
-  void router.replace({ query: { ...route.query, [name]: value || undefined } })
-}
-/** Words in the address that narrow the board. */
-const ONLY: Record<string, (r: Schema['Row']) => boolean> = {
-  mine: (r) => r.mine,
-  free: (r) => workable(r) && !r.with,
-  late: (r) => lateness(r, now.value) !== 'well',
-  held: (r) => !!r.onHold,
-  byItself: (r) => r.byItself,
-}
-const shown = computed(() =>
-  rows.value.filter(
-    (r) =>
-      (!stream.value || r.stream === stream.value) &&
-      (!stage.value || r.stage === stage.value) &&
-      (ONLY[only.value]?.(r) ?? true),
-  ),
-)
+const narrowed = useBoardFilter(rows, now)
+const { shown } = narrowed
 watch(shown, (s) => (at.value = Math.min(at.value, Math.max(0, s.length - 1))))
 const next = computed(
   () =>
@@ -180,40 +160,7 @@ function about(index: number) {
 
     <div class="below">
       <section class="list panel">
-        <div class="filters row">
-          <KeyButton :aria-pressed="!stream" @click="filter('stream', '')">
-            {{ t('board.all') }}
-          </KeyButton>
-          <KeyButton
-            v-for="[name, title] in streams"
-            :key="name"
-            :aria-pressed="stream === name"
-            @click="filter('stream', stream === name ? '' : name)"
-          >
-            {{ title }}
-          </KeyButton>
-          <KeyButton
-            v-for="o in ['mine', 'free', 'late', 'held', 'byItself']"
-            :key="o"
-            :aria-pressed="only === o"
-            @click="filter('only', only === o ? '' : o)"
-          >
-            {{ t(`board.only.${o}`) }}
-            <b>{{ rows.filter(ONLY[o]).length }}</b>
-          </KeyButton>
-          <span class="stretch" />
-          <span class="row stages">
-            <KeyButton
-              v-for="s in ['intake', 'pages', 'index', 'filing', 'done']"
-              :key="s"
-              :aria-pressed="stage === s"
-              @click="filter('stage', stage === s ? '' : s)"
-            >
-              {{ t(`stages.${s}`) }}
-              <b>{{ rows.filter((r) => r.stage === s).length }}</b>
-            </KeyButton>
-          </span>
-        </div>
+        <BoardFilters :filter="narrowed" :rows="rows" />
         <div class="head grid" aria-hidden="true">
           <span>{{ t('board.batch') }}</span>
           <span>{{ t('board.stream') }}</span>
@@ -325,15 +272,6 @@ function about(index: number) {
   flex-direction: column;
   background: var(--paper);
 }
-.filters {
-  padding: 8px 12px;
-  background: var(--panel);
-  border-bottom: 1px solid var(--line);
-}
-.filters .act[aria-pressed='true'] {
-  background: var(--petrol-pale);
-  border-color: var(--petrol);
-}
 .due {
   white-space: nowrap;
 }
@@ -405,10 +343,6 @@ function about(index: number) {
   font: inherit;
   cursor: pointer;
   padding: 0 4px;
-}
-.filters {
-  flex-wrap: wrap;
-  row-gap: 6px;
 }
 .empty {
   padding: 40px;

@@ -37,15 +37,15 @@ async function change() {
       <input type="text" name="username" autocomplete="username" :value="session.me?.signIn" hidden />
       <label>
         {{ t('password.before') }}
-        <input v-model="before" type="password" autocomplete="current-password" autofocus required />
+        <ElInput v-model="before" type="password" autocomplete="current-password" autofocus required />
       </label>
       <label>
         {{ t('password.after') }}
-        <input v-model="after" type="password" autocomplete="new-password" minlength="12" required />
+        <ElInput v-model="after" type="password" autocomplete="new-password" minlength="12" required />
       </label>
       <label>
         {{ t('password.again') }}
-        <input v-model="again" type="password" autocomplete="new-password" required />
+        <ElInput v-model="again" type="password" autocomplete="new-password" required />
       </label>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p v-if="done" class="done" role="status">{{ t('password.done') }}</p>
@@ -85,13 +85,6 @@ label {
   display: flex;
   flex-direction: column;
   gap: 3px;
-}
-input {
-  font: inherit;
-  padding: 7px 9px;
-  border: 1px solid #8a97a1;
-  border-radius: 3px;
-  background: #fff;
 }
 .problem {
   padding: 6px 9px;

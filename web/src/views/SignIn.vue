@@ -36,11 +36,11 @@ async function go() {
         <p class="soft lead">{{ t('signIn.lead') }}</p>
         <label>
           {{ t('signIn.name') }}
-          <input v-model="name" name="username" autocomplete="username" autofocus required />
+          <ElInput v-model="name" name="username" autocomplete="username" autofocus required />
         </label>
         <label>
           {{ t('signIn.password') }}
-          <input
+          <ElInput
             v-model="password"
             name="password"
             type="password"
@@ -91,21 +91,11 @@ label {
   flex-direction: column;
   gap: 3px;
 }
-input {
-  font: inherit;
-  padding: 7px 9px;
-  border: 1px solid #8a97a1;
-  border-radius: 3px;
-  background: #fff;
-}
 .problem {
   margin: 0;
   padding: 6px 9px;
   background: var(--wrong-pale);
   color: var(--wrong);
   border-left: 4px solid var(--wrong);
-}
-button {
-  padding: 8px;
 }
 </style>

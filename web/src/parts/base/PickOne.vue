@@ -5,7 +5,13 @@ const chosen = defineModel<T | null>()
 </script>
 
 <template>
-  <ElSelect v-model="chosen" class="pick" :placeholder="placeholder ?? ' '">
+  <ElSelect
+    v-model="chosen"
+    class="pick"
+    :placeholder="placeholder ?? ' '"
+    :empty-values="placeholder ? undefined : [null, undefined]"
+    :value-on-clear="null"
+  >
     <ElOption v-for="o in options" :key="String(o.value)" :value="o.value" :label="o.label" />
   </ElSelect>
 </template>
