@@ -82,7 +82,7 @@ async function saved() {
       </div>
       <div v-if="kind(c) !== 'scanner'" class="small">
         {{ t('intake.taken', { n: c.taken }, c.taken) }}
-        <template v-if="c.rejected">, {{ t('channels.rejected', { n: c.rejected }, c.rejected) }}</template>
+        <template v-if="c.rejected">· {{ t('channels.rejected', { n: c.rejected }, c.rejected) }}</template>
       </div>
       <p v-if="c.problem" class="trouble" role="alert">
         <span class="soft small">

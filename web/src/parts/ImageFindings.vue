@@ -59,7 +59,7 @@ const number = (v: number) =>
         @mouseenter="emit('region', f.where ?? null)"
         @mouseleave="emit('region', null)"
       >
-        <span class="state" :class="page.needsEye ? 'doubtful' : 'settled'">{{ said(f) }}</span>
+        <span class="state after" :class="page.needsEye ? 'doubtful' : 'settled'">{{ said(f) }}</span>
         <span class="soft">{{ t(`image.units.${f.kind}`) }}</span>
       </li>
     </ul>

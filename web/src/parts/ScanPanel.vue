@@ -113,7 +113,7 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
     <div v-else class="settings">
       <label>
         {{ t('scan.device') }}
-        <PickOne v-model="device" :options="scanners" :disabled="!!state" />
+        <PickOne v-model="device" class="device" :options="scanners" :disabled="!!state" />
       </label>
       <label>
         {{ t('scan.source') }}
@@ -168,7 +168,7 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
     <div ref="pile" class="pile" aria-live="polite">
       <figure v-for="p in shown" :key="p.no" :class="{ unread: !p.read }">
         <img :src="`/api/batches/${state?.no}/arriving/${p.no}/picture`" loading="lazy" alt="" />
-        <figcaption>
+        <figcaption class="spaced">
           <span class="mono">{{ p.no }}</span>
           <span v-if="p.sheet" class="soft">
             {{ t(p.sheet.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet.no }) }}
@@ -234,6 +234,9 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
   font-size: 13px;
   color: var(--ink-soft);
   gap: 2px;
+}
+.device {
+  min-width: 200px;
 }
 .expected .el-input {
   width: 80px;

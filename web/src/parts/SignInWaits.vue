@@ -29,7 +29,7 @@ useIntervalFn(load, 15_000)
     <h2>{{ t('signInWaits.title') }}</h2>
     <div v-for="w in waits" :key="w.kind + w.who" class="row">
       <span class="who">
-        <span class="soft">{{ t(`signInWaits.${w.kind}`) }}</span>
+        <span class="soft after">{{ t(`signInWaits.${w.kind}`) }}</span>
         <b class="mono">{{ w.who }}</b>
       </span>
       <span>{{ t('signInWaits.failed', { n: w.failures }, w.failures) }}</span>

@@ -149,7 +149,7 @@ defineExpose({ choose: () => input.value?.click(), busy })
     @dragleave="over = false"
     @drop.prevent="dropped"
   >
-    <p>
+    <p class="spaced">
       {{ t('intake.drop') }}
       <KeyButton :disabled="!stream" k="O" @click="input?.click()">
         {{ t('intake.choose') }}

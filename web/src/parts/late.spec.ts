@@ -1,18 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { Schema } from '../api/client'
+import { row } from '../test/fixtures'
 import { byUrgency, dueAt, lateness, workable } from './late'
 
 const now = Date.parse('2026-11-23T12:00:00Z')
-const row = (over: Partial<Schema['Row']>) =>
-  ({
-    stage: 'pages',
-    filing: false,
-    free: true,
-    dueAt: '2026-11-23T14:00:00Z',
-    stageDueAt: undefined,
-    ...over,
-  }) as unknown as Schema['Row']
-
 describe('lateness', () => {
   it('goes by whichever is due first, the batch or its stage', () => {
     expect(lateness(row({}), now)).toBe('well')

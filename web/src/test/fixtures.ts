@@ -135,9 +135,22 @@ export function batch(
     priority: 'normal',
     with: '',
     free: true,
+    mine: false,
+    byItself: false,
     onHold: '',
     withdrawn: '',
     sender: '',
     subject: '',
   }
 }
+
+/** A row of the board: a batch that anyone may take, due in two hours. */
+export const row = (over: Partial<Schema['Row']>) =>
+  ({
+    stage: 'pages',
+    filing: false,
+    free: true,
+    dueAt: '2026-11-23T14:00:00Z',
+    stageDueAt: undefined,
+    ...over,
+  }) as unknown as Schema['Row']

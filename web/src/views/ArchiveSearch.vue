@@ -77,7 +77,7 @@ useKeys([
         :title="t('archive.remove')"
         @click="router.push({ query: { q: without(asked, c.raw) || undefined } })"
       >
-        <span v-if="c.field" class="soft">{{ c.field }}</span>
+        <span v-if="c.field" class="soft after">{{ c.field }}</span>
         <b>{{ c.text }}</b>
         ×
       </button>

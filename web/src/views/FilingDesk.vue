@@ -159,7 +159,7 @@ useKeys([
     </div>
     <footer v-if="batch && plan" class="row">
       <span>
-        <span class="soft">{{ t('filing.ledger') }}:</span>
+        <span class="soft after">{{ t('filing.ledger') }}:</span>
         <strong class="ledger">{{ ledger(plan.ledger, plan.setAsideBy) }}</strong>
       </span>
       <span class="stretch" />

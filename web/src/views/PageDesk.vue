@@ -446,7 +446,7 @@ function fillGap(page: number) {
             <div>
               {{ reason(document) }}
               <span v-if="!document.stake.by" class="soft">
-                , {{ t('pageDesk.certainty', { n: Math.round(document.stake.certainty * 100) }) }}
+                · {{ t('pageDesk.certainty', { n: Math.round(document.stake.certainty * 100) }) }}
               </span>
             </div>
             <div v-if="document.type.doubtful" class="row question">

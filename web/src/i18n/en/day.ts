@@ -4,7 +4,7 @@ export default {
   after: 'Day after',
   received: '{n} page came in, by hour | {n} pages came in, by hour',
   filed: '{n} page filed, by hour | {n} pages filed, by hour',
-  sheets: ', {n} scanned sheet among them | , {n} scanned sheets among them',
+  sheets: '· {n} scanned sheet among them | · {n} scanned sheets among them',
   nothingIn: 'Nothing came in.',
   nothingOut: 'Nothing was filed.',
   in: 'Pages in',
