@@ -1,5 +1,5 @@
 import { computed, type Ref } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router'
 import type { Schema } from '../api/client'
 import { lateness, workable } from '../parts/late'
 
@@ -9,10 +9,15 @@ type Row = Schema['Row']
 export function useBoardFilter(rows: Ref<Row[]>, now: Ref<number>) {
   const route = useRoute()
   const router = useRouter()
+  /** What the address is about to say: a second change may come before the first one stands there. */
+  let coming: LocationQueryRaw | null = null
   const part = (name: string) =>
     computed({
       get: () => String(route.query[name] ?? ''),
-      set: (value: string) => void router.replace({ query: { ...route.query, [name]: value || undefined } }),
+      set: (value: string) => {
+        coming = { ...(coming ?? route.query), [name]: value || undefined }
+        void router.replace({ query: coming }).finally(() => (coming = null))
+      },
     })
   const chosen = { stream: part('stream'), stage: part('stage'), only: part('only'), words: part('words') }
 
