@@ -96,7 +96,7 @@ useKeys([
     <section class="panel">
       <h2>{{ t('streams.registers') }}</h2>
       <div v-for="r in registers" :key="r.name" class="register">
-        <b class="mono">{{ r.name }}</b>
+        <b class="mono after">{{ r.name }}</b>
         <span>{{ t('streams.lines', { n: r.rows }) }}</span>
         <div class="soft">{{ t('streams.columns', { names: r.columns.join(', ') }) }}</div>
         <ul v-if="r.faults.length">
