@@ -8,6 +8,8 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { i18n } from './i18n'
+import { followRoom } from './place'
 import { router } from './router'
 
+followRoom()
 createApp(App).use(createPinia()).use(i18n).use(router).mount('#app')

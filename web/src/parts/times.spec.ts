@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
-import { stretch } from './times'
+import { place } from '../place'
+import { clock, moment, stretch } from './times'
 
 test.each([
   [30_000, '1 min'],
@@ -7,3 +8,17 @@ test.each([
   [65 * 60_000, '1 h 05'],
   [27 * 3_600_000, '1 d 3 h'],
 ])('%d ms is %s', (ms, words) => expect(stretch(ms)).toBe(words))
+
+test('dates and times are written as the chosen region has them, with the chosen hours', () => {
+  const at = new Date(2026, 9, 4, 14, 5, 9)
+  place.value = { region: 'GB', hours: '', room: '' }
+  expect(moment(at.toISOString())).toBe('4 Oct 2026, 14:05')
+  place.value = { region: 'US', hours: '', room: '' }
+  expect(moment(at.toISOString())).toMatch(/^Oct 4, 2026, 02:05\sPM$/)
+  place.value = { region: 'US', hours: 'h23', room: '' }
+  expect(moment(at.toISOString())).toBe('Oct 4, 2026, 14:05')
+  const today = new Date()
+  today.setHours(14, 5, 9)
+  expect(clock(today.toISOString())).toBe('14:05:09')
+  place.value = { region: '', hours: '', room: '' }
+})

@@ -1,3 +1,5 @@
+import { hours, locale } from '../place'
+
 /** A stretch of time in the two units that matter: 12 min, 1 h 05, 2 d 3 h. */
 export function stretch(ms: number): string {
   const minutes = Math.max(0, Math.round(ms / 60_000))
@@ -8,17 +10,23 @@ export function stretch(ms: number): string {
 }
 
 export const moment = (iso: string) =>
-  new Date(iso).toLocaleString(undefined, {
+  new Date(iso).toLocaleString(locale(), {
     year: 'numeric',
     month: 'short',
     day: 'numeric',
     hour: '2-digit',
     minute: '2-digit',
+    ...hours(),
   })
 
 /** The time alone when it was today, else day and time. */
 export function clock(instant: string): string {
   const at = new Date(instant)
   if (at.toDateString() !== new Date().toDateString()) return moment(instant)
-  return at.toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit', second: '2-digit' })
+  return at.toLocaleTimeString(locale(), {
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+    ...hours(),
+  })
 }

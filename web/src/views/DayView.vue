@@ -9,6 +9,7 @@ import VChart from 'vue-echarts'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import SignInWaits from '../parts/SignInWaits.vue'
+import { locale } from '../place'
 import KeyButton from '../parts/base/KeyButton.vue'
 
 use([BarChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer])
@@ -79,7 +80,7 @@ const share = (part: number, all: number) => (all ? `${Math.round((100 * part) /
     <div class="row">
       <h1>{{ t('day.title') }}</h1>
       <KeyButton @click="back++">◂ {{ t('day.before') }}</KeyButton>
-      <b>{{ begin.toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' }) }}</b>
+      <b>{{ begin.toLocaleDateString(locale(), { weekday: 'long', day: 'numeric', month: 'long' }) }}</b>
       <KeyButton :disabled="!back" @click="back--">{{ t('day.after') }} ▸</KeyButton>
     </div>
     <div v-if="day" class="charts">

@@ -5,8 +5,9 @@ import { useRouter } from 'vue-router'
 import { api, worded } from '../api/client'
 import { useSession } from '../session'
 import KeyButton from '../parts/base/KeyButton.vue'
+import MyPlace from '../parts/MyPlace.vue'
 
-/** A person's own password. */
+/** What is a person's own: the password, and how the screens look. */
 const { t } = useI18n()
 const session = useSession()
 const router = useRouter()
@@ -31,6 +32,7 @@ async function change() {
 
 <template>
   <div class="ground" @keydown.esc="router.back()">
+    <MyPlace />
     <form class="panel card" @submit.prevent="change">
       <h1>{{ t('password.title') }}</h1>
       <p class="soft">{{ t('password.lead', { name: session.me?.name }) }}</p>
@@ -64,8 +66,12 @@ async function change() {
 <style scoped>
 .ground {
   height: 100%;
-  display: grid;
-  place-items: center;
+  display: flex;
+  gap: 14px;
+  align-items: stretch;
+  justify-content: center;
+  align-content: center;
+  flex-wrap: wrap;
 }
 .card {
   width: 430px;

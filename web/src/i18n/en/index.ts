@@ -23,6 +23,7 @@ import notRead from './notRead'
 import pageDesk from './pageDesk'
 import password from './password'
 import repair from './repair'
+import place from './place'
 import rescans from './rescans'
 import scan from './scan'
 import shared from './shared'
@@ -59,6 +60,7 @@ export default {
   pageDesk,
   password,
   repair,
+  place,
   rescans,
   scan,
   signIn,
