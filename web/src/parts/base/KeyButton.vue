@@ -11,6 +11,10 @@ defineProps<{ k?: string | number; main?: boolean; submit?: boolean }>()
     :native-type="submit ? 'submit' : 'button'"
   >
     <slot />
-    <kbd v-if="k">{{ k }}</kbd>
+    <!-- The space parts the words from the key where they are read out. -->
+    <template v-if="k">
+      {{ ' ' }}
+      <kbd>{{ k }}</kbd>
+    </template>
   </ElButton>
 </template>

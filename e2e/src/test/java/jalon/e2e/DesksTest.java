@@ -128,7 +128,7 @@ class DesksTest extends InTheBrowser {
             Page page = signedIn("m.tarrow", "merrow-operator");
             page.navigate(address() + "/desk/intake");
             page.getByLabel("Dues letters").check();
-            assertThat(page.locator("select").first()).containsText("Merrow simulated scanner");
+            assertThat(page.locator(".device")).containsText("Merrow simulated scanner");
             page.keyboard().press("s");
             assertThat(page.locator(".fault")).containsText("jammed. Sheet 1 is here. Put sheet 2");
             scanner.attend();
