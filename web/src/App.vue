@@ -90,7 +90,7 @@ useEventListener('keydown', (e) => {
   align-items: center;
   gap: 22px;
   padding: 0 16px;
-  background: var(--ink);
+  background: var(--bar);
   color: #e8edf0;
 }
 .name {

@@ -138,7 +138,7 @@ async function remove() {
 
 <style scoped>
 .form {
-  background: #fff;
+  background: var(--field);
   border: 1px solid var(--line);
   padding: 10px 12px;
   display: grid;

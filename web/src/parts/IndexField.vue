@@ -100,7 +100,7 @@ const state = computed(() => {
   border-left-color: var(--doubt);
 }
 .field.current {
-  background: #fff;
+  background: var(--field);
   border: 1px solid var(--petrol);
   border-left: 4px solid var(--petrol);
   cursor: default;

@@ -222,7 +222,7 @@ async function save() {
 <style scoped>
 .limits {
   padding: 12px 18px;
-  background: #fff;
+  background: var(--field);
 }
 .two {
   display: grid;

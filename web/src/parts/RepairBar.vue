@@ -94,7 +94,7 @@ useEventListener('keydown', press, { capture: true })
   flex-wrap: wrap;
 }
 [aria-pressed='true'] {
-  background: #fff;
+  background: var(--field);
   border-color: var(--petrol);
   font-weight: 600;
 }

@@ -33,7 +33,7 @@ const at = computed(() => stages.indexOf(props.stage))
   width: 30px;
   height: 8px;
   border: 1px solid #8a97a1;
-  background: #fff;
+  background: var(--field);
   position: relative;
   overflow: hidden;
 }

@@ -81,7 +81,7 @@ const title = (s: string) => props.streams.find((x) => x.name === s)?.title ?? s
 .form {
   display: grid;
   gap: 6px;
-  background: #fff;
+  background: var(--field);
   border: 1px solid var(--line);
   padding: 10px;
 }

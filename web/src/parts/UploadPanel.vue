@@ -229,7 +229,7 @@ defineExpose({ choose: () => input.value?.click(), busy })
   display: grid;
   place-content: center;
   text-align: center;
-  background: #fff;
+  background: var(--field);
   font-size: 17px;
 }
 .drop.over {
@@ -264,7 +264,7 @@ defineExpose({ choose: () => input.value?.click(), busy })
 .bar {
   height: 10px;
   border: 1px solid #8a97a1;
-  background: #fff;
+  background: var(--field);
 }
 .bar.wide {
   flex: 1;

@@ -177,7 +177,7 @@ article {
   gap: 14px;
   padding: 10px 12px;
   cursor: pointer;
-  background: #fff;
+  background: var(--field);
   flex: none;
 }
 article:hover,

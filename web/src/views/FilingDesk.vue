@@ -201,7 +201,7 @@ useKeys([
 .tree {
   overflow: auto;
   padding: 14px 18px;
-  background: #fff;
+  background: var(--field);
   border-right: 1px solid var(--line);
 }
 .destination {

@@ -174,7 +174,7 @@ legend {
   padding: 5px 12px;
   border: 1px solid var(--line);
   border-radius: 3px;
-  background: #fff;
+  background: var(--field);
   cursor: pointer;
   display: flex;
   gap: 7px;

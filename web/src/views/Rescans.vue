@@ -90,14 +90,14 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
 }
 .none {
   padding: 20px;
-  background: #fff;
+  background: var(--field);
 }
 article {
   display: flex;
   gap: 16px;
   padding: 12px 14px;
   margin: 10px 0;
-  background: #fff;
+  background: var(--field);
   break-inside: avoid;
 }
 img {
@@ -105,7 +105,7 @@ img {
   height: 160px;
   object-fit: contain;
   border: 1px solid #a9b3bb;
-  background: #fff;
+  background: var(--field);
 }
 .what {
   flex: 1;

@@ -120,7 +120,7 @@ useKeys([
 }
 section {
   padding: 14px 18px;
-  background: #fff;
+  background: var(--field);
 }
 .line {
   display: grid;
