@@ -163,19 +163,25 @@ final class Headless {
                 all.add(put(one, files));
             }
             return all;
-        } catch (UnreadableFile | WorkFailed e) {
-            if (e instanceof WorkFailed failed && failed.why() == WorkFailed.Why.DISK) {
-                throw new IOException(e);
+        } catch (WorkFailed e) {
+            if (e.why() == WorkFailed.Why.DISK) {
+                throw e;
             }
-            return planned.stream()
-                    .map(p -> new Put(p, List.of(), "could not be written: " + e.getMessage()))
-                    .toList();
+            return notWritten(planned, e);
+        } catch (UnreadableFile e) {
+            return notWritten(planned, e);
         } finally {
             for (Path file : work.targets().values()) {
                 Files.deleteIfExists(file);
             }
             Files.delete(folder);
         }
+    }
+
+    private static List<Put> notWritten(List<Filing.Planned> planned, Exception why) {
+        return planned.stream()
+                .map(p -> new Put(p, List.of(), "could not be written: " + why.getMessage()))
+                .toList();
     }
 
     /** @param files in all formats that the document is written in */

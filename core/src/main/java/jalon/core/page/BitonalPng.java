@@ -2,6 +2,7 @@ package jalon.core.page;
 
 import static org.bytedeco.leptonica.global.leptonica.L_SEVERITY_NONE;
 import static org.bytedeco.leptonica.global.leptonica.pixDestroy;
+import static org.bytedeco.leptonica.global.leptonica.pixGetColormap;
 import static org.bytedeco.leptonica.global.leptonica.pixGetData;
 import static org.bytedeco.leptonica.global.leptonica.pixGetDepth;
 import static org.bytedeco.leptonica.global.leptonica.pixGetWpl;
@@ -10,8 +11,6 @@ import static org.bytedeco.leptonica.global.leptonica.setMsgSeverity;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.IntPointer;
@@ -25,8 +24,6 @@ final class BitonalPng {
     /** Signature, then the header's chunk (PNG, third edition, 11.2.1). */
     private static final int DEPTH_AT = 24;
 
-    private static final int FIRST_CHUNK_AFTER_HEADER = 33;
-
     static {
         setMsgSeverity(L_SEVERITY_NONE);
     }
@@ -35,39 +32,11 @@ final class BitonalPng {
 
     /** @return nothing for a file of another kind, a see-through one, and one that is damaged */
     static Optional<BufferedImage> decoded(byte[] file) {
-        return isBitonal(file) ? read(file) : Optional.empty();
-    }
-
-    private static boolean isBitonal(byte[] file) {
         boolean greyOfOneBit = FileKind.of(file) == FileKind.PNG
-                && file.length > FIRST_CHUNK_AFTER_HEADER
+                && file.length > DEPTH_AT + 1
                 && file[DEPTH_AT] == 1
                 && file[DEPTH_AT + 1] == 0;
-        return greyOfOneBit && !isSeeThrough(ByteBuffer.wrap(file).position(FIRST_CHUNK_AFTER_HEADER));
-    }
-
-    /** @param chunks each with its length, its name, so many bytes and four to check them by; the picture's come last */
-    private static boolean isSeeThrough(ByteBuffer chunks) {
-        while (chunks.remaining() > 12) {
-            int length = chunks.getInt();
-            byte[] name = new byte[4];
-            chunks.get(name);
-            switch (new String(name, StandardCharsets.ISO_8859_1)) {
-                case "tRNS" -> {
-                    return true;
-                }
-                case "IDAT" -> {
-                    return false;
-                }
-                default -> {
-                    if (length < 0 || length > chunks.remaining() - 4) {
-                        return false;
-                    }
-                    chunks.position(chunks.position() + length + 4);
-                }
-            }
-        }
-        return false;
+        return greyOfOneBit ? read(file) : Optional.empty();
     }
 
     private static Optional<BufferedImage> read(byte[] file) {
@@ -77,7 +46,9 @@ final class BitonalPng {
                 return Optional.empty();
             }
             try {
-                return pixGetDepth(picture) == 1 ? Optional.of(copy(picture)) : Optional.empty();
+                // What is see-through comes with colours of its own.
+                boolean plain = pixGetDepth(picture) == 1 && pixGetColormap(picture) == null;
+                return plain ? Optional.of(copy(picture)) : Optional.empty();
             } finally {
                 pixDestroy(picture);
             }

@@ -46,16 +46,17 @@ final class PicturePages implements PageFile {
     @Override
     public Scan page(int index) throws UnreadableFile {
         try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-            BufferedImage bitonal = BitonalPng.decoded(Files.readAllBytes(file)).orElse(null);
             ImageReader reader = readerFor(in);
             try {
                 var warnings = new Warnings();
                 reader.addIIOReadWarningListener(warnings);
-                BufferedImage image = bitonal == null ? reader.read(0) : bitonal;
+                boolean jpeg = reader.getFormatName().equalsIgnoreCase("jpeg");
+                Optional<BufferedImage> bitonal =
+                        jpeg ? Optional.empty() : BitonalPng.decoded(Files.readAllBytes(file));
+                BufferedImage image = bitonal.isPresent() ? bitonal.get() : reader.read(0);
                 if (warnings.cutShort) {
                     throw new UnreadableFile(Unread.Code.PICTURE_ENDS.with());
                 }
-                boolean jpeg = reader.getFormatName().equalsIgnoreCase("jpeg");
                 Resolution resolution =
                         statedResolution(reader.getImageMetadata(0), image.getWidth(), image.getHeight(), jpeg);
                 BufferedImage square = Pixels.square(image, resolution);

@@ -65,6 +65,22 @@ class PageFileTest {
         }
         byte[] cut = java.util.Arrays.copyOf(Files.readAllBytes(file), 20_000);
         assertThat(BitonalPng.decoded(cut)).isEmpty();
+        assertThat(BitonalPng.decoded(seeThrough(Files.readAllBytes(file)))).isEmpty();
+    }
+
+    /** The same PNG with one of its two shades see-through. */
+    private static byte[] seeThrough(byte[] png) {
+        int afterHeader = 33;
+        byte[] chunk = {'t', 'R', 'N', 'S', 0, 1};
+        var crc = new CRC32();
+        crc.update(chunk);
+        return ByteBuffer.allocate(png.length + 14)
+                .put(png, 0, afterHeader)
+                .putInt(2)
+                .put(chunk)
+                .putInt((int) crc.getValue())
+                .put(png, afterHeader, png.length - afterHeader)
+                .array();
     }
 
     @ParameterizedTest
