@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useChoices } from '../composables/useChoices'
 import { place, REGIONS } from '../place'
+import FieldBox from './base/FieldBox.vue'
 import PickOne from './base/PickOne.vue'
 import { moment } from './times'
 
@@ -30,18 +31,15 @@ const example = computed(() => moment(new Date().toISOString()))
   <section class="panel place">
     <h1>{{ t('place.title') }}</h1>
     <p class="soft">{{ t('place.lead') }}</p>
-    <label>
-      {{ t('place.region') }}
+    <FieldBox :label="t('place.region')">
       <PickOne v-model="place.region" :options="regions" filterable />
-    </label>
-    <label>
-      {{ t('place.hours') }}
+    </FieldBox>
+    <FieldBox :label="t('place.hours')">
       <PickOne v-model="place.hours" :options="hours" />
-    </label>
-    <label>
-      {{ t('place.room') }}
+    </FieldBox>
+    <FieldBox :label="t('place.room')">
       <PickOne v-model="place.room" :options="rooms" />
-    </label>
+    </FieldBox>
     <p class="soft">{{ t('place.example', { example }) }}</p>
   </section>
 </template>
@@ -59,10 +57,5 @@ h1 {
 }
 p {
   margin: 0;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
 }
 </style>

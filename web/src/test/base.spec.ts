@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import { useBoardFilter } from '../composables/useBoardFilter'
 import { i18n } from '../i18n'
+import FieldBox from '../parts/base/FieldBox.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
 import PickOne from '../parts/base/PickOne.vue'
 import BoardFilters from '../parts/BoardFilters.vue'
@@ -23,6 +24,17 @@ test('a button shows its key, sends no form unless it is to, and is not pressed 
   await button.trigger('click')
   expect(pressed.value).toBe(1)
   expect(mount(KeyButton, { props: { submit: true } }).attributes('type')).toBe('submit')
+})
+
+test('a field names its control, and says what is wrong in place of the hint', async () => {
+  const field = mount(FieldBox, {
+    props: { label: 'Pages', hint: 'as counted' },
+    slots: { default: '<input />' },
+  })
+  expect(field.get('label').text()).toBe('Pages as counted')
+  await field.setProps({ error: 'not a number' })
+  expect(field.get('[role=alert]').text()).toBe('not a number')
+  expect(field.text()).not.toContain('as counted')
 })
 
 test('a list says the words of what is chosen, and what it is for while nothing is', async () => {

@@ -153,10 +153,6 @@ function finished(batch: string) {
 h1 {
   margin: 0;
 }
-.row .act[aria-pressed='true'] {
-  background: var(--petrol-pale);
-  border-color: var(--petrol);
-}
 fieldset {
   border: 0;
   padding: 0;

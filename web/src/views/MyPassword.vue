@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, worded } from '../api/client'
 import { useSession } from '../session'
+import FieldBox from '../parts/base/FieldBox.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
 import MyPlace from '../parts/MyPlace.vue'
 
@@ -37,18 +38,15 @@ async function change() {
       <h1>{{ t('password.title') }}</h1>
       <p class="soft">{{ t('password.lead', { name: session.me?.name }) }}</p>
       <input type="text" name="username" autocomplete="username" :value="session.me?.signIn" hidden />
-      <label>
-        {{ t('password.before') }}
+      <FieldBox :label="t('password.before')">
         <ElInput v-model="before" type="password" autocomplete="current-password" autofocus required />
-      </label>
-      <label>
-        {{ t('password.after') }}
+      </FieldBox>
+      <FieldBox :label="t('password.after')">
         <ElInput v-model="after" type="password" autocomplete="new-password" minlength="12" required />
-      </label>
-      <label>
-        {{ t('password.again') }}
+      </FieldBox>
+      <FieldBox :label="t('password.again')">
         <ElInput v-model="again" type="password" autocomplete="new-password" required />
-      </label>
+      </FieldBox>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p v-if="done" class="done" role="status">{{ t('password.done') }}</p>
       <div class="row">
@@ -86,11 +84,6 @@ h1 {
 }
 p {
   margin: 0;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
 }
 .problem {
   padding: 6px 9px;

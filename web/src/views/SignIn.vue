@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { useSession } from '../session'
+import FieldBox from '../parts/base/FieldBox.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
 
 const { t } = useI18n()
@@ -34,12 +35,10 @@ async function go() {
       <div class="form">
         <h1>{{ t('app.name') }}</h1>
         <p class="soft lead">{{ t('signIn.lead') }}</p>
-        <label>
-          {{ t('signIn.name') }}
+        <FieldBox :label="t('signIn.name')">
           <ElInput v-model="name" name="username" autocomplete="username" autofocus required />
-        </label>
-        <label>
-          {{ t('signIn.password') }}
+        </FieldBox>
+        <FieldBox :label="t('signIn.password')">
           <ElInput
             v-model="password"
             name="password"
@@ -47,7 +46,7 @@ async function go() {
             autocomplete="current-password"
             required
           />
-        </label>
+        </FieldBox>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <KeyButton :disabled="busy" main submit k="Enter">
           {{ t('signIn.go') }}
@@ -85,11 +84,6 @@ h1 {
 }
 .lead {
   margin: -10px 0 4px;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
 }
 .problem {
   margin: 0;
