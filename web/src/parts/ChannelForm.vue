@@ -145,11 +145,15 @@ async function remove() {
   gap: 6px;
   margin-bottom: 10px;
 }
-label {
+label:not(.el-checkbox) {
   display: grid;
-  grid-template-columns: 128px 1fr;
+  grid-template-columns: 128px minmax(0, 1fr);
   gap: 8px;
   align-items: center;
   font-size: 13.5px;
+}
+.el-checkbox {
+  height: auto;
+  white-space: normal;
 }
 </style>

@@ -94,7 +94,7 @@ const state = computed(() => {
   padding: 3px 8px 4px;
   border-left: 4px solid transparent;
   cursor: pointer;
-  border-bottom: 1px solid #dde2e6;
+  border-bottom: 1px solid var(--line-faint);
 }
 .field.doubt {
   border-left-color: var(--doubt);

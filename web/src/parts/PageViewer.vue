@@ -188,7 +188,7 @@ function leave() {
 
 <template>
   <div ref="frame" class="frame" @wheel="wheel">
-    <div class="page" :style="{ width: widthMm * scale + 'px', height: heightMm * scale + 'px' }">
+    <div class="page on-paper" :style="{ width: widthMm * scale + 'px', height: heightMm * scale + 'px' }">
       <img :key="alt" :src="src" :alt="alt" draggable="false" :style="under" />
       <svg
         :viewBox="`0 0 ${widthMm} ${heightMm}`"
@@ -235,7 +235,7 @@ function leave() {
   overflow: auto;
   width: 100%;
   height: 100%;
-  background: #c3cad0;
+  background: var(--viewer);
   display: flex;
   scrollbar-gutter: stable;
 }

@@ -47,7 +47,7 @@ useIntervalFn(load, 15_000)
 
 <style scoped>
 .waits {
-  background: var(--paper);
+  background: var(--field);
   padding: 10px 14px;
 }
 h2 {

@@ -252,7 +252,7 @@ defineExpose({ choose: () => input.value?.click(), busy })
   gap: 12px;
   align-items: center;
   padding: 5px 0;
-  border-bottom: 1px solid #e0e4e8;
+  border-bottom: 1px solid var(--line-faint);
   content-visibility: auto;
   contain-intrinsic-size: auto 30px;
 }

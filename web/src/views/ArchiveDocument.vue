@@ -62,6 +62,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
       <button
         v-for="p in opened.pages"
         :key="p.no"
+        class="on-paper"
         :class="{ on: p.no === pageNo }"
         :aria-label="t('pageDesk.page', { no: p.no })"
         @click="pageNo = p.no"
@@ -155,6 +156,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
 }
 .pages img {
   width: 100%;
+  aspect-ratio: auto 1 / 1.41;
   display: block;
 }
 .pages .mono {
@@ -162,6 +164,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
   left: 4px;
   bottom: 2px;
   font-size: 12px;
+  color: var(--ink);
   background: #fff;
 }
 .flag {
@@ -206,7 +209,7 @@ ol {
 li {
   display: flex;
   gap: 4px;
-  border-top: 1px solid #dde2e6;
+  border-top: 1px solid var(--line-faint);
 }
 .hit {
   flex: 1;

@@ -270,7 +270,7 @@ function about(index: number) {
   min-height: 0;
   display: flex;
   flex-direction: column;
-  background: var(--paper);
+  background: var(--field);
 }
 .due {
   white-space: nowrap;
@@ -298,11 +298,11 @@ function about(index: number) {
   overflow: auto;
 }
 .line {
-  border-bottom: 1px solid #e3e7ea;
+  border-bottom: 1px solid var(--line-faint);
   cursor: pointer;
 }
 .line:hover {
-  background: #f6f8f9;
+  background: var(--hover);
 }
 .line.at {
   background: var(--petrol-pale);

@@ -153,7 +153,7 @@ h1 {
 figure {
   margin: 0;
   padding: 10px 14px;
-  background: var(--paper);
+  background: var(--field);
 }
 figcaption {
   font-weight: 650;
@@ -165,7 +165,7 @@ figcaption {
 table {
   border-collapse: collapse;
   width: 100%;
-  background: var(--paper);
+  background: var(--field);
 }
 th,
 td {

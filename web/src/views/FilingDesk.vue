@@ -229,7 +229,7 @@ useKeys([
   color: var(--ink);
 }
 .file:hover {
-  background: #f2f5f6;
+  background: var(--hover);
 }
 .file.current {
   background: var(--petrol-pale);

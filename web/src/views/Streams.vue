@@ -127,7 +127,7 @@ section {
   grid-template-columns: 1.2fr 1.2fr 90px 1.6fr 120px 70px;
   gap: 12px;
   padding: 9px 0;
-  border-top: 1px solid #e3e7ea;
+  border-top: 1px solid var(--line-faint);
   align-items: baseline;
 }
 .line:first-of-type {
