@@ -6,15 +6,18 @@ import { useEvents } from './useEvents'
 export function useBatch(no: string, fields: boolean) {
   const batch = shallowRef<Schema['BatchDetail'] | null>(null)
   const loading = ref(true)
+  /** Why the batch cannot be shown at all; what goes wrong later is told and leaves what is shown. */
+  const problem = shallowRef<unknown>()
   let line: Promise<unknown> = Promise.resolve()
   let own = 0
 
   async function load() {
-    const { data, error } = await api.GET('/api/batches/{no}', {
-      params: { path: { no }, query: { fields } },
-    })
+    const { data, error } = await api
+      .GET('/api/batches/{no}', { params: { path: { no }, query: { fields } } })
+      .catch(() => ({ data: undefined, error: null }))
     if (data) batch.value = data
-    else tell(error)
+    else if (batch.value) tell(error)
+    problem.value = batch.value ? undefined : error
     loading.value = false
   }
 
@@ -65,7 +68,7 @@ export function useBatch(no: string, fields: boolean) {
   const pages = computed(() => batch.value?.pages ?? [])
   const documents = computed(() => batch.value?.documents ?? [])
   const pageByNo = computed(() => new Map(pages.value.map((p) => [p.no, p])))
-  return { batch, loading, pages, documents, pageByNo, load, decide, undo, redo, moveTo }
+  return { batch, loading, problem, pages, documents, pageByNo, load, decide, undo, redo, moveTo }
 }
 
 export type FieldValue = Schema['FieldValue']

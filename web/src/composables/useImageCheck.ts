@@ -50,6 +50,8 @@ export function useImageCheck({ no, pages, index, current, chosen, locked, decid
     repairing.value = false
     preview.value = null
   }
+  const toggleFigures = () => (figuresOpen.value = !figuresOpen.value)
+  const pointAt = (box: Box | null) => (region.value = box)
   /** Neighbours are fetched ahead, so that a page change shows at once. */
   watch([index, pages], () => {
     for (const by of [1, 2, -1]) {
@@ -59,6 +61,8 @@ export function useImageCheck({ no, pages, index, current, chosen, locked, decid
   })
   return {
     figuresOpen,
+    toggleFigures,
+    pointAt,
     region,
     repairing,
     preview,
@@ -70,3 +74,5 @@ export function useImageCheck({ no, pages, index, current, chosen, locked, decid
     leaveRepair,
   }
 }
+
+export type ImageCheck = ReturnType<typeof useImageCheck>

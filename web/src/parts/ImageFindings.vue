@@ -3,6 +3,8 @@ import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, repairsOf, type Schema } from '../api/client'
 import KeyButton from './base/KeyButton.vue'
+import { measured } from './figures'
+import { clock } from './times'
 
 /** What is wrong with a page's image, each figure against its limit, and what can be done about it. */
 const props = defineProps<{
@@ -20,7 +22,7 @@ const emit = defineEmits<{
   toggle: []
   region: [box: number[] | null]
 }>()
-const { t, d } = useI18n()
+const { t } = useI18n()
 
 const figures = ref<Schema['ImageFigures'][]>([])
 watch(
@@ -38,9 +40,7 @@ const own = () =>
     ?.figures.slice()
     .sort((a, b) => Number(b.beyond) - Number(a.beyond)) ?? []
 const said = (f: Schema['Finding']) =>
-  t('image.said', { what: t(`image.kinds.${f.kind}`), figure: number(f.figure), limit: number(f.limit) })
-const number = (v: number) =>
-  Math.abs(v) >= 20 ? v.toFixed(0) : Math.abs(v) >= 2 ? v.toFixed(1) : v.toFixed(2)
+  t('image.said', { what: t(`image.kinds.${f.kind}`), figure: measured(f.figure), limit: measured(f.limit) })
 </script>
 
 <template>
@@ -59,11 +59,11 @@ const number = (v: number) =>
         @mouseenter="emit('region', f.where ?? null)"
         @mouseleave="emit('region', null)"
       >
-        <span class="state after" :class="page.needsEye ? 'doubtful' : 'settled'">{{ said(f) }}</span>
+        <span class="state after said" :class="page.needsEye ? 'doubtful' : 'settled'">{{ said(f) }}</span>
         <span class="soft">{{ t(`image.units.${f.kind}`) }}</span>
       </li>
     </ul>
-    <p v-if="page.image.askedBecause" class="row">
+    <p v-if="page.image.askedBecause" class="spaced">
       <b>↻ {{ t('image.asked', { why: page.image.askedBecause, by: page.image.askedBy ?? '' }) }}</b>
       <KeyButton :disabled="locked" @click="emit('unask')">{{ t('image.unask') }}</KeyButton>
     </p>
@@ -85,7 +85,7 @@ const number = (v: number) =>
       {{
         t('image.accepted', {
           by: page.image.acceptedBy,
-          at: d(new Date(page.image.acceptedAt), { hour: '2-digit', minute: '2-digit' }),
+          at: clock(page.image.acceptedAt),
         })
       }}
     </p>
@@ -109,28 +109,25 @@ const number = (v: number) =>
       {{ t('image.figures') }}
     </KeyButton>
   </div>
-  <table v-if="open" class="figures">
-    <tbody>
-      <tr
-        v-for="f in own()"
-        :key="f.kind"
-        :class="{ beyond: f.beyond }"
-        @mouseenter="emit('region', f.where ?? null)"
-        @mouseleave="emit('region', null)"
-      >
-        <td>{{ t(`image.kinds.${f.kind}`) }}</td>
-        <td class="mono">{{ f.said }}</td>
-        <td class="soft">
-          {{
-            f.limit == null
-              ? t('image.noLimit')
-              : t(f.tooMuch ? 'image.most' : 'image.least', { limit: number(f.limit) })
-          }}
-        </td>
-        <td>{{ f.beyond ? '▲ ' + t('image.beyond') : '' }}</td>
-      </tr>
-    </tbody>
-  </table>
+  <ul v-if="open" class="figures">
+    <li
+      v-for="f in own()"
+      :key="f.kind"
+      :class="{ beyond: f.beyond }"
+      @mouseenter="emit('region', f.where ?? null)"
+      @mouseleave="emit('region', null)"
+    >
+      <span>{{ f.beyond ? '▲ ' : '' }}{{ t(`image.kinds.${f.kind}`) }}</span>
+      <span class="mono">{{ f.said }}</span>
+      <small class="soft">
+        {{
+          f.limit == null
+            ? t('image.noLimit')
+            : t(f.tooMuch ? 'image.most' : 'image.least', { limit: measured(f.limit) })
+        }}
+      </small>
+    </li>
+  </ul>
   <p v-if="open">
     {{ t('image.report') }}:
     <a :href="`/api/batches/${no}/image-report.csv`">CSV</a>
@@ -156,16 +153,24 @@ ul {
 p {
   margin: 2px 0;
 }
+.said {
+  white-space: normal;
+}
 .acts {
   gap: 6px;
   flex-wrap: wrap;
 }
-.figures {
-  border-collapse: collapse;
+.figures li {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0 10px;
+  padding: 2px 0;
+  border-top: 1px solid var(--line-faint);
   font-size: 14px;
 }
-.figures td {
-  padding: 1px 14px 1px 0;
+.figures small {
+  flex: 100%;
 }
 .figures .beyond {
   color: var(--doubt);

@@ -22,8 +22,10 @@ const words = useWords()
 const scroller = ref<HTMLElement | null>(null)
 const { width } = useElementSize(scroller)
 const thumb = computed(() => [72, 108, 170][props.size] ?? 108)
-const cell = computed(() => thumb.value + 22)
-const columns = computed(() => Math.max(1, Math.floor((width.value - 20) / cell.value)))
+const room = computed(() => width.value - 20)
+const columns = computed(() => Math.max(1, Math.floor(room.value / (thumb.value + 22))))
+/** The line is as long as there is room: what is left over is shared out between its pages. */
+const cell = computed(() => Math.floor(room.value / columns.value))
 const rowHeight = computed(() => Math.round(thumb.value * 1.414) + 50)
 const rows = computed(() => {
   const all: Schema['DeskPage'][][] = []
@@ -57,11 +59,11 @@ const label = (p: Schema['DeskPage']) => {
 }
 const short = (p: Schema['DeskPage']) =>
   p.role === 'separator'
-    ? t('pageDesk.separator').split(' ')[0]
+    ? t('pageDesk.separatorShort')
     : p.role === 'blank'
-      ? 'blank'
+      ? t('pageDesk.blankShort')
       : p.role === 'setAside'
-        ? t('pageDesk.aside').toLowerCase()
+        ? t('pageDesk.asideShort')
         : ''
 
 /** One mark for the state of a page's image: a shape and a word. */
@@ -135,18 +137,14 @@ defineExpose({ columns, show })
           <div v-if="gaps.has(p.no)" class="gap" :style="{ height: thumb * 1.414 + 'px' }">
             <span>{{ t('gap.mark') }}</span>
           </div>
-          <div class="foot">
-            <span class="mono">{{ p.no }}</span>
-            <span
-              v-if="first.get(p.no)"
-              class="tag"
-              :class="{ doubt: first.get(p.no)!.stake.doubtful }"
-              :title="words.reason(first.get(p.no)!.stake.evidence[0]?.why)"
-            >
+          <div class="foot" :title="first.get(p.no) && words.reason(first.get(p.no)!.stake.evidence[0]?.why)">
+            <span class="mono after">{{ p.no }}</span>
+            <template v-if="first.get(p.no)">
               {{ title(first.get(p.no)!.type.type) }}
-              <br />
-              {{ first.get(p.no)!.stake.doubtful ? t('pageDesk.doubt') : reason(first.get(p.no)!) }}
-            </span>
+              <div class="tag" :class="{ doubt: first.get(p.no)!.stake.doubtful }">
+                {{ first.get(p.no)!.stake.doubtful ? t('pageDesk.doubt') : reason(first.get(p.no)!) }}
+              </div>
+            </template>
             <span v-else class="soft">{{ short(p) }}</span>
           </div>
         </div>
@@ -248,15 +246,15 @@ defineExpose({ columns, show })
   border-color: var(--doubt);
 }
 .foot {
-  display: flex;
-  gap: 6px;
   font-size: 12.5px;
   line-height: 1.25;
   margin: 3px 0 0 -15px;
-  padding: 4px 4px 0 15px;
+  padding: 4px 4px 0 6px;
   height: 40px;
   overflow: hidden;
   border-top: 2px solid #8895a0;
+  white-space: nowrap;
+  text-overflow: ellipsis;
 }
 .foot .mono {
   color: var(--ink-soft);
@@ -264,8 +262,6 @@ defineExpose({ columns, show })
 .tag {
   overflow: hidden;
   text-overflow: ellipsis;
-  white-space: nowrap;
-  min-width: 0;
 }
 .tag.doubt {
   color: var(--doubt);

@@ -2,14 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import type { Box } from '../api/client'
-
-export interface Shape {
-  box: Box
-  kind: 'mark' | 'field' | 'hit' | 'stake' | 'finding' | 'other'
-  label?: string
-  /** The box lies around print: its sides run along the print, not along the page. */
-  print?: boolean
-}
+import type { Shape } from './shapes'
 
 /** A page as large as can be: scrolls, zooms, shows shapes on itself, takes clicked words and dragged boxes. */
 const props = defineProps<{

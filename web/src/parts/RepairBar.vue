@@ -66,14 +66,20 @@ useEventListener('keydown', press, { capture: true })
       {{ t('repair.which') }}
       <PickOne v-model="colour" :options="choices(['any', 'red', 'green', 'blue'], 'repair.colours')" />
     </label>
-    <label>
+    <span class="tone">
       {{ t('repair.brightness') }}
-      <input v-model.number="brightness" type="range" min="-0.5" max="0.5" step="0.05" />
-    </label>
-    <label>
+      <ElSlider
+        v-model="brightness"
+        :min="-0.5"
+        :max="0.5"
+        :step="0.05"
+        :aria-label="t('repair.brightness')"
+      />
+    </span>
+    <span class="tone">
       {{ t('repair.contrast') }}
-      <input v-model.number="contrast" type="range" min="-0.8" max="0.8" step="0.1" />
-    </label>
+      <ElSlider v-model="contrast" :min="-0.8" :max="0.8" :step="0.1" :aria-label="t('repair.contrast')" />
+    </span>
     <span class="stretch" />
     <KeyButton v-if="byHand" @click="emit('streams')">{{ t('repair.streams') }}</KeyButton>
     <KeyButton main k="Enter" @click="emit('save', recipe)">
@@ -98,14 +104,15 @@ useEventListener('keydown', press, { capture: true })
   border-color: var(--petrol);
   font-weight: 600;
 }
-label {
+label,
+.tone {
   display: inline-flex;
   align-items: center;
   gap: 6px;
   font-size: 14px;
 }
-input[type='range'] {
-  width: 90px;
-  accent-color: var(--petrol);
+.el-slider {
+  width: 110px;
+  margin: 0 8px;
 }
 </style>

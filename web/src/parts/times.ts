@@ -1,12 +1,25 @@
+import { i18n } from '../i18n'
 import { hours, locale } from '../place'
+
+const t = i18n.global.t
 
 /** A stretch of time in the two units that matter: 12 min, 1 h 05, 2 d 3 h. */
 export function stretch(ms: number): string {
   const minutes = Math.max(0, Math.round(ms / 60_000))
-  if (minutes < 60) return `${minutes} min`
+  if (minutes < 60) return t('stretch.minutes', { n: minutes })
   const hours = Math.floor(minutes / 60)
-  if (hours < 24) return `${hours} h ${String(minutes % 60).padStart(2, '0')}`
-  return `${Math.floor(hours / 24)} d ${hours % 24} h`
+  if (hours < 24) return t('stretch.hours', { h: hours, m: String(minutes % 60).padStart(2, '0') })
+  return t('stretch.days', { d: Math.floor(hours / 24), h: hours % 24 })
+}
+
+/** How long ago something was, in the one unit that matters, as the language says it. */
+export function ago(iso: string, now: number): string {
+  const seconds = Math.max(0, Math.round((now - new Date(iso).getTime()) / 1000))
+  const said = new Intl.RelativeTimeFormat(locale(), { numeric: 'auto', style: 'short' })
+  if (seconds < 60) return said.format(-seconds, 'second')
+  if (seconds < 3600) return said.format(-Math.round(seconds / 60), 'minute')
+  if (seconds < 86_400) return said.format(-Math.round(seconds / 3600), 'hour')
+  return said.format(-Math.round(seconds / 86_400), 'day')
 }
 
 export const moment = (iso: string) =>

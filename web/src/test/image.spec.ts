@@ -58,7 +58,7 @@ describe('the repair bar', () => {
     const bar = mount(RepairBar, { props: { now: [{ do: 'bitonal' }], byHand: false }, global })
     press('6')
     await nextTick()
-    await bar.findAll('input[type=range]')[1].setValue('0.5')
+    bar.findAllComponents({ name: 'ElSlider' })[1].vm.$emit('update:modelValue', 0.5)
     await vi.waitFor(() =>
       expect(bar.emitted('preview')?.at(-1)).toEqual([
         [

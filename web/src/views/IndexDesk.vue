@@ -7,7 +7,8 @@ import { isDoubt, useBatch, type FieldValue } from '../composables/useBatch'
 import { useKeys } from '../composables/useKeys'
 import BatchLine from '../parts/BatchLine.vue'
 import IndexField from '../parts/IndexField.vue'
-import PageViewer, { type Shape } from '../parts/PageViewer.vue'
+import PageViewer from '../parts/PageViewer.vue'
+import type { Shape } from '../parts/shapes'
 import KeyButton from '../parts/base/KeyButton.vue'
 
 const props = defineProps<{ no: string }>()

@@ -31,6 +31,7 @@ export default {
   about: 'About the batch',
   onHold: 'on hold: {why}',
   withdrawn: 'withdrawn',
+  withdrawnBecause: 'Withdrawn: {why}',
   noneSuch: 'No batch is like this. Take a filter off.',
   only: {
     mine: 'With me',

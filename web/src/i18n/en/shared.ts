@@ -8,6 +8,11 @@ export default {
     undone: 'undid: {done}',
     doneAgain: 'did again: {done}',
   },
+  stretch: {
+    minutes: '{n} min',
+    hours: '{h} h {m}',
+    days: '{d} d {h} h',
+  },
   ledger: {
     received: '{n} page received | {n} pages received',
     filed: '{n} filed',

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Decision, Schema } from '../api/client'
+import type { ImageCheck } from '../composables/useImageCheck'
+import type { PageActs } from '../composables/usePageActs'
+import type { Asked } from '../composables/useReasons'
+import { useWords } from '../composables/useWords'
+import FactList from './base/FactList.vue'
+import KeyButton from './base/KeyButton.vue'
+import NoteBanner from './base/NoteBanner.vue'
+import ImageFindings from './ImageFindings.vue'
+import { figure, share } from './figures'
+import TypePicker from './TypePicker.vue'
+
+/** The page that is looked at: what is asked about it first, then what can be done with it and what is known of it. */
+const props = defineProps<{
+  batch: Schema['BatchDetail']
+  page: Schema['DeskPage']
+  document: Schema['DocumentView'] | undefined
+  acts: PageActs
+  check: ImageCheck
+  locked: boolean
+  gap: Schema['Gap'] | null
+}>()
+const emit = defineEmits<{
+  ask: [what: Asked]
+  decide: [decision: Decision]
+  insert: []
+  replace: []
+}>()
+const folded = defineModel<boolean>('folded', { required: true })
+const { t } = useI18n()
+const words = useWords()
+
+const typeTitle = computed(
+  () =>
+    props.batch.types.find((x) => x.type === props.document?.type.type)?.title ?? props.document?.type.type,
+)
+const isFirst = computed(() => props.acts.isFirst.value)
+const what = computed(() => {
+  const { page, document } = props
+  if (document)
+    return t('pageDesk.of', {
+      i: document.pages.indexOf(page.no) + 1,
+      n: document.pages.length,
+      no: document.no,
+    })
+  if (page.role === 'separator') return t('pageDesk.separator')
+  return page.role === 'blank' ? t('pageDesk.blank') : t('pageDesk.setAside', { by: page.by ?? '' })
+})
+const facts = computed(() => {
+  const { page, document } = props
+  const stake = isFirst.value ? document?.stake : undefined
+  return [
+    ...(stake
+      ? [
+          {
+            label: t('pageDesk.stake'),
+            value: stake.by ? t('pageDesk.byHand', { by: stake.by }) : words.reason(stake.evidence[0]?.why),
+          },
+        ]
+      : []),
+    ...(stake && !stake.by
+      ? [
+          {
+            label: t('pageDesk.certaintyOf'),
+            value: share(stake.certainty, 1),
+          },
+        ]
+      : []),
+    ...(page.sheet
+      ? [
+          {
+            label: t('pageDesk.sheetIs'),
+            value: t(page.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: page.sheet }),
+          },
+        ]
+      : []),
+    { label: t('pageDesk.file'), value: t('pageDesk.fileValue', { file: page.file, p: page.filePage }) },
+    { label: t('pageDesk.resolution'), value: t('pageDesk.dpi', { n: figure(page.dpi) }) },
+    { label: t('pageDesk.leanIs'), value: t('pageDesk.degrees', { deg: figure(page.lean, 1) }) },
+  ]
+})
+</script>
+
+<template>
+  <aside class="facts" :class="{ folded }" :aria-label="t('pageDesk.known')">
+    <header class="row">
+      <h2 v-if="!folded" class="stretch">{{ t('pageDesk.page', { no: page.no }) }}</h2>
+      <KeyButton
+        :aria-expanded="!folded"
+        :title="t('pageDesk.fold')"
+        :aria-label="t('pageDesk.fold')"
+        k="X"
+        @click="folded = !folded"
+      >
+        {{ folded ? '◂' : '▸' }}
+      </KeyButton>
+    </header>
+    <template v-if="!folded">
+      <TypePicker
+        v-if="acts.naming.value && document"
+        :types="batch.types"
+        :document="document.no"
+        @name="acts.name"
+        @close="acts.toggleNaming"
+      />
+      <NoteBanner v-if="document && isFirst && document.stake.doubtful" kind="doubt">
+        <b class="state doubtful">{{ t('pageDesk.doubt') }}</b>
+        <template #acts>
+          <KeyButton :disabled="locked" k="Y" @click="acts.confirm">{{ t('pageDesk.confirm') }}</KeyButton>
+          <KeyButton :disabled="locked" k="Space" @click="acts.toggleStake">
+            {{ t('pageDesk.lift') }}
+          </KeyButton>
+        </template>
+      </NoteBanner>
+      <NoteBanner v-if="document && isFirst && document.type.doubtful" kind="doubt">
+        {{ words.reason(document.type.evidence[0]?.why) }}
+        <template #acts>
+          <KeyButton :disabled="locked" k="T" @click="acts.toggleNaming">{{ t('pageDesk.type') }}</KeyButton>
+        </template>
+      </NoteBanner>
+      <NoteBanner v-if="page.flag" kind="doubt">
+        ◆ {{ t('pageDesk.flaggedBy', { why: words.reason(page.flag.why) }) }}
+      </NoteBanner>
+      <ImageFindings
+        :no="batch.no"
+        :page="page"
+        :locked="locked"
+        :open="check.figuresOpen.value"
+        :filed="batch.repairedForFiling"
+        @accept="check.accept"
+        @repair="check.repair"
+        @ask="emit('ask', 'again')"
+        @unask="emit('decide', { act: 'askAgain', page: page.no, because: null })"
+        @toggle="check.toggleFigures"
+        @region="check.pointAt"
+      />
+      <p class="what">
+        <b v-if="document" class="after">{{ typeTitle }}</b>
+        {{ what }}
+      </p>
+      <FactList :facts="facts" />
+      <div class="row acts">
+        <KeyButton :disabled="locked" k="F" @click="emit('insert')">
+          {{ t('pageDesk.insert') }}
+        </KeyButton>
+        <KeyButton :disabled="locked" k="S" @click="emit('replace')">
+          {{ t('pageDesk.replace') }}
+        </KeyButton>
+        <KeyButton :disabled="locked || gap?.open" k="G" @click="emit('ask', 'gap')">
+          {{ t('gap.open') }}
+        </KeyButton>
+      </div>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.facts {
+  width: 264px;
+  flex: none;
+  overflow: auto;
+  padding: 8px 10px;
+  background: var(--panel);
+  border-inline-start: 1px solid var(--line);
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.facts.folded {
+  width: 62px;
+  padding-inline: 5px;
+}
+.what {
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.acts {
+  gap: 6px;
+  flex-wrap: wrap;
+}
+</style>
