@@ -4,6 +4,8 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import KeyHelp from './parts/KeyHelp.vue'
+import SignInForm from './parts/SignInForm.vue'
+import { isTyping } from './composables/useKeys'
 import { useSession } from './session'
 
 const { t } = useI18n()
@@ -12,6 +14,7 @@ const route = useRoute()
 const router = useRouter()
 const help = ref(false)
 const words = ref('')
+const again = ref<InstanceType<typeof SignInForm>>()
 const reader = computed(() => session.me?.role === 'reader')
 
 async function leave() {
@@ -22,12 +25,8 @@ function search() {
   void router.push({ name: 'archive', query: { q: words.value } })
 }
 useEventListener('keydown', (e) => {
-  const target = e.target as HTMLInputElement
-  const typing =
-    ['INPUT', 'TEXTAREA'].includes(target?.tagName) && !['radio', 'checkbox'].includes(target.type)
-  if (typing || e.ctrlKey || e.metaKey || !session.me) return
+  if (isTyping(e) || e.ctrlKey || e.metaKey || !session.me || session.ended) return
   if (e.key === '?') help.value = !help.value
-  else if (e.key === 'Escape') help.value = false
   else if (e.key === '/') {
     e.preventDefault()
     document.querySelector<HTMLInputElement>('#archive-words, #top-search')?.focus()
@@ -71,16 +70,31 @@ useEventListener('keydown', (e) => {
     <RouterLink class="who" :to="{ name: 'me' }" :title="t('password.title')">
       {{ session.me.name }}
     </RouterLink>
-    <button class="plain" @click="leave">{{ t('app.signOut') }}</button>
-    <button class="plain" :aria-expanded="help" @click="help = !help">
+    <ElButton link class="plain" @click="leave">{{ t('app.signOut') }}</ElButton>
+    <ElButton link class="plain" :aria-expanded="help" @click="help = !help">
       {{ t('app.help') }}
       <kbd>?</kbd>
-    </button>
+    </ElButton>
   </header>
   <main>
     <RouterView :key="String(route.params.no ?? '') + String(route.name ?? '')" />
   </main>
-  <KeyHelp v-if="help" @close="help = false" />
+  <KeyHelp v-model="help" />
+  <ElDialog
+    v-if="session.me"
+    v-model="session.ended"
+    :title="t('signIn.title')"
+    :show-close="false"
+    :close-on-click-modal="false"
+    :close-on-press-escape="false"
+    width="380px"
+    append-to-body
+    destroy-on-close
+    @opened="again?.focus()"
+  >
+    <p class="ended">{{ t('signIn.ended') }}</p>
+    <SignInForm ref="again" :known="session.me.signIn" />
+  </ElDialog>
 </template>
 
 <style scoped>
@@ -141,15 +155,12 @@ nav a.router-link-active {
   text-decoration: underline;
 }
 .plain {
-  font: inherit;
-  background: none;
-  border: 0;
-  color: #cfd8de;
-  cursor: pointer;
-  padding: 4px;
+  --el-button-text-color: #cfd8de;
+  --el-button-hover-link-text-color: #fff;
+  --el-button-active-text-color: #fff;
 }
-.plain:hover {
-  color: #fff;
+.ended {
+  margin: 0 0 14px;
 }
 main {
   height: calc(100% - 44px);

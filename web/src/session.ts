@@ -1,10 +1,17 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { api, csrf, type Schema } from './api/client'
+import { api, csrf, whenEnded, type Schema } from './api/client'
 
 /** Who is signed in. */
 export const useSession = defineStore('session', () => {
   const me = ref<Schema['Me'] | null>(null)
+  /** The session has ended under a screen that is in use; what was being asked waits for the same person. */
+  const ended = ref(false)
+  let goOn = () => {}
+  whenEnded(() => {
+    ended.value = true
+    return new Promise((signedIn) => (goOn = signedIn))
+  })
 
   async function known(): Promise<boolean> {
     if (me.value) return true
@@ -21,7 +28,15 @@ export const useSession = defineStore('session', () => {
       body: new URLSearchParams({ username: name, password }),
     })
     if (!answer.ok) return ((await answer.json()) as { detail: string }).detail
-    await known()
+    const before = me.value
+    const { data } = await api.GET('/api/me')
+    me.value = data ?? null
+    // What another was doing here is not for this person to see or to go on with.
+    if (before && before.signIn !== data?.signIn) location.assign('/')
+    else if (ended.value) {
+      ended.value = false
+      goOn()
+    }
     return null
   }
 
@@ -30,5 +45,5 @@ export const useSession = defineStore('session', () => {
     me.value = null
   }
 
-  return { me, known, signIn, signOut }
+  return { me, ended, known, signIn, signOut }
 })

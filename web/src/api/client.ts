@@ -57,21 +57,39 @@ for (const kind of ['keydown', 'pointerdown', 'wheel']) {
   window.addEventListener(kind, () => (touched = Date.now()), { passive: true, capture: true })
 }
 
+/** What is asked when the session has ended; the one answer to all requests that found it so. */
+let door: (() => Promise<void>) | undefined
+let atTheDoor: Promise<void> | undefined
+
+/** Says who is asked to sign in again when the session has ended. Nothing of the screen is lost meanwhile. */
+export function whenEnded(ask: () => Promise<void>) {
+  door = ask
+}
+/** Waits until somebody has signed in again; false where nobody can be asked. */
+export async function signedInAgain(): Promise<boolean> {
+  if (!door) return false
+  atTheDoor ??= door().finally(() => (atTheDoor = undefined))
+  await atTheDoor
+  return true
+}
+
+/** Requests as they were sent, to be sent again after a new sign-in; a body can be read only once. */
+const copies = new WeakMap<Request, Request>()
+
 api.use({
   async onRequest({ request }) {
     if (Date.now() - touched < ACTIVE_MS) request.headers.set('X-Active', '1')
     if (request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', await csrf())
+    copies.set(request, request.clone())
     return request
   },
-  onResponse({ response }) {
-    // The session has ended, or the server was started again: back to the door, and then here again.
-    if (
-      response.status === 401 &&
-      !location.pathname.endsWith('/sign-in') &&
-      !response.url.endsWith('/api/me')
-    ) {
-      location.assign(`/desk/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`)
-    }
+  async onResponse({ request, response }) {
+    // Whether anybody is signed in is asked for by the door itself.
+    if (response.status !== 401 || response.url.endsWith('/api/me')) return
+    const copy = copies.get(request)
+    if (!copy || !(await signedInAgain())) return
+    if (copy.method !== 'GET') copy.headers.set('X-XSRF-TOKEN', await csrf())
+    return fetch(copy)
   },
 })
 

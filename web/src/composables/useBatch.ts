@@ -1,8 +1,12 @@
+import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { act, api, isStale, tell, type Decision, type Named, type Schema } from '../api/client'
 import { useEvents } from './useEvents'
 
-/** A batch on a desk: loaded, decided about, undone, kept up to date. Decisions go one after the other. */
+/**
+ * A batch on a desk: loaded, decided about, undone, kept up to date. Decisions go one after the other, and each says
+ * whether the server took it.
+ */
 export function useBatch(no: string, fields: boolean) {
   const batch = shallowRef<Schema['BatchDetail'] | null>(null)
   const loading = ref(true)
@@ -11,11 +15,28 @@ export function useBatch(no: string, fields: boolean) {
   let line: Promise<unknown> = Promise.resolve()
   let own = 0
 
-  async function load() {
-    const { data, error } = await api
-      .GET('/api/batches/{no}', { params: { path: { no }, query: { fields } } })
+  const asked = (withFields: boolean) =>
+    api
+      .GET('/api/batches/{no}', { params: { path: { no }, query: { fields: withFields } } })
       .catch(() => ({ data: undefined, error: null }))
-    if (data) batch.value = data
+
+  /**
+   * Values are read again where the cut has changed, which takes its time: a desk without fields does not wait for
+   * it, and shows the doubts it knew until those of now are there.
+   */
+  const countDoubts = useDebounceFn(async () => {
+    const { data } = await asked(true)
+    if (data && batch.value && data.revision === batch.value.revision)
+      batch.value = { ...batch.value, fieldDoubts: data.fieldDoubts }
+  }, 600)
+  function show(data: Schema['BatchDetail']) {
+    batch.value = fields ? data : { ...data, fieldDoubts: batch.value?.fieldDoubts ?? 0 }
+    if (!fields) void countDoubts()
+  }
+
+  async function load() {
+    const { data, error } = await asked(fields)
+    if (data) show(data)
     else if (batch.value) tell(error)
     problem.value = batch.value ? undefined : error
     loading.value = false
@@ -23,16 +44,18 @@ export function useBatch(no: string, fields: boolean) {
 
   function inTurn(
     work: (header: Named) => Promise<{ data?: Schema['BatchDetail']; error?: unknown }>,
-  ): Promise<void> {
+  ): Promise<boolean> {
     const next = line.then(async () => {
       own = Date.now()
       try {
         const { data, error } = await act(batch.value, work)
-        if (data) batch.value = data
+        if (data) show(data)
         else tell(error)
         if (isStale(error)) await load()
+        return !!data
       } catch {
         tell(undefined)
+        return false
       }
     })
     line = next

@@ -10,7 +10,7 @@ interface Desk {
   current: Ref<number>
   chosen: ComputedRef<number[]>
   locked: ComputedRef<boolean>
-  decide: (decision: Decision) => Promise<void>
+  decide: (decision: Decision) => Promise<unknown>
   next: () => void
 }
 

@@ -16,7 +16,8 @@ export interface KeyAct {
 const acts = shallowReactive<{ list: KeyAct[] }>({ list: [] })
 export const currentKeys = acts
 
-const typingIn = (e: KeyboardEvent) => {
+/** Whether a key goes into a field, and is not for the screen. */
+export const isTyping = (e: KeyboardEvent) => {
   const t = e.target as HTMLElement | null
   // A radio button or check box takes no letters; the keys go on working while one has the focus.
   if (t?.tagName === 'INPUT' && ['radio', 'checkbox', 'button'].includes((t as HTMLInputElement).type))
@@ -28,11 +29,15 @@ const typingIn = (e: KeyboardEvent) => {
 export function useKeys(list: KeyAct[]) {
   function press(e: KeyboardEvent) {
     if (e.altKey || e.metaKey || e.defaultPrevented) return
-    const typing = typingIn(e)
+    // A dialog that must be answered first has the keys to itself.
+    if ((e.target as HTMLElement)?.closest?.('[aria-modal=true]')) return
+    const typing = isTyping(e)
     // Enter and space belong to the button that has the focus.
     const onControl =
       ['Enter', ' '].includes(e.key) &&
-      !!(e.target as HTMLElement)?.closest?.('button, a, [role=listbox], select')
+      !!(e.target as HTMLElement)?.closest?.(
+        'button, a, [role=listbox], [role=menuitem], [role=treeitem], select',
+      )
     const act = list.find(
       (a) =>
         a.on.includes(e.key) &&
@@ -44,6 +49,9 @@ export function useKeys(list: KeyAct[]) {
     if (act) {
       e.preventDefault()
       act.run(e)
+    } else if (typing && e.key === 'Escape') {
+      // Out of the field: single keys are the screen's again.
+      ;(e.target as HTMLElement).blur()
     }
   }
   useEventListener('keydown', press)

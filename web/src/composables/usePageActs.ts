@@ -9,7 +9,7 @@ interface Desk {
   page: ComputedRef<Schema['DeskPage'] | undefined>
   document: ComputedRef<Schema['DocumentView'] | undefined>
   locked: ComputedRef<boolean>
-  decide: (decision: Decision) => Promise<void>
+  decide: (decision: Decision) => Promise<unknown>
   nextDoubt: () => void
 }
 

@@ -6,7 +6,7 @@ interface Desk {
   page: ComputedRef<Schema['DeskPage'] | undefined>
   locked: ComputedRef<boolean>
   gap: ComputedRef<Schema['Gap'] | null>
-  decide: (decision: Decision) => Promise<void>
+  decide: (decision: Decision) => Promise<unknown>
   nextDoubt: () => void
 }
 

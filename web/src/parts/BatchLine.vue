@@ -44,7 +44,8 @@ const first = (s: Segment, i: number) =>
   s.kind === 'document' && segments.value.findIndex((o) => o.no === s.no) === i
 const aside = computed(() => props.batch.pages.filter((p) => p.document == null).length)
 const sheets = computed(() => new Set(props.batch.pages.map((p) => p.sheet).filter(Boolean)).size)
-const doubts = computed(() => props.batch.cutDoubts + props.batch.fieldDoubts)
+/** The same figure as on the board. */
+const doubts = computed(() => props.batch.cutDoubts + props.batch.fieldDoubts + props.batch.rejected.length)
 </script>
 
 <template>

@@ -43,12 +43,19 @@ const state = computed(() => {
     @click="!current && emit('enter')"
   >
     <div class="row title">
-      <label :for="'f-' + field.field" class="stretch">{{ field.title }}</label>
+      <component
+        :is="current ? 'label' : 'span'"
+        :for="current ? 'f-' + field.field : undefined"
+        class="stretch"
+      >
+        {{ field.title }}
+      </component>
       <span class="state" :class="value.state">{{ state }}</span>
     </div>
     <Snippet
       v-if="place"
       :src="place.src"
+      :alt="t('indexDesk.pieceOf', { field: field.title })"
       :box="place.box"
       :page-width="place.page.widthMm"
       :page-height="place.page.heightMm"
@@ -56,13 +63,14 @@ const state = computed(() => {
       :height="current ? 40 : 26"
     />
     <template v-if="current">
-      <input
+      <ElInput
         :id="'f-' + field.field"
         v-model="draft"
         class="value mono"
         :readonly="locked"
         autocomplete="off"
         spellcheck="false"
+        dir="auto"
       />
       <ul v-if="value.reasons.length" class="reasons">
         <li v-for="(r, i) in value.reasons" :key="i">{{ reason(r) }}</li>
@@ -85,7 +93,7 @@ const state = computed(() => {
         </KeyButton>
       </div>
     </template>
-    <div v-else class="shown mono">{{ value.value ?? '—' }}</div>
+    <div v-else class="shown mono" dir="auto">{{ value.value ?? '—' }}</div>
   </section>
 </template>
 
@@ -119,15 +127,10 @@ const state = computed(() => {
   overflow-wrap: anywhere;
   line-height: 1.3;
 }
-input.value {
-  width: 100%;
+.value {
+  --el-input-height: 36px;
   font-size: 19px;
-  padding: 4px 7px;
-  border: 1px solid #8a97a1;
-  border-radius: 3px;
   margin-top: 4px;
-  font-family: var(--mono);
-  color: var(--ink);
 }
 .reasons {
   margin: 6px 0 0;

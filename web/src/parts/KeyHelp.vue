@@ -1,20 +1,22 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { currentKeys } from '../composables/useKeys'
-import KeyButton from './base/KeyButton.vue'
 
-defineEmits<{ close: [] }>()
+/** The keys of the screen that is shown, beside it. */
+const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
 </script>
 
 <template>
-  <aside class="help panel" role="dialog" :aria-label="t('app.keysHere')">
-    <header class="row">
-      <h2 class="stretch">{{ t('app.keysHere') }}</h2>
-      <KeyButton k="Esc" @click="$emit('close')">
-        {{ t('app.close') }}
-      </KeyButton>
-    </header>
+  <ElDrawer
+    v-model="open"
+    :title="t('app.keysHere')"
+    :modal="false"
+    modal-penetrable
+    :lock-scroll="false"
+    size="380px"
+    class="help"
+  >
     <p v-if="!currentKeys.list.length">{{ t('app.noKeys') }}</p>
     <dl>
       <template v-for="a in currentKeys.list" :key="a.key">
@@ -23,27 +25,18 @@ const { t } = useI18n()
         </dt>
         <dd>{{ a.label }}</dd>
       </template>
+      <dt><kbd>Esc</kbd></dt>
+      <dd>{{ t('app.leaveField') }}</dd>
     </dl>
-  </aside>
+  </ElDrawer>
 </template>
 
 <style scoped>
-.help {
-  position: fixed;
-  right: 16px;
-  top: 56px;
-  width: 360px;
-  max-height: calc(100vh - 80px);
-  overflow: auto;
-  padding: 14px 16px;
-  box-shadow: 0 6px 24px rgb(29 39 51 / 35%);
-  z-index: 50;
-}
 dl {
   display: grid;
   grid-template-columns: 110px 1fr;
   gap: 6px 10px;
-  margin: 12px 0 0;
+  margin: 0;
 }
 dd {
   margin: 0;

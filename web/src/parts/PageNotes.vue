@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, tell, type Schema } from '../api/client'
+import type { Schema } from '../api/client'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
+import BatchHeld from './BatchHeld.vue'
 
-/** What has to be known about a batch before its pages are touched: who has it, counts that differ, what is missing. */
+/** What has to be known before pages are touched: whether they can be, counts that differ, what is missing. */
 const props = defineProps<{ batch: Schema['BatchDetail']; locked: boolean }>()
 const emit = defineEmits<{
   changed: []
@@ -17,30 +18,10 @@ const emit = defineEmits<{
 const { t } = useI18n()
 const counts = computed(() => props.batch.counts)
 const openGaps = computed(() => props.batch.gaps.filter((g) => g.open))
-const taken = computed(() => {
-  const { free, filed, withdrawn, onHold, with: who } = props.batch
-  if (free || filed) return ''
-  if (withdrawn) return t('board.withdrawnBecause', { why: withdrawn })
-  return onHold ? t('board.onHold', { why: onHold }) : t('card.withOther', { who: who ?? '' })
-})
-
-async function takeIt() {
-  const { error } = await api.POST('/api/batches/{no}/take', {
-    params: { path: { no: props.batch.no } },
-    body: { over: true },
-  })
-  if (error) tell(error)
-  emit('changed')
-}
 </script>
 
 <template>
-  <NoteBanner v-if="taken" kind="doubt">
-    {{ taken }}
-    <template v-if="!batch.onHold && !batch.withdrawn" #acts>
-      <KeyButton @click="takeIt">{{ t('card.takeOver') }}</KeyButton>
-    </template>
-  </NoteBanner>
+  <BatchHeld :batch="batch" @changed="emit('changed')" />
   <NoteBanner v-if="counts?.differ" kind="doubt">
     <span v-if="!counts.acceptedBy" class="state doubtful after">{{ t('counts.differ') }}</span>
     <template v-if="counts.expectedPages != null">

@@ -70,7 +70,6 @@ const sizes = ['small', 'medium', 'large'].map((name, value) => ({ value, label:
       ↷
     </KeyButton>
     <span v-if="chosen > 1" class="soft">{{ t('pageDesk.chosen', { n: chosen }) }}</span>
-    <span v-if="batch.filed" class="soft">{{ t('pageDesk.filed') }}</span>
     <span class="stretch" />
     <ElSegmented v-model="size" :options="sizes" :aria-label="t('pageDesk.thumbs')">
       <template #default="{ item }">

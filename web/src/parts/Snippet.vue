@@ -7,6 +7,8 @@ import { snippetStyle } from './snippet'
 const props = withDefaults(
   defineProps<{
     src: string
+    /** What the piece is of, for whom cannot see it. */
+    alt: string
     box: Box
     pageWidth: number
     pageHeight: number
@@ -20,7 +22,7 @@ const style = computed(() =>
 )
 </script>
 
-<template><div class="snippet" :style="style" role="img" /></template>
+<template><div class="snippet" :style="style" role="img" :aria-label="alt" /></template>
 
 <style scoped>
 .snippet {

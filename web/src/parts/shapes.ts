@@ -28,3 +28,18 @@ export function pageShapes(
     .map((f): Shape => ({ box: f.where!, kind: 'finding', label: said(f.kind) }))
   return [...marks, ...stake, ...findings, ...(region ? [{ box: region, kind: 'finding' as const }] : [])]
 }
+
+/** What the Index desk draws on a page: where its document's values were read, the current one lit. */
+export function fieldShapes(
+  fields: Record<string, Schema['FieldValue']>,
+  current: string | null,
+  page: number,
+  taken: { page: number; box: Box } | null,
+): Shape[] {
+  const others = Object.entries(fields)
+    .filter(([name, v]) => v.boxMm && v.page === page && name !== current)
+    .map(([, v]): Shape => ({ box: v.boxMm, kind: 'other' }))
+  const value = current ? fields[current] : undefined
+  const from = taken ?? (value?.boxMm && { page: value.page, box: value.boxMm })
+  return from && from.page === page ? [...others, { box: from.box, kind: 'field' }] : others
+}

@@ -108,13 +108,13 @@ useKeys([
           <template v-if="d.hit">
             <Snippet
               :src="picture(d.id, d.hit.page, 1700)"
+              :alt="d.hit.line"
               :box="d.hit.box"
               :page-width="210"
               :page-height="297"
               :width="620"
               :height="26"
             />
-            <span class="visually-hidden">{{ d.hit.line }}</span>
           </template>
           <dl>
             <template v-for="(value, name) in d.fields" :key="name">

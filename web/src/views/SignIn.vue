@@ -1,58 +1,23 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { useSession } from '../session'
-import FieldBox from '../parts/base/FieldBox.vue'
-import KeyButton from '../parts/base/KeyButton.vue'
+import SignInForm from '../parts/SignInForm.vue'
 
 const { t } = useI18n()
-const session = useSession()
 const router = useRouter()
 const route = useRoute()
-const name = ref('')
-const password = ref('')
-const problem = ref<string | null>(null)
-const busy = ref(false)
-
-async function go() {
-  busy.value = true
-  try {
-    problem.value = await session.signIn(name.value, password.value)
-    if (!problem.value) await router.push(String(route.query.to ?? '/desk/board'))
-  } catch {
-    problem.value = t('app.noServer')
-  } finally {
-    busy.value = false
-  }
-}
 </script>
 
 <template>
   <div class="ground">
-    <form class="panel card" @submit.prevent="go">
+    <div class="panel card">
       <div class="pole" aria-hidden="true" />
       <div class="form">
         <h1>{{ t('app.name') }}</h1>
         <p class="soft lead">{{ t('signIn.lead') }}</p>
-        <FieldBox :label="t('signIn.name')">
-          <ElInput v-model="name" name="username" autocomplete="username" autofocus required />
-        </FieldBox>
-        <FieldBox :label="t('signIn.password')">
-          <ElInput
-            v-model="password"
-            name="password"
-            type="password"
-            autocomplete="current-password"
-            required
-          />
-        </FieldBox>
-        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-        <KeyButton :disabled="busy" main submit k="Enter">
-          {{ t('signIn.go') }}
-        </KeyButton>
+        <SignInForm @done="router.push(String(route.query.to ?? '/desk/board'))" />
       </div>
-    </form>
+    </div>
   </div>
 </template>
 
@@ -75,21 +40,11 @@ async function go() {
 .form {
   flex: 1;
   padding: 28px 30px 30px;
-  display: flex;
-  flex-direction: column;
-  gap: 14px;
 }
 h1 {
   font-size: 28px;
 }
 .lead {
-  margin: -10px 0 4px;
-}
-.problem {
-  margin: 0;
-  padding: 6px 9px;
-  background: var(--wrong-pale);
-  color: var(--wrong);
-  border-left: 4px solid var(--wrong);
+  margin: 4px 0 18px;
 }
 </style>

@@ -10,5 +10,6 @@ export default {
   actsFor: 'What can be done with {what}',
   loading: 'Loading',
   keysHere: 'Keys on this screen',
+  leaveField: 'Leave the field that is typed in, or close what is open',
   noKeys: 'This screen has no keys of its own.',
 }

@@ -3,5 +3,7 @@ export default {
   name: 'Name',
   password: 'Password',
   go: 'Sign in',
+  ended: 'The session has ended. Sign in again; everything on the screen is still here.',
+  other: 'Somebody else',
   lead: 'Where one document ends and the next begins.',
 }

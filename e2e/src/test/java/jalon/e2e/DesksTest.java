@@ -42,7 +42,7 @@ class DesksTest extends InTheBrowser {
         Api api = api();
         String no = bring(api, stack.stream(), stack.files());
         Page page = desk(no, "index");
-        Locator value = page.locator(".field.current input.value");
+        Locator value = page.locator(".field.current input");
         assertThat(value).isFocused();
         value.fill("");
         Locator first = page.locator("rect.word").nth(1);

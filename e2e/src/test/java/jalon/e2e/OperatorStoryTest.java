@@ -92,7 +92,7 @@ class OperatorStoryTest extends InTheBrowser {
 
     /** The doubtful value is clicked on the page, mended by hand and settled; what hangs on it follows by itself. */
     private static void indexDesk(Page page, Paper.Stack stack) {
-        Locator current = page.locator(".field.current input.value");
+        Locator current = page.locator(".field.current input");
         assertThat(current).isFocused();
         assertThat(page.locator(".reasons")).containsText("not in the register");
         assertThat(page.locator(".field.current .snippet")).isVisible();

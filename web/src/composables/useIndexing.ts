@@ -1,0 +1,193 @@
+import { computed, nextTick, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, pictureOf, tell, type Box, type Schema } from '../api/client'
+import { isDoubt, type FieldValue, type useBatch } from './useBatch'
+
+/** Where a draft was taken from on a page, when it was clicked or dragged. */
+export interface Taken {
+  page: number
+  box: Box
+}
+
+/** Indexing a batch: the document and field looked at, what is typed and settled, and where the next doubt is. */
+export function useIndexing(
+  no: string,
+  desk: ReturnType<typeof useBatch>,
+  arrived: (field: string | null) => void,
+) {
+  const { batch, documents, pageByNo, decide } = desk
+  const { t } = useI18n()
+  const documentNo = ref(1)
+  const field = ref<string | null>(null)
+  const draft = ref('')
+  const taken = ref<Taken | null>(null)
+  const pageNo = ref(0)
+  const message = ref('')
+
+  const document = computed(() => documents.value.find((d) => d.no === documentNo.value))
+  const typeOf = (d: Schema['DocumentView'] | undefined) =>
+    batch.value?.types.find((x) => x.type === d?.type.type)
+  const fieldsOf = (d: Schema['DocumentView'] | undefined) => typeOf(d)?.fields ?? []
+  const type = computed(() => typeOf(document.value))
+  const fields = computed(() => fieldsOf(document.value))
+  const info = computed(() => fields.value.find((f) => f.field === field.value))
+  const value = computed<FieldValue | undefined>(() =>
+    field.value ? document.value?.fields[field.value] : undefined,
+  )
+  const page = computed(() => pageByNo.value.get(pageNo.value))
+  const doubts = computed(() =>
+    documents.value.flatMap((d) =>
+      fieldsOf(d)
+        .filter((f) => d.fields[f.field] && isDoubt(d.fields[f.field]))
+        .map((f) => ({ document: d.no, field: f.field })),
+    ),
+  )
+  const locked = computed(() => !batch.value || batch.value.filed || !batch.value.free)
+
+  let started = false
+  watch(
+    documents,
+    (all) => {
+      if (started || !all.length) return
+      started = true
+      if (doubts.value.length) void nextDoubt()
+      else void enter(all[0].no, null)
+    },
+    { immediate: true },
+  )
+
+  async function enter(to: number, name: string | null) {
+    documentNo.value = to
+    field.value = name
+    message.value = ''
+    taken.value = null
+    const d = documents.value.find((x) => x.no === to)
+    const v = name ? d?.fields[name] : undefined
+    draft.value = v?.value ?? ''
+    pageNo.value = v?.page || (d?.pages.includes(pageNo.value) ? pageNo.value : (d?.pages[0] ?? 0))
+    await nextTick()
+    arrived(name)
+  }
+
+  /** The next doubt after here, from the beginning again when there is none after. */
+  async function nextDoubt() {
+    const place = (at: number, name: string | null): [number, number] => [
+      at,
+      fieldsOf(documents.value.find((d) => d.no === at)).findIndex((f) => f.field === name),
+    ]
+    const here = place(documentNo.value, field.value)
+    const after = ([d, f]: [number, number]) => d > here[0] || (d === here[0] && f > here[1])
+    const next = doubts.value.find((x) => after(place(x.document, x.field))) ?? doubts.value[0]
+    await enter(next?.document ?? documentNo.value, next?.field ?? null)
+  }
+
+  /** Settles the current field; what was typed stays where the server did not take it. */
+  async function settle(text: string | null) {
+    const d = document.value
+    if (!d || !field.value || locked.value) return
+    if (text !== null && !text.trim() && info.value?.required) {
+      const needed = info.value.mayBeAbsent ? 'indexDesk.needed' : 'indexDesk.neededHere'
+      message.value = t(needed, { field: info.value.title })
+      return
+    }
+    const here = value.value
+    const from =
+      taken.value ?? (here?.boxMm && text === here.value ? { page: here.page, box: here.boxMm } : null)
+    const done = await decide({
+      act: 'settle',
+      page: d.pages[0],
+      field: field.value,
+      value: text,
+      valuePage: from?.page ?? here?.page ?? 0,
+      box: from?.box ?? here?.boxMm ?? null,
+    })
+    if (done) await nextDoubt()
+    else message.value = t('indexDesk.notSettled')
+  }
+  function take(n: number) {
+    const candidate = value.value?.candidates[n - 1]
+    if (candidate) void settle(candidate)
+  }
+  const absent = () => void (info.value?.mayBeAbsent && settle(null))
+
+  function stepField(by: number) {
+    const list = fields.value
+    const to = list[list.findIndex((f) => f.field === field.value) + by]
+    if (to) void enter(documentNo.value, to.field)
+    else stepDocument(by, by > 0 ? 0 : -1)
+  }
+  function stepDocument(by: number, at?: number) {
+    const d = documents.value[documentNo.value - 1 + by]
+    if (d) void enter(d.no, at === undefined ? null : (fieldsOf(d).at(at)?.field ?? null))
+  }
+  function otherPage() {
+    const d = document.value
+    if (d) pageNo.value = d.pages[(d.pages.indexOf(pageNo.value) + 1) % d.pages.length]
+  }
+
+  const words = ref<Schema['Word'][]>([])
+  watch([pageNo, () => page.value?.rotation], async () => {
+    words.value = []
+    if (!page.value) return
+    const wanted = pageNo.value
+    const { data } = await api.GET('/api/batches/{no}/pages/{page}/words', {
+      params: { path: { no, page: wanted } },
+    })
+    if (data && wanted === pageNo.value) words.value = data
+  })
+  // The pages that come next are fetched while this one is looked at.
+  watch([documentNo, batch], () => {
+    for (const d of documents.value.slice(documentNo.value - 1, documentNo.value + 2)) {
+      const p = pageByNo.value.get(d.pages[0])
+      if (p) new Image().src = pictureOf(no, p, 1700)
+    }
+  })
+  function takeWord(i: number) {
+    const w = words.value[i]
+    if (w && field.value) put(w.text, w.box)
+  }
+  async function takeBox(box: Box) {
+    if (!field.value) return
+    message.value = t('indexDesk.reading')
+    const { data, error } = await api.POST('/api/batches/{no}/pages/{page}/read', {
+      params: { path: { no, page: pageNo.value } },
+      body: { box },
+    })
+    message.value = data?.text === '' ? t('indexDesk.nothingRead') : ''
+    if (!data) return tell(error)
+    if (data.text) put(data.text, box)
+  }
+  function put(text: string, box: Box) {
+    draft.value = text
+    taken.value = { page: pageNo.value, box }
+    arrived(field.value)
+  }
+  return {
+    documentNo,
+    document,
+    type,
+    fields,
+    field,
+    value,
+    draft,
+    taken,
+    page,
+    pageNo,
+    message,
+    doubts,
+    locked,
+    words,
+    enter,
+    nextDoubt,
+    settle,
+    take,
+    absent,
+    stepField,
+    stepDocument,
+    otherPage,
+    takeWord,
+    takeBox,
+  }
+}
+
+export type Indexing = ReturnType<typeof useIndexing>
