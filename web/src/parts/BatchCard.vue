@@ -2,7 +2,9 @@
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
-import { clock } from './times'
+import { useChoices } from '../composables/useChoices'
+import FactList from './base/FactList.vue'
+import { clock, typedAs } from './times'
 import { useWords } from '../composables/useWords'
 import KeyButton from './base/KeyButton.vue'
 import PickOne from './base/PickOne.vue'
@@ -12,19 +14,27 @@ const props = defineProps<{ row: Schema['Row']; supervisor: boolean }>()
 const emit = defineEmits<{ changed: []; close: [] }>()
 const { t } = useI18n()
 const { logged } = useWords()
+const choices = useChoices()
+const typed = typedAs()
 const colleagues = ref<Schema['Colleague'][]>([])
 const log = ref<Schema['Entry'][]>([])
 const to = ref('')
 const why = ref('')
 const asking = ref<'' | 'hold' | 'withdraw'>('')
-const due = ref(local(props.row.dueAt))
 const open = computed(() => props.row.stage !== 'done' && !props.row.filing)
 
-/** As an input of date and time wants it, in the browser's time. */
-function local(instant: string) {
-  const d = new Date(instant)
-  return new Date(d.getTime() - d.getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
-}
+const facts = computed(() => {
+  const { source, madeAt, sheets, pages, documents, doubts, with: who, onHold } = props.row
+  return [
+    { label: t('card.source'), value: t('card.sourceAt', { source, at: clock(madeAt) }) },
+    {
+      label: t('card.pages'),
+      value: t(sheets ? 'card.onSheets' : 'card.counts', { sheets, pages, documents, doubts }),
+    },
+    { label: t('board.with'), value: who ?? t('board.nobody') },
+    ...(onHold ? [{ label: t('card.onHold'), value: onHold }] : []),
+  ]
+})
 onMounted(async () => {
   const [c, l] = await Promise.all([
     api.GET('/api/colleagues'),
@@ -58,27 +68,7 @@ const before = computed(() => BEFORE[props.row.stage])
         {{ t('app.close') }}
       </KeyButton>
     </div>
-    <dl>
-      <dt>{{ t('card.source') }}</dt>
-      <dd>{{ row.source }}, {{ clock(row.madeAt) }}</dd>
-      <dt>{{ t('card.pages') }}</dt>
-      <dd>
-        {{
-          t(row.sheets ? 'card.onSheets' : 'card.counts', {
-            sheets: row.sheets,
-            pages: row.pages,
-            documents: row.documents,
-            doubts: row.doubts,
-          })
-        }}
-      </dd>
-      <dt>{{ t('board.with') }}</dt>
-      <dd>{{ row.with ?? t('board.nobody') }}</dd>
-      <template v-if="row.onHold">
-        <dt>{{ t('card.onHold') }}</dt>
-        <dd>{{ row.onHold }}</dd>
-      </template>
-    </dl>
+    <FactList :facts="facts" />
     <template v-if="open">
       <div class="row">
         <KeyButton
@@ -100,21 +90,25 @@ const before = computed(() => BEFORE[props.row.stage])
       </div>
       <div class="row">
         <span class="soft">{{ t('card.priority') }}</span>
-        <KeyButton
-          v-for="p in ['normal', 'high', 'urgent']"
-          :key="p"
-          :aria-pressed="row.priority === p"
-          @click="act('urgency', { priority: p })"
-        >
-          {{ t(`card.p.${p}`) }}
-        </KeyButton>
+        <ElSegmented
+          :model-value="row.priority"
+          :options="choices(['normal', 'high', 'urgent'], 'card.p')"
+          :aria-label="t('card.priority')"
+          @change="(priority: string) => act('urgency', { priority })"
+        />
       </div>
       <div class="row">
         <span class="soft">{{ t('board.due') }}</span>
-        <ElInput v-model="due" type="datetime-local" />
-        <KeyButton :disabled="!due" @click="act('urgency', { dueAt: new Date(due).toISOString() })">
-          {{ t('card.setDue') }}
-        </KeyButton>
+        <ElDatePicker
+          :model-value="new Date(row.dueAt)"
+          type="datetime"
+          :format="`${typed.date} ${typed.time}`"
+          :date-format="typed.date"
+          :time-format="typed.time"
+          :clearable="false"
+          :aria-label="t('board.due')"
+          @change="(at: Date) => at && act('urgency', { dueAt: at.toISOString() })"
+        />
       </div>
       <div class="row">
         <KeyButton v-if="before && row.free" @click="act('stage', { to: before })">
@@ -169,18 +163,6 @@ h3 {
   font-size: 14px;
   border-top: 1px solid var(--line);
   padding-top: 8px;
-}
-dl {
-  display: grid;
-  grid-template-columns: 92px 1fr;
-  gap: 3px 8px;
-  margin: 0;
-}
-dt {
-  color: var(--ink-soft);
-}
-dd {
-  margin: 0;
 }
 .row {
   flex-wrap: wrap;

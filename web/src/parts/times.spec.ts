@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { place } from '../place'
-import { clock, moment, stretch } from './times'
+import { ago, clock, moment, stretch, typedAs } from './times'
 
 test.each([
   [30_000, '1 min'],
@@ -21,4 +21,24 @@ test('dates and times are written as the chosen region has them, with the chosen
   today.setHours(14, 5, 9)
   expect(clock(today.toISOString())).toBe('14:05:09')
   place.value = { region: '', hours: '', room: '' }
+})
+
+test('a date is typed in the order of the region, and its hours as chosen', () => {
+  place.value = { region: 'GB', hours: '', room: '' }
+  expect(typedAs()).toEqual({ date: 'DD/MM/YYYY', time: 'HH:mm' })
+  place.value = { region: 'US', hours: '', room: '' }
+  expect(typedAs().date).toBe('MM/DD/YYYY')
+  expect(typedAs().time).toMatch(/^hh:mm\sA$/)
+  place.value = { region: '', hours: '', room: '' }
+})
+
+test.each([
+  [0, 'now'],
+  [12, '12 sec. ago'],
+  [65, '1 min. ago'],
+  [3 * 3600, '3 hr. ago'],
+  [26 * 3600, 'yesterday'],
+])('%d seconds before now is %s', (seconds, words) => {
+  const now = Date.UTC(2026, 10, 26, 12)
+  expect(ago(new Date(now - seconds * 1000).toISOString(), now)).toBe(words)
 })

@@ -43,3 +43,21 @@ export function clock(instant: string): string {
     ...hours(),
   })
 }
+
+/** How date and time are typed and shown in a field, in the date picker's own letters, as the region writes them. */
+export function typedAs(): { date: string; time: string } {
+  const letters: Record<string, string> = {
+    day: 'DD',
+    month: 'MM',
+    year: 'YYYY',
+    minute: 'mm',
+    dayPeriod: 'A',
+  }
+  const parts = (style: Intl.DateTimeFormatOptions) =>
+    new Intl.DateTimeFormat(locale(), { ...style, ...hours() }).formatToParts(0)
+  const time = parts({ timeStyle: 'short' })
+  const hour = time.some((p) => p.type === 'dayPeriod') ? 'hh' : 'HH'
+  const said = (p: Intl.DateTimeFormatPart) =>
+    p.type === 'hour' ? hour : p.type === 'literal' ? p.value : (letters[p.type] ?? '')
+  return { date: parts({ dateStyle: 'short' }).map(said).join(''), time: time.map(said).join('') }
+}

@@ -29,6 +29,7 @@ export default {
   down: 'Row below',
   open: 'Open the batch at its stage',
   about: 'About the batch',
+  aboutOne: 'About {no}',
   onHold: 'on hold: {why}',
   withdrawn: 'withdrawn',
   withdrawnBecause: 'Withdrawn: {why}',

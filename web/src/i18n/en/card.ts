@@ -1,5 +1,6 @@
 export default {
   source: 'Came from',
+  sourceAt: '{source}, {at}',
   pages: 'Holds',
   counts: '{pages} pages, {documents} documents, {doubts} doubts',
   onSheets: '{pages} pages on {sheets} scanned sheets, {documents} documents, {doubts} doubts',
