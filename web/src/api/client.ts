@@ -142,3 +142,7 @@ export const pictureOf = (
 ) =>
   `/api/batches/${no}/pages/${page.no}/picture?width=${width}&turn=${page.rotation}` +
   (recipe.length ? `&recipe=${encodeURIComponent(JSON.stringify(recipe))}` : '')
+
+/** A page of an archived document as it was filed, or as it was received. */
+export const archivePicture = (id: number | string, page: number, width: number, received = false) =>
+  `/api/archive/${id}/pages/${page}/picture?width=${width}${received ? '&received=true' : ''}`

@@ -35,9 +35,7 @@ export function useKeys(list: KeyAct[]) {
     // Enter and space belong to the button that has the focus.
     const onControl =
       ['Enter', ' '].includes(e.key) &&
-      !!(e.target as HTMLElement)?.closest?.(
-        'button, a, [role=listbox], [role=menuitem], [role=treeitem], select',
-      )
+      !!(e.target as HTMLElement)?.closest?.('button, a, [role=listbox], [role=menuitem], select')
     const act = list.find(
       (a) =>
         a.on.includes(e.key) &&

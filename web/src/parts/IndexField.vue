@@ -25,7 +25,9 @@ const { reason } = useWords()
 const place = computed(() => {
   const from = props.taken ?? (props.value?.boxMm ? { page: props.value.page, box: props.value.boxMm } : null)
   const page = from ? props.pages.get(from.page) : undefined
-  return from && page ? { page, box: from.box, src: pictureOf(props.batchNo, page, 1700) } : null
+  return from && page
+    ? { page, box: from.box, of: (width: number) => pictureOf(props.batchNo, page, width) }
+    : null
 })
 const state = computed(() => {
   const v = props.value
@@ -54,7 +56,8 @@ const state = computed(() => {
     </div>
     <Snippet
       v-if="place"
-      :src="place.src"
+      :src="place.of(1700)"
+      :quick="place.of(900)"
       :alt="t('indexDesk.pieceOf', { field: field.title })"
       :box="place.box"
       :page-width="place.page.widthMm"

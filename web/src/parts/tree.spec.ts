@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { Schema } from '../api/types'
-import { tree } from './tree'
+import { tree, type TreeNode } from './tree'
 
 const none = null as unknown as Schema['DeskDelivery']['reason']
 
@@ -17,19 +17,23 @@ const delivery = (destination: string, path: string, document: number): Schema['
   ...{ tries: 0, nextAt: '', leftOutBy: '', remedies: [] },
 })
 
-test('a folder is named once, however many files lie in it', () => {
-  const rows = tree([
+test('a folder is named once, however many files lie in it, and two files of one name are two', () => {
+  const said = (nodes: TreeNode[], depth = 0): string[] =>
+    nodes.flatMap((n) => [`${'-'.repeat(depth)}${n.kind} ${n.name}`, ...said(n.children, depth + 1)])
+  const roots = tree([
     delivery('office', '2026/PM-1/b', 2),
     delivery('office', '2026/PM-1/a', 1),
+    delivery('office', '2026/PM-1/a', 3),
     delivery('archive', 'c', 1),
   ])
-  expect(rows.map((r) => `${r.kind} ${r.name}`)).toEqual([
+  expect(said(roots)).toEqual([
     'destination archive',
-    'file c',
+    '-file c',
     'destination office',
-    'folder 2026',
-    'folder PM-1',
-    'file a',
-    'file b',
+    '-folder 2026',
+    '--folder PM-1',
+    '---file a',
+    '---file a',
+    '---file b',
   ])
 })

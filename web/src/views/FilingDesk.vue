@@ -7,41 +7,37 @@ import { act, api, isStale, pictureOf, repairsOf, tell, type Schema } from '../a
 import { useBatch } from '../composables/useBatch'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
+import { useLoad } from '../composables/useLoad'
 import BatchLine from '../parts/BatchLine.vue'
-import DeliveryFate from '../parts/DeliveryFate.vue'
+import FilingTree from '../parts/FilingTree.vue'
 import NotReadList from '../parts/NotReadList.vue'
-import { tree } from '../parts/tree'
 import PageViewer from '../parts/PageViewer.vue'
 import { useWords } from '../composables/useWords'
 import KeyButton from '../parts/base/KeyButton.vue'
+import WaitingFor from '../parts/base/WaitingFor.vue'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
 const { ledger } = useWords()
 const router = useRouter()
-const { batch, documents, pageByNo, load } = useBatch(props.no, true)
-const plan = ref<Schema['Plan'] | null>(null)
+const { batch, loading, problem, documents, pageByNo, load } = useBatch(props.no, true)
+const planned = useLoad(() => api.GET('/api/batches/{no}/filing', { params: { path: { no: props.no } } }))
+const plan = planned.data
 const current = ref(1)
 const busy = ref(false)
 
-async function look() {
-  const { data, error } = await api.GET('/api/batches/{no}/filing', { params: { path: { no: props.no } } })
-  if (data) plan.value = data
-  else tell(error)
-}
-void look()
-const soon = useDebounceFn(look, 200)
+const soon = useDebounceFn(planned.load, 200)
 useEvents((changed) => {
   if (changed === props.no || changed === '') void soon()
 })
 watch(
   () => batch.value?.cutDoubts,
-  () => void look(),
+  (_, before) => before !== undefined && void planned.load(),
 )
 
 const doubts = computed(() => (batch.value ? batch.value.cutDoubts + batch.value.fieldDoubts : 0))
 const done = computed(() => batch.value?.stage === 'done')
-const rows = computed(() => tree(plan.value?.deliveries ?? []))
+const refused = computed(() => plan.value?.deliveries.filter((d) => d.state === 'refused').length ?? 0)
 const page = computed(() =>
   pageByNo.value.get(documents.value.find((d) => d.no === current.value)?.pages[0] ?? 0),
 )
@@ -57,196 +53,110 @@ async function file() {
   else tell(error)
   if (data || isStale(error)) await load()
 }
-const STATES: Record<Schema['DeskDelivery']['state'], string> = {
-  planned: 'empty',
-  running: 'empty',
-  retrying: 'doubtful',
-  refused: 'wrong',
-  done: 'settled',
-  leftOut: 'empty',
-}
-const refused = computed(() => plan.value?.deliveries.filter((d) => d.state === 'refused').length ?? 0)
 async function decide(
   d: Schema['DeskDelivery'],
   fate: Schema['DeskDelivery']['remedies'][number],
-  name?: string,
+  name = '',
 ) {
   if (busy.value || !d.id) return
   busy.value = true
   const { data, error } = await api.POST('/api/batches/{no}/deliveries/{id}', {
     params: { path: { no: props.no, id: d.id } },
-    body: { fate, name: name ?? '' },
+    body: { fate, name },
   })
   busy.value = false
   if (data) plan.value = data
   else tell(error)
 }
+const toBoard = () => void router.push({ name: 'board' })
+const toPages = () => void router.push({ name: 'pages', params: { no: props.no } })
 function toDoubts() {
   void router.push({ name: batch.value?.cutDoubts ? 'pages' : 'index', params: { no: props.no } })
 }
+const onwards = () => (plan.value?.begun ? toBoard() : doubts.value ? toDoubts() : void file())
 const step = (by: number) =>
   (current.value = Math.max(1, Math.min(documents.value.length, current.value + by)))
 useKeys([
-  {
-    key: 'Enter',
-    on: ['Enter'],
-    label: t('filing.file'),
-    run: () =>
-      plan.value?.begun ? void router.push({ name: 'board' }) : doubts.value ? toDoubts() : void file(),
-  },
+  { key: 'Enter', on: ['Enter'], label: t('filing.file'), run: onwards },
   { key: '↑', on: ['ArrowUp', '['], label: t('filing.up'), run: () => step(-1) },
   { key: '↓', on: ['ArrowDown', ']'], label: t('filing.down'), run: () => step(1) },
-  {
-    key: 'B',
-    on: ['b', 'B'],
-    label: t('indexDesk.toPages'),
-    run: () => void router.push({ name: 'pages', params: { no: props.no } }),
-  },
+  { key: 'B', on: ['b', 'B'], label: t('indexDesk.toPages'), run: toPages },
 ])
 </script>
 
 <template>
-  <div class="desk">
+  <div class="desk-frame">
     <BatchLine v-if="batch" :batch="batch" :current="current" @go="(n) => (current = n)" />
-    <div v-if="batch && plan" class="halves">
-      <section class="tree">
-        <h1>{{ plan.begun ? t('filing.made') : t('filing.tree') }}</h1>
-        <NotReadList :no="no" :items="batch.rejected" :locked="plan.begun" @changed="load" />
-        <p v-if="!plan.deliveries.length" class="soft">{{ t('filing.none') }}</p>
-        <template v-for="(r, i) in rows" :key="i">
-          <div v-if="r.kind === 'destination'" class="destination">{{ r.name }}</div>
-          <div v-else-if="r.kind === 'folder'" class="folder" :style="{ paddingLeft: r.depth * 18 + 'px' }">
-            {{ r.name }}/
-          </div>
-          <template v-else>
-            <button
-              class="file"
-              :class="{ current: r.delivery.document === current }"
-              :style="{ paddingLeft: r.depth * 18 + 'px' }"
-              @click="current = r.delivery.document"
-            >
-              <span class="mono name">{{ r.name }}</span>
-              <span class="formats">{{ r.delivery.formats.join(' ') }}</span>
-              <span class="state" :class="STATES[r.delivery.state]">
-                {{
-                  t(
-                    `filing.${r.delivery.state}`,
-                    { by: r.delivery.leftOutBy, n: r.delivery.tries },
-                    r.delivery.tries,
-                  )
-                }}
-              </span>
-            </button>
-            <DeliveryFate
-              v-if="r.delivery.remedies.length"
-              :style="{ paddingLeft: r.depth * 18 + 'px' }"
-              :delivery="r.delivery"
-              :busy="busy"
-              @fate="(fate, name) => decide(r.delivery, fate, name)"
-            />
-          </template>
-        </template>
-      </section>
-      <section class="preview">
-        <PageViewer
-          v-if="page"
-          :src="pictureOf(no, page, 900, batch?.repairedForFiling ? repairsOf(page) : [])"
-          :alt="t('pageDesk.page', { no: page.no })"
-          :width-mm="page.widthMm"
-          :height-mm="page.heightMm"
-        />
-      </section>
-    </div>
-    <footer v-if="batch && plan" class="row">
-      <span>
-        <span class="soft after">{{ t('filing.ledger') }}:</span>
-        <strong class="ledger">{{ ledger(plan.ledger, plan.setAsideBy) }}</strong>
-      </span>
-      <span class="stretch" />
-      <template v-if="plan.begun">
-        <span v-if="refused" class="state wrong">{{ t('filing.needsYou', refused) }}</span>
-        <span v-else class="state" :class="done ? 'settled' : 'empty'">
-          {{ done ? t('filing.filed') : t('filing.underWay') }}
+    <template v-if="batch && plan">
+      <div class="halves row-of">
+        <section class="tree">
+          <h1>{{ plan.begun ? t('filing.made') : t('filing.tree') }}</h1>
+          <NotReadList :no="no" :items="batch.rejected" :locked="plan.begun" @changed="load" />
+          <WaitingFor :empty="!plan.deliveries.length && t('filing.none')" />
+          <FilingTree
+            v-if="plan.deliveries.length"
+            v-model="current"
+            :deliveries="plan.deliveries"
+            :busy="busy"
+            @fate="decide"
+          />
+        </section>
+        <section class="preview">
+          <PageViewer
+            v-if="page"
+            :src="pictureOf(no, page, 900, batch.repairedForFiling ? repairsOf(page) : [])"
+            :alt="t('pageDesk.page', { no: page.no })"
+            :width-mm="page.widthMm"
+            :height-mm="page.heightMm"
+          />
+        </section>
+      </div>
+      <footer class="row">
+        <span>
+          <span class="soft after">{{ t('filing.ledger') }}:</span>
+          <strong class="ledger">{{ ledger(plan.ledger, plan.setAsideBy) }}</strong>
         </span>
-        <KeyButton main k="Enter" @click="router.push({ name: 'board' })">
-          {{ t('filing.toBoard') }}
+        <span class="stretch" />
+        <template v-if="plan.begun">
+          <span v-if="refused" class="state wrong">{{ t('filing.needsYou', refused) }}</span>
+          <span v-else class="state" :class="done ? 'settled' : 'empty'">
+            {{ done ? t('filing.filed') : t('filing.underWay') }}
+          </span>
+          <KeyButton main k="Enter" @click="toBoard">{{ t('filing.toBoard') }}</KeyButton>
+        </template>
+        <template v-else-if="doubts">
+          <span class="state doubtful">{{ t('filing.doubts', doubts) }}</span>
+          <KeyButton main k="Enter" @click="toDoubts">{{ t('filing.toDoubts') }}</KeyButton>
+        </template>
+        <KeyButton v-else :disabled="busy || !plan.deliveries.length" main k="Enter" @click="file">
+          {{ t('filing.file') }}
         </KeyButton>
-      </template>
-      <template v-else-if="doubts">
-        <span class="state doubtful">{{ t('filing.doubts', doubts) }}</span>
-        <KeyButton main k="Enter" @click="toDoubts">
-          {{ t('filing.toDoubts') }}
-        </KeyButton>
-      </template>
-      <KeyButton v-else :disabled="busy || !plan.deliveries.length" main k="Enter" @click="file">
-        {{ t('filing.file') }}
-      </KeyButton>
-    </footer>
-    <p v-else class="soft note">{{ t('app.loading') }}</p>
+      </footer>
+    </template>
+    <WaitingFor
+      v-else
+      :loading="loading || planned.loading.value"
+      :problem="problem ?? planned.problem.value"
+      @again="(load(), planned.load())"
+    />
   </div>
 </template>
 
 <style scoped>
-.desk {
-  height: 100%;
-  display: flex;
-  flex-direction: column;
-}
-.halves {
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
-}
 .tree {
+  flex: 1.15;
+  min-width: 0;
   overflow: auto;
   padding: 14px 18px;
   background: var(--field);
-  border-right: 1px solid var(--line);
-}
-.destination {
-  margin-top: 14px;
-  font-weight: 650;
-  border-bottom: 1px solid var(--line);
-  padding-bottom: 2px;
-}
-.folder {
-  color: var(--ink-soft);
-  padding-top: 5px;
-}
-.file {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto auto;
-  gap: 10px;
-  width: 100%;
-  text-align: left;
-  font: inherit;
-  border: 0;
-  background: none;
-  padding: 3px 6px;
-  cursor: pointer;
-  align-items: baseline;
-  color: var(--ink);
-}
-.file:hover {
-  background: var(--hover);
-}
-.file.current {
-  background: var(--petrol-pale);
-  box-shadow: inset 4px 0 0 var(--petrol);
-}
-.name {
-  overflow-wrap: anywhere;
-}
-.formats {
-  font-size: 12.5px;
-  color: var(--ink-soft);
+  border-inline-end: 1px solid var(--line);
 }
 .preview {
+  flex: 1;
   min-width: 0;
-  min-height: 0;
 }
 footer {
+  flex-wrap: wrap;
   padding: 8px 16px;
   background: var(--panel);
   border-top: 1px solid var(--line);
@@ -254,8 +164,5 @@ footer {
 }
 .ledger {
   font-variant-numeric: tabular-nums;
-}
-.note {
-  padding: 30px;
 }
 </style>

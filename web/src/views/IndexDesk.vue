@@ -57,6 +57,7 @@ useIndexKeys(indexing, {
         <PageViewer
           ref="viewer"
           :src="pictureOf(no, page, 1700)"
+          :thumb="pictureOf(no, page, 900)"
           :alt="t('pageDesk.page', { no: page.no })"
           :width-mm="page.widthMm"
           :height-mm="page.heightMm"

@@ -15,7 +15,8 @@ export default {
   open: 'Open the PDF',
   from: 'Batch {batch}, filed {when} by {by}',
   hits: '{n} line with a hit | {n} lines with a hit',
-  noHits: 'No words were searched for.',
+  noHits: 'Found by its values; no word was searched for on the paper.',
   repaired: 'This page was repaired before it was filed: {how}.',
   copy: 'Copy',
+  copyLine: 'Copy: {line}',
 }

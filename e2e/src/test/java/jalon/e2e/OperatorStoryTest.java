@@ -48,7 +48,7 @@ class OperatorStoryTest extends InTheBrowser {
         indexDesk(page, stack);
 
         assertThat(page.getByText("What will be made")).isVisible();
-        assertThat(page.locator(".file")).hasCount(2 * stack.documents().size());
+        assertThat(page.locator(".node.file")).hasCount(2 * stack.documents().size());
         page.keyboard().press("Enter");
         assertThat(page.locator("footer .state.settled")).isVisible(WHILE_READING);
         assertThat(page.locator(".ledger"))

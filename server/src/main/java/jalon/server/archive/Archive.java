@@ -6,6 +6,7 @@ import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
+import jalon.core.stream.Field;
 import jalon.server.JalonSettings;
 import jalon.server.NewId;
 import jalon.server.Problem;
@@ -72,15 +73,24 @@ public class Archive {
     }
 
     /** @param page where the line stands, @param line text of the printed line with the hit, @param box of that line */
-    public record Hit(int page, String line, Box box, List<Box> words) {}
+    public record Hit(int page, Paper paper, String line, Box box, List<Box> words) {}
 
-    /** @param hit the first one, or null when only fields were asked for */
+    /** How large a page is, in millimetres. */
+    public record Paper(double widthMm, double heightMm) {}
+
+    /** A value as it was filed. @param title what people call the field, @param name what it is searched by */
+    public record FiledField(String name, String title, String value) {}
+
+    /**
+     * @param fields in the order of the document's type
+     * @param hit the first one, or null when only fields were asked for
+     */
     public record Found(
             long id,
             String batch,
             @JsonUnwrapped Kind kind,
             @JsonUnwrapped Extent extent,
-            Map<String, String> fields,
+            List<FiledField> fields,
             Hit hit,
             Instant filedAt) {}
 
@@ -127,10 +137,28 @@ public class Archive {
                 d.filed().at());
     }
 
-    private Map<String, String> fields(ArchiveRows.DocumentRow d) {
-        Map<String, String> fields = new LinkedHashMap<>();
-        rows.fields(d.id()).forEach(f -> fields.put(f.name(), f.value()));
+    /** What the type of a document says about its fields is what its stream said when it was filed. */
+    private List<FiledField> fields(ArchiveRows.DocumentRow d) {
+        Map<String, String> left = new LinkedHashMap<>();
+        rows.fields(d.id()).forEach(f -> left.put(f.name(), f.value()));
+        List<FiledField> fields = new ArrayList<>();
+        for (Field f : fieldsOfType(d)) {
+            String value = left.remove(f.field());
+            if (value != null) {
+                fields.add(new FiledField(f.field(), f.title(), value));
+            }
+        }
+        // A field that the type does not know has no other title than its name.
+        left.forEach((name, value) -> fields.add(new FiledField(name, name, value)));
         return fields;
+    }
+
+    private List<Field> fieldsOfType(ArchiveRows.DocumentRow d) {
+        return batches.usableStream(batches.get(d.batchId())).stream()
+                .flatMap(stream -> stream.types().stream())
+                .filter(type -> type.type().equals(d.kind().type()))
+                .flatMap(type -> type.fields().stream())
+                .toList();
     }
 
     private static List<Integer> pages(ArchiveRows.DocumentRow d) {
@@ -141,13 +169,15 @@ public class Archive {
         List<Hit> hits = new ArrayList<>();
         Map<Integer, PageFacts> facts = batches.facts(batches.get(d.batchId()));
         for (int no : pages(d)) {
+            var image = facts.get(no).image();
+            var paper = new Paper(image.widthMm(), image.heightMm());
             for (Line line : facts.get(no).lines()) {
                 List<Box> words = line.words().stream()
                         .filter(w -> query.hits(w.text()))
                         .map(Word::box)
                         .toList();
                 if (!words.isEmpty()) {
-                    hits.add(new Hit(no, line.text(), line.box(), words));
+                    hits.add(new Hit(no, paper, line.text(), line.box(), words));
                     if (hits.size() == most) {
                         return hits;
                     }

@@ -80,7 +80,7 @@ public class Batches {
     }
 
     /** Its stream, unless a newer Jalon saved that in a form that this one does not know. */
-    Optional<StreamDefinition> usableStream(Batch batch) {
+    public Optional<StreamDefinition> usableStream(Batch batch) {
         return streams.usable(batch.stream().name(), batch.stream().version());
     }
 

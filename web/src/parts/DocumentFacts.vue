@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Repair, Schema } from '../api/client'
+import FactList from './base/FactList.vue'
+import KeyButton from './base/KeyButton.vue'
+import { moment } from './times'
+
+/** An archived document in words: where it is from, its values, the lines with hits, its file. */
+const props = defineProps<{ opened: Schema['OpenedDocument']; asked: boolean; repairs: Repair[] }>()
+defineEmits<{ back: []; show: [page: number] }>()
+const { t } = useI18n()
+const about = computed(() => props.opened.document.document)
+const hits = computed(() => props.opened.document.hits)
+const facts = computed(() => about.value.fields.map((f) => ({ label: f.title, value: f.value, mono: true })))
+const place = (page: number) => props.opened.pages.findIndex((p) => p.no === page) + 1
+const copy = (text: string) => navigator.clipboard?.writeText(text)
+</script>
+
+<template>
+  <aside class="document-facts">
+    <div class="row">
+      <KeyButton k="Esc" @click="$emit('back')">{{ t('archive.back') }}</KeyButton>
+      <a :href="`/api/archive/${about.id}/file`" target="_blank" rel="noopener">{{ t('archive.open') }}</a>
+    </div>
+    <h1 dir="auto">{{ about.title }}</h1>
+    <p class="soft">
+      {{
+        t('archive.from', { batch: about.batch, when: moment(about.filedAt), by: opened.document.filedBy })
+      }}
+    </p>
+    <FactList :facts="facts" />
+    <p v-if="repairs.length" class="soft">
+      {{ t('archive.repaired', { how: repairs.map((r) => t(`repair.${r.do}`).toLowerCase()).join(', ') }) }}
+      {{ t('image.hold') }}
+      <kbd>B</kbd>
+    </p>
+    <template v-if="asked">
+      <h2>{{ hits.length ? t('archive.hits', hits.length) : t('archive.noHits') }}</h2>
+      <ol>
+        <li v-for="(h, i) in hits" :key="i">
+          <ElButton link class="hit" @click="$emit('show', h.page)">
+            {{ h.line }}
+            <span class="soft">{{ t('archive.hitOn', { page: place(h.page) }) }}</span>
+          </ElButton>
+          <ElButton link :aria-label="t('archive.copyLine', { line: h.line })" @click="copy(h.line)">
+            {{ t('archive.copy') }}
+          </ElButton>
+        </li>
+      </ol>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.document-facts {
+  width: 360px;
+  flex: none;
+  overflow: auto;
+  background: var(--panel);
+  border-inline-start: 1px solid var(--line);
+  padding: 12px 16px;
+}
+h1 {
+  margin: 12px 0 4px;
+  overflow-wrap: anywhere;
+}
+h2 {
+  margin: 18px 0 6px;
+}
+ol {
+  padding: 0;
+  margin: 0;
+  list-style: none;
+}
+li {
+  display: flex;
+  align-items: flex-start;
+  gap: 8px;
+  padding: 4px 0;
+  border-top: 1px solid var(--line-faint);
+}
+.hit {
+  flex: 1;
+  justify-content: flex-start;
+  text-align: start;
+  white-space: normal;
+}
+</style>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import type { Schema } from '../api/client'
+
+/** Values of a filed document under their titles, side by side as far as there is room. */
+defineProps<{ fields: Schema['FiledField'][] }>()
+</script>
+
+<template>
+  <dl class="field-grid">
+    <div v-for="f in fields" :key="f.name">
+      <dt :title="f.name">{{ f.title }}</dt>
+      <dd class="mono" dir="auto" :title="f.value">{{ f.value }}</dd>
+    </div>
+  </dl>
+</template>
+
+<style scoped>
+.field-grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 4px 16px;
+  margin: 0;
+}
+dt {
+  font-size: 12.5px;
+  color: var(--ink-soft);
+}
+dd {
+  margin: 0;
+  overflow-wrap: anywhere;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
+  overflow: hidden;
+}
+</style>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schema } from '../api/client'
+import DeliveryFate from './DeliveryFate.vue'
+import { tree } from './tree'
+
+type Delivery = Schema['DeskDelivery']
+
+/** The folders and files about to be made, or made: destination by destination, each file with what becomes of it. */
+const props = defineProps<{ deliveries: Delivery[]; busy: boolean }>()
+const emit = defineEmits<{ fate: [delivery: Delivery, fate: Delivery['remedies'][number], name?: string] }>()
+const current = defineModel<number>({ required: true })
+const { t } = useI18n()
+const nodes = computed(() => tree(props.deliveries))
+
+const STATES: Record<Delivery['state'], string> = {
+  planned: 'empty',
+  running: 'empty',
+  retrying: 'doubtful',
+  refused: 'wrong',
+  done: 'settled',
+  leftOut: 'empty',
+}
+const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tries }, d.tries)
+</script>
+
+<template>
+  <ElTree
+    class="filing-tree"
+    :data="nodes"
+    node-key="id"
+    default-expand-all
+    :expand-on-click-node="false"
+    :indent="18"
+    :aria-label="t('filing.tree')"
+    @node-click="(n: (typeof nodes)[number]) => n.delivery && (current = n.delivery.document)"
+  >
+    <template #default="{ data: n }">
+      <div class="node" :class="[n.kind, { current: n.delivery?.document === current }]">
+        <template v-if="n.delivery">
+          <span class="mono name" dir="auto">{{ n.name }}</span>
+          <span class="formats">{{ n.delivery.formats.join(' ') }}</span>
+          <span class="state" :class="STATES[n.delivery.state as Delivery['state']]">
+            {{ state(n.delivery) }}
+          </span>
+          <DeliveryFate
+            v-if="n.delivery.remedies.length"
+            class="fate"
+            :delivery="n.delivery"
+            :busy="busy"
+            @fate="(fate, name) => emit('fate', n.delivery, fate, name)"
+          />
+        </template>
+        <span v-else class="name" dir="auto">{{ n.kind === 'folder' ? `${n.name}/` : n.name }}</span>
+      </div>
+    </template>
+  </ElTree>
+</template>
+
+<style scoped>
+.filing-tree {
+  --el-tree-node-content-height: auto;
+  --el-fill-color-blank: transparent;
+  --el-tree-node-hover-bg-color: var(--hover);
+  font-size: 15px;
+}
+.node {
+  display: flex;
+  flex-wrap: wrap;
+  flex: 1;
+  min-width: 0;
+  align-items: baseline;
+  gap: 0 10px;
+  padding: 3px 6px;
+  white-space: normal;
+}
+.node.destination {
+  font-weight: 650;
+}
+.node.folder {
+  color: var(--ink-soft);
+}
+.node.current {
+  background: var(--petrol-pale);
+  box-shadow: inset 4px 0 0 var(--petrol);
+}
+.name {
+  flex: 1;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.formats {
+  font-size: 12.5px;
+  color: var(--ink-soft);
+}
+.fate {
+  flex: 100%;
+}
+</style>

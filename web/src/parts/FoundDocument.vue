@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import { archivePicture, type Schema } from '../api/client'
+import FieldGrid from './FieldGrid.vue'
+import Snippet from './Snippet.vue'
+import { moment } from './times'
+
+/** A document that was found: its first page, the hit as it stands on the paper, its values. */
+defineProps<{ found: Schema['Found']; at: boolean }>()
+defineEmits<{ open: [] }>()
+const { t } = useI18n()
+</script>
+
+<template>
+  <article class="panel found" :class="{ at }" :aria-current="at || undefined" @click="$emit('open')">
+    <img :src="archivePicture(found.id, found.hit?.page ?? found.firstPage, 900)" loading="lazy" alt="" />
+    <div class="what">
+      <header>
+        <a href="#" dir="auto" @click.prevent.stop="$emit('open')">{{ found.title }}</a>
+        <span class="soft">
+          {{ t('archive.pages', found.pageCount) }} ·
+          {{ t('archive.filed', { when: moment(found.filedAt) }) }}
+        </span>
+      </header>
+      <Snippet
+        v-if="found.hit"
+        :src="archivePicture(found.id, found.hit.page, 1700)"
+        :quick="archivePicture(found.id, found.hit.page, 900)"
+        :alt="found.hit.line"
+        :box="found.hit.box"
+        :page-width="found.hit.paper.widthMm"
+        :page-height="found.hit.paper.heightMm"
+        :width="880"
+        :height="38"
+      />
+      <FieldGrid :fields="found.fields" />
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.found {
+  display: flex;
+  gap: 16px;
+  padding: 10px 12px;
+  cursor: pointer;
+  background: var(--field);
+  flex: none;
+}
+.found:hover,
+.found.at {
+  border-color: var(--petrol);
+  box-shadow: inset 4px 0 0 var(--petrol);
+}
+img {
+  width: 170px;
+  height: 150px;
+  object-fit: cover;
+  object-position: top;
+  border: 1px solid var(--line);
+  flex: none;
+  background: var(--paper);
+}
+.what {
+  min-width: 0;
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+}
+</style>
