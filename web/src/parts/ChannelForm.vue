@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { FormInstance } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
@@ -25,39 +26,52 @@ const settings = reactive<Record<string, string | number | boolean | null | unde
   port: 993,
   ...(props.channel?.settings as object),
 })
-/** The same, as what is typed. */
-const typed = settings as Record<string, string | number | undefined>
-const removing = ref(false)
+/** The same, as what is typed and as figures. */
+const typed = settings as Record<string, string | undefined>
+const numbers = settings as Record<string, number | undefined>
+const all = computed(() => ({ ...settings, ...form }))
+const box = ref<FormInstance>()
 const byStream = computed({ get: () => !!settings.byStream, set: (on) => (settings.byStream = on) })
+const needed = { required: true, message: t('channels.needed'), trigger: 'change' }
+const PRIVACY = [
+  { value: 'tls', label: 'TLS' },
+  { value: 'starttls', label: 'STARTTLS' },
+]
 
-const fields = computed(() => {
-  if (settings.kind === 'scanner') return [['address', 'text']]
-  if (settings.kind === 'mailbox')
-    return [
-      ['host', 'text'],
-      ['port', 'number'],
-      ['user', 'text'],
-      ['password', 'password'],
-      ['certificate', 'text'],
-      ['inbox', 'text'],
-      ['done', 'text'],
-      ['aside', 'text'],
-      ['replyFrom', 'text'],
-      ['everySeconds', 'number'],
-      ['cron', 'text'],
-    ]
-  return [
-    ['folder', 'text'],
-    ['everySeconds', 'number'],
-    ['cron', 'text'],
-    ['gatherSeconds', 'number'],
-    ['settleSeconds', 'number'],
-  ]
-})
+interface Field {
+  name: string
+  type?: 'number' | 'password'
+  needed?: boolean
+}
+const FIELDS: Record<string, Field[]> = {
+  scanner: [{ name: 'address', needed: true }],
+  mailbox: [
+    { name: 'host', needed: true },
+    { name: 'port', type: 'number', needed: true },
+    { name: 'user', needed: true },
+    { name: 'password', type: 'password' },
+    { name: 'certificate' },
+    { name: 'inbox' },
+    { name: 'done' },
+    { name: 'aside' },
+    { name: 'replyFrom' },
+    { name: 'everySeconds', type: 'number' },
+    { name: 'cron' },
+  ],
+  folder: [
+    { name: 'folder', needed: true },
+    { name: 'everySeconds', type: 'number' },
+    { name: 'cron' },
+    { name: 'gatherSeconds', type: 'number' },
+    { name: 'settleSeconds', type: 'number' },
+  ],
+}
+const fields = computed(() => FIELDS[String(settings.kind)])
 async function save() {
+  if (!(await box.value?.validate().catch(() => false))) return
   const used = [
     'kind',
-    ...fields.value.map(([f]) => f),
+    ...fields.value.map((f) => f.name),
     ...(settings.kind === 'folder' ? ['byStream'] : []),
     ...(settings.kind === 'mailbox' ? ['privacy'] : []),
   ]
@@ -85,75 +99,69 @@ async function remove() {
 </script>
 
 <template>
-  <form class="form" @submit.prevent="save">
-    <label>
-      {{ t('channels.name') }}
-      <ElInput v-model="form.name" required maxlength="80" />
-    </label>
-    <label>
-      {{ t('channels.kind') }}
+  <ElForm ref="box" :model="all" label-position="top" @submit.prevent="save">
+    <ElFormItem :label="t('channels.name')" prop="name" :rules="needed">
+      <ElInput v-model="form.name" maxlength="80" />
+    </ElFormItem>
+    <ElFormItem :label="t('channels.kind')">
       <PickOne
         v-model="settings.kind"
         :options="choices(['folder', 'mailbox', 'scanner'], 'channels')"
         :disabled="!!channel"
       />
-    </label>
+    </ElFormItem>
     <ElCheckbox v-if="settings.kind === 'folder'" v-model="byStream" :label="t('channels.byStream')" />
-    <label v-if="settings.kind !== 'scanner' && !settings.byStream">
-      {{ t('intake.stream') }}
-      <PickOne v-model="form.stream" :options="streams.map((s) => ({ value: s.name, label: s.title }))" />
-    </label>
-    <label v-if="settings.kind === 'mailbox'">
-      {{ t('channels.privacy') }}
+    <ElFormItem v-if="settings.kind !== 'scanner' && !settings.byStream" :label="t('intake.stream')">
       <PickOne
-        v-model="settings.privacy"
-        :options="[
-          { value: 'tls', label: 'TLS' },
-          { value: 'starttls', label: 'STARTTLS' },
-        ]"
+        v-model="form.stream"
+        :options="streams.map((s) => ({ value: s.name, label: s.title }))"
+        filterable
       />
-    </label>
-    <label v-for="[f, type] in fields" :key="f">
-      {{ t(`channels.f.${f}`) }}
-      <ElInput v-if="type === 'number'" v-model.number="typed[f]" type="number" min="0" />
+    </ElFormItem>
+    <ElFormItem v-if="settings.kind === 'mailbox'" :label="t('channels.privacy')">
+      <PickOne v-model="settings.privacy" :options="PRIVACY" />
+    </ElFormItem>
+    <ElFormItem
+      v-for="f in fields"
+      :key="f.name"
+      :label="t(`channels.f.${f.name}`)"
+      :prop="f.name"
+      :rules="f.needed ? needed : []"
+    >
+      <ElInputNumber v-if="f.type === 'number'" v-model="numbers[f.name]" :min="0" :controls="false" />
       <ElInput
         v-else
-        v-model="typed[f]"
-        :type="type"
-        :placeholder="f === 'password' && channel ? t('channels.keep') : ''"
+        v-model="typed[f.name]"
+        :type="f.type"
+        :placeholder="f.type === 'password' && channel ? t('channels.keep') : ''"
         autocomplete="off"
       />
-    </label>
+    </ElFormItem>
     <div class="row">
       <KeyButton main submit>{{ t('channels.save') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
       <span class="stretch" />
-      <KeyButton v-if="channel && !removing" @click="removing = true">
-        {{ t('channels.remove') }}
-      </KeyButton>
-      <KeyButton v-if="removing" @click="remove">{{ t('channels.removeNow') }}</KeyButton>
+      <ElPopconfirm
+        v-if="channel"
+        :title="t('channels.removeAsk')"
+        :confirm-button-text="t('channels.removeNow')"
+        :cancel-button-text="t('app.close')"
+        hide-icon
+        width="280"
+        @confirm="remove"
+      >
+        <template #reference>
+          <ElButton class="act">{{ t('channels.remove') }}</ElButton>
+        </template>
+      </ElPopconfirm>
     </div>
-  </form>
+  </ElForm>
 </template>
 
 <style scoped>
-.form {
-  background: var(--field);
-  border: 1px solid var(--line);
-  padding: 10px 12px;
-  display: grid;
-  gap: 6px;
-  margin-bottom: 10px;
-}
-label:not(.el-checkbox) {
-  display: grid;
-  grid-template-columns: 128px minmax(0, 1fr);
-  gap: 8px;
-  align-items: center;
-  font-size: 13.5px;
-}
 .el-checkbox {
   height: auto;
   white-space: normal;
+  margin-bottom: 8px;
 }
 </style>

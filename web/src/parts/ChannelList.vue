@@ -3,38 +3,68 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema, worded } from '../api/client'
-import ChannelForm from './ChannelForm.vue'
-import { clock, stretch } from './times'
+import { useLoad } from '../composables/useLoad'
 import KeyButton from './base/KeyButton.vue'
+import ListRow, { type RowAct } from './base/ListRow.vue'
+import NoteBanner from './base/NoteBanner.vue'
+import WaitingFor from './base/WaitingFor.vue'
+import ChannelForm from './ChannelForm.vue'
+import { ago, clock, stretch } from './times'
+import WaitingLine from './WaitingLine.vue'
 
-/** The waiting line, and every channel with how it is, when it was looked at and what to do where it fails. */
+type Channel = Schema['Channel']
+
+/** The waiting line, and every channel with how it is, how long ago it was looked at, and what is wrong with it. */
 const props = defineProps<{ streams: Schema['Listed'][]; supervisor: boolean }>()
 const { t } = useI18n()
-const channels = ref<Schema['Channel'][]>([])
-const line = ref<Schema['Line'] | null>(null)
-const editing = ref<Schema['Channel'] | 'new' | null>(null)
+const { data, loading, problem, load } = useLoad(() => api.GET('/api/channels'))
 const now = ref(Date.now())
-
-async function load() {
-  const { data } = await api.GET('/api/channels')
-  if (!data) return
-  channels.value = data.channels
-  line.value = data.line
+useIntervalFn(() => {
   now.value = Date.now()
-}
-void load()
-useIntervalFn(load, 3000)
+  void load()
+}, 3000)
+const channels = computed(() => data.value?.channels ?? [])
+const editing = ref<Channel | 'new' | null>(null)
 
 const title = (name?: string) => props.streams.find((s) => s.name === name)?.title ?? name
-const where = (c: Schema['Channel']) => {
+const kind = (c: Channel) => String(c.settings.kind)
+const state = (c: Channel) => (c.paused ? 'paused' : c.problem ? 'problem' : 'well')
+const STATES = { paused: 'empty', problem: 'wrong', well: 'sure' }
+function where(c: Channel) {
   const s = c.settings as { kind: string; folder?: string; host?: string; user?: string; address?: string }
-  return s.kind === 'folder' ? s.folder : s.kind === 'mailbox' ? `${s.user} · ${s.host}` : s.address
+  if (s.kind === 'folder') return s.folder
+  return s.kind === 'mailbox' ? t('channels.at', { user: s.user, host: s.host }) : s.address
 }
-const kind = (c: Schema['Channel']) => String(c.settings.kind)
-const state = (c: Schema['Channel']) => (c.paused ? 'paused' : c.problem ? 'problem' : 'well')
-const minutes = computed(() => (line.value ? Math.ceil(line.value.pages / (line.value.workers * 40)) : 0))
-async function act(c: Schema['Channel'], what: 'pause' | 'resume' | 'run') {
-  const { error } = await api.POST(`/api/channels/{id}/${what}`, { params: { path: { id: c.id } } })
+/** What it brings and when it was looked at, in one line. */
+function course(c: Channel) {
+  if (kind(c) === 'scanner') return ''
+  const next = c.nextAt && !c.paused ? new Date(c.nextAt).getTime() - now.value : 0
+  return [
+    c.stream ? title(c.stream) : t('channels.byFolder'),
+    c.lookedAt ? t('intake.looked', { time: ago(c.lookedAt, now.value) }) : t('intake.never'),
+    ...(next > 60_000 ? [t('channels.next', { time: stretch(next) })] : []),
+    t('intake.taken', { n: c.taken }, c.taken),
+    ...(c.rejected ? [t('channels.rejected', { n: c.rejected }, c.rejected)] : []),
+  ].join(' · ')
+}
+function acts(c: Channel): RowAct[] {
+  if (!props.supervisor) return []
+  const change = { name: 'change', label: t('channels.change') }
+  if (kind(c) === 'scanner') return [change]
+  return [
+    { name: 'run', label: t('channels.run'), disabled: c.paused },
+    { name: c.paused ? 'resume' : 'pause', label: t(c.paused ? 'channels.resume' : 'channels.pause') },
+    change,
+  ]
+}
+async function act(c: Channel, what: string) {
+  if (what === 'change') {
+    editing.value = c
+    return
+  }
+  const { error } = await api.POST(`/api/channels/{id}/${what as 'pause' | 'resume' | 'run'}`, {
+    params: { path: { id: c.id } },
+  })
   if (error) tell(error)
   await load()
 }
@@ -46,105 +76,60 @@ async function saved() {
 
 <template>
   <div class="channels">
-    <h2>{{ t('channels.line') }}</h2>
-    <p v-if="line" :class="{ soft: !line.pages }">
-      {{
-        line.pages ? t('channels.waiting', { n: line.pages, minutes }, line.pages) : t('channels.noneWaiting')
-      }}
-    </p>
     <div class="row">
-      <h2>{{ t('channels.title') }}</h2>
-      <span class="stretch" />
+      <WaitingLine v-if="data" :line="data.line" class="stretch" />
       <KeyButton v-if="supervisor" @click="editing = 'new'">{{ t('channels.add') }}</KeyButton>
     </div>
-    <ChannelForm
-      v-if="editing"
-      :channel="editing === 'new' ? null : editing"
-      :streams="streams"
-      @saved="saved"
-      @close="editing = null"
+    <WaitingFor
+      :loading="loading && !data"
+      :problem="problem"
+      :empty="!!data && !channels.length && t('channels.none')"
+      @again="load"
     />
-    <p v-if="!channels.length" class="soft">{{ t('channels.none') }}</p>
-    <article v-for="c in channels" :key="c.id" :class="state(c)">
-      <div class="row">
-        <b>{{ c.name }}</b>
-        <span class="soft">{{ t(`channels.${kind(c)}`) }}</span>
-        <span class="stretch" />
-        <span class="how" :class="state(c)">{{ t(`channels.${state(c)}`) }}</span>
-      </div>
-      <div class="mono path">{{ where(c) }}</div>
-      <div v-if="kind(c) !== 'scanner'" class="soft small">
-        {{ c.stream ? title(c.stream) : t('channels.byFolder') }} ·
-        {{ c.lookedAt ? t('intake.looked', { time: clock(c.lookedAt) }) : t('intake.never') }}
-        <template v-if="c.nextAt && !c.paused && new Date(c.nextAt).getTime() - now > 60_000">
-          · {{ t('channels.next', { time: stretch(Math.max(0, new Date(c.nextAt).getTime() - now)) }) }}
-        </template>
-      </div>
-      <div v-if="kind(c) !== 'scanner'" class="small">
-        {{ t('intake.taken', { n: c.taken }, c.taken) }}
-        <template v-if="c.rejected">· {{ t('channels.rejected', { n: c.rejected }, c.rejected) }}</template>
-      </div>
-      <p v-if="c.problem" class="trouble" role="alert">
-        <span class="soft small">
-          {{ c.problemAt ? t('channels.since', { time: clock(c.problemAt) }) : '' }}
-        </span>
+    <ListRow
+      v-for="c in channels"
+      :key="c.id"
+      :title="c.name"
+      :state="t(`channels.${state(c)}`)"
+      :kind="STATES[state(c)]"
+      :acts="acts(c)"
+      @act="(what) => act(c, what)"
+    >
+      <span class="soft">{{ t(`channels.${kind(c)}`) }}</span>
+      <div class="mono path" dir="auto">{{ where(c) }}</div>
+      <div v-if="course(c)" class="soft small">{{ course(c) }}</div>
+      <NoteBanner v-if="c.problem" kind="wrong">
+        <small v-if="c.problemAt" class="after">
+          {{ t('channels.since', { time: clock(c.problemAt) }) }}
+        </small>
         {{ worded(c.problem) }}
-      </p>
-      <div v-if="supervisor" class="row">
-        <template v-if="kind(c) !== 'scanner'">
-          <KeyButton :disabled="c.paused" @click="act(c, 'run')">{{ t('channels.run') }}</KeyButton>
-          <KeyButton @click="act(c, c.paused ? 'resume' : 'pause')">
-            {{ c.paused ? t('channels.resume') : t('channels.pause') }}
-          </KeyButton>
-        </template>
-        <KeyButton @click="editing = c">{{ t('channels.change') }}</KeyButton>
-      </div>
-    </article>
+      </NoteBanner>
+    </ListRow>
+    <ElDrawer
+      :model-value="!!editing"
+      :title="t(editing === 'new' ? 'channels.add' : 'channels.changeOne')"
+      size="460px"
+      destroy-on-close
+      append-to-body
+      @update:model-value="editing = null"
+    >
+      <ChannelForm
+        v-if="editing"
+        :channel="editing === 'new' ? null : editing"
+        :streams="streams"
+        @saved="saved"
+        @close="editing = null"
+      />
+    </ElDrawer>
   </div>
 </template>
 
 <style scoped>
-h2 {
-  margin: 4px 0;
-}
-p {
-  margin: 2px 0 8px;
-}
-article {
-  padding: 8px 0 10px;
-  border-top: 1px solid var(--line);
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-}
 .path {
   overflow-wrap: anywhere;
   font-size: 13px;
 }
 .small {
   font-size: 13.5px;
-}
-.how {
-  font-weight: 600;
-  font-size: 13.5px;
-}
-.how.well::before {
-  content: '● ';
-  color: var(--petrol);
-}
-.how.paused::before {
-  content: '‖ ';
-}
-.how.problem {
-  color: var(--wrong);
-}
-.how.problem::before {
-  content: '▲ ';
-}
-.trouble {
-  color: var(--wrong);
-  background: var(--wrong-pale);
-  padding: 5px 8px;
-  margin: 2px 0;
 }
 </style>

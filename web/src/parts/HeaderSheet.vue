@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import FieldBox from './base/FieldBox.vue'
 
 /** A batch header sheet to be laid on top of a stack: says for which stream it is and how much follows. */
 defineProps<{ stream: string }>()
@@ -16,32 +17,24 @@ const address = (stream: string) =>
 </script>
 
 <template>
-  <h2>{{ t('header.title') }}</h2>
+  <p class="soft">{{ t('header.what') }}</p>
   <div class="row sheet">
-    <label>
-      {{ t('header.pages') }}
-      <ElInput v-model="pages" inputmode="numeric" />
-    </label>
-    <label>
-      {{ t('header.documents') }}
-      <ElInput v-model="documents" inputmode="numeric" />
-    </label>
-    <a class="act" :href="address(stream)" target="_blank">{{ t('header.print') }}</a>
+    <FieldBox :label="t('header.pages')"><ElInput v-model="pages" inputmode="numeric" /></FieldBox>
+    <FieldBox :label="t('header.documents')"><ElInput v-model="documents" inputmode="numeric" /></FieldBox>
+    <ElButton class="act" tag="a" :href="address(stream)" target="_blank">{{ t('header.print') }}</ElButton>
   </div>
 </template>
 
 <style scoped>
-h2 {
-  margin: 14px 0 4px;
+p {
+  margin: 0 0 8px;
 }
 .sheet {
   gap: 10px;
   flex-wrap: wrap;
+  align-items: flex-end;
 }
 .el-input {
-  width: 70px;
-}
-a.act {
-  text-decoration: none;
+  width: 90px;
 }
 </style>

@@ -3,6 +3,10 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, pictureOf, tell, type Schema } from '../api/client'
 import KeyButton from './base/KeyButton.vue'
+import PanelBox from './base/PanelBox.vue'
+import PickOne from './base/PickOne.vue'
+import { measured } from './figures'
+import LimitsChart from './LimitsChart.vue'
 
 /** The limits of a stream, with what each would mean for the pages of a batch that was scanned before. */
 const props = defineProps<{ stream: string }>()
@@ -77,7 +81,14 @@ const range = computed(() => {
   const most = Math.max(...all) * 1.1 || 1
   return { most, step: most / 400 }
 })
-const x = (v: number) => 10 + (580 * v) / range.value.most
+const choices = computed(() =>
+  batches.value.map((b) => ({ value: b.no, label: t('limits.choice', { no: b.no, n: b.pages }) })),
+)
+const sign = (m: Schema['MeasureInfo']) => (m.tooMuch ? '≤' : '≥')
+const said = (m: Schema['MeasureInfo']) => {
+  const limit = limits.value[m.measure]
+  return limit == null ? t('image.noLimit') : `${sign(m)} ${measured(limit)} ${m.unit}`
+}
 /** Nearest to the limit on either side. */
 const near = computed(() => {
   const m = measure.value
@@ -115,86 +126,50 @@ async function save() {
 </script>
 
 <template>
-  <div v-if="loaded" class="limits panel">
-    <div class="row">
-      <h2 class="stretch">{{ t('limits.title') }}</h2>
-      <label>
-        {{ t('limits.batch') }}
-        <input v-model="batch" list="limit-batches" size="8" />
-        <datalist id="limit-batches">
-          <option v-for="b in batches" :key="b.no" :value="b.no">
-            {{ t('limits.pages', { n: b.pages }) }}
-          </option>
-        </datalist>
+  <PanelBox v-if="loaded" :title="t('limits.title')" class="limits">
+    <template #acts>
+      <label class="row">
+        <span class="soft">{{ t('limits.batch') }}</span>
+        <PickOne v-model="batch" :options="choices" :aria-label="t('limits.batch')" filterable />
       </label>
       <b>{{ t('limits.any', { n: any, of: pages.length }) }}</b>
       <KeyButton main @click="save">{{ t('limits.save') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
-    </div>
+    </template>
     <div class="two">
-      <ul>
-        <li v-for="m in measures" :key="m.measure">
-          <button :class="{ on: chosen === m.measure }" @click="chosen = m.measure">
-            <span>
-              {{ t(`image.kinds.${m.measure}`) }}
-              <span class="soft">
-                {{ m.tooMuch ? '≤' : '≥' }} {{ limits[m.measure] ?? t('image.noLimit') }} {{ m.unit }}
-              </span>
-            </span>
-            <b v-if="flagged(m)">▲ {{ flagged(m) }}</b>
-          </button>
-        </li>
-      </ul>
-      <div v-if="measure" class="one">
+      <ElMenu :default-active="chosen" @select="(m: string) => (chosen = m)">
+        <ElMenuItem v-for="m in measures" :key="m.measure" :index="m.measure">
+          <span class="stretch">
+            {{ t(`image.kinds.${m.measure}`) }}
+            <span class="soft">{{ said(m) }}</span>
+          </span>
+          <b v-if="flagged(m)" class="flagged">▲ {{ flagged(m) }}</b>
+        </ElMenuItem>
+      </ElMenu>
+      <div v-if="measure">
         <div class="row">
           <b>{{ t(`image.kinds.${chosen}`) }}</b>
-          <label class="row stretch">
-            <input
-              class="stretch"
-              type="range"
-              min="0"
-              :max="range.most"
-              :step="range.step"
-              :value="limits[chosen] ?? range.most"
-              :aria-label="t('limits.limit')"
-              @input="set(Number(($event.target as HTMLInputElement).value))"
-            />
-          </label>
-          <span class="mono">
-            {{ measure.tooMuch ? '≤' : '≥' }} {{ limits[chosen] ?? '–' }} {{ measure.unit }}
-          </span>
+          <ElSlider
+            class="stretch"
+            :min="0"
+            :max="range.most"
+            :step="range.step"
+            :show-tooltip="false"
+            :model-value="limits[chosen] ?? range.most"
+            :aria-label="t('limits.limit')"
+            @input="(v: number | number[]) => set(Number(v))"
+          />
+          <span class="mono">{{ said(measure) }}</span>
           <KeyButton @click="set(measure.usual ?? null)">{{ t('limits.usual') }}</KeyButton>
           <KeyButton @click="set(null)">{{ t('image.noLimit') }}</KeyButton>
         </div>
-        <svg
-          viewBox="0 0 600 60"
-          role="img"
-          :aria-label="t('limits.chart', { n: flagged(measure), of: sorted.length })"
-        >
-          <line x1="10" x2="590" y1="42" y2="42" class="axis" />
-          <template v-for="(f, i) in sorted" :key="f.no">
-            <path
-              v-if="beyond(measure, f.figure)"
-              class="out"
-              :d="`M${x(f.figure) - 5} ${38 - (i % 3) * 9}l5 -9l5 9z`"
-            >
-              <title>{{ f.no }}: {{ f.said }}</title>
-            </path>
-            <circle v-else class="in" :cx="x(f.figure)" :cy="34 - (i % 3) * 9" r="3.5">
-              <title>{{ f.no }}: {{ f.said }}</title>
-            </circle>
-          </template>
-          <line
-            v-if="limits[chosen] != null"
-            class="limit"
-            :x1="x(limits[chosen]!)"
-            :x2="x(limits[chosen]!)"
-            y1="2"
-            y2="50"
-          />
-          <text x="10" y="57">0</text>
-          <text x="590" y="57" text-anchor="end">{{ range.most.toPrecision(2) }} {{ measure.unit }}</text>
-        </svg>
+        <LimitsChart
+          :measure="measure"
+          :figures="sorted"
+          :beyond="(figure) => beyond(measure!, figure)"
+          :limit="limits[chosen]"
+          :most="range.most"
+        />
         <p v-if="!sorted.length" class="soft">{{ t('limits.nothing') }}</p>
         <p v-else>
           <b>{{ t('limits.would', { n: flagged(measure), of: sorted.length }) }}</b>
@@ -207,7 +182,7 @@ async function save() {
               <figure v-for="f in near[side]" :key="f.no">
                 <img :src="pictureOf(batch, f, 200)" alt="" />
                 <figcaption>
-                  <span class="mono">{{ f.no }}</span>
+                  <span class="mono after">{{ f.no }}</span>
                   {{ f.said }}
                 </figcaption>
               </figure>
@@ -216,77 +191,26 @@ async function save() {
         </div>
       </div>
     </div>
-  </div>
+  </PanelBox>
 </template>
 
 <style scoped>
-.limits {
-  padding: 12px 18px;
-  background: var(--field);
-}
 .two {
   display: grid;
-  grid-template-columns: 310px 1fr;
+  grid-template-columns: 310px minmax(0, 1fr);
   gap: 18px;
-  margin-top: 10px;
 }
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
+.el-menu {
+  --el-menu-item-height: 30px;
+  --el-menu-base-level-padding: 8px;
   max-height: 460px;
   overflow: auto;
 }
-li button {
-  border: 0;
-  background: none;
-  font: inherit;
-  cursor: pointer;
-  width: 100%;
-  display: flex;
-  justify-content: space-between;
-  text-align: left;
-  padding: 4px 8px;
-  color: var(--ink);
-}
-li button.on {
-  background: var(--petrol-pale);
-  box-shadow: inset 3px 0 0 var(--petrol);
-}
-li b {
+.flagged {
   color: var(--doubt);
 }
-svg {
-  width: 100%;
-  height: 90px;
-}
-.axis {
-  stroke: #8895a0;
-}
-.limit {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.in {
-  fill: var(--petrol);
-  opacity: 0.75;
-}
-.out {
-  fill: var(--doubt);
-}
-svg text {
-  font-size: 10px;
-  fill: var(--ink-soft);
-}
-input[type='range'] {
-  accent-color: var(--petrol);
-}
-input:not([type]),
-input[list] {
-  font: inherit;
-  padding: 3px 6px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
+.el-slider {
+  margin: 0 10px;
 }
 .nears {
   display: grid;
@@ -294,7 +218,6 @@ input[list] {
   gap: 16px;
 }
 h3 {
-  font-size: 14px;
   margin: 4px 0;
 }
 p {
@@ -309,7 +232,7 @@ figure {
   margin: 0;
   width: 84px;
 }
-figure img {
+img {
   width: 84px;
   height: 112px;
   object-fit: contain;

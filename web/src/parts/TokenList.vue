@@ -1,24 +1,25 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { moment } from './times'
+import { useLoad } from '../composables/useLoad'
+import FieldBox from './base/FieldBox.vue'
 import KeyButton from './base/KeyButton.vue'
+import ListRow from './base/ListRow.vue'
+import NoteBanner from './base/NoteBanner.vue'
+import WaitingFor from './base/WaitingFor.vue'
 
 /** Keys for programs that send batches. */
 const props = defineProps<{ streams: Schema['Listed'][] }>()
 const { t } = useI18n()
-const tokens = ref<Schema['Token'][]>([])
+const { data, loading, problem, load } = useLoad(() => api.GET('/api/tokens'))
+const empty = computed(() => !!data.value && !data.value.length && t('tokens.none'))
 const name = ref('')
 const chosen = ref<string[]>([])
 const secret = ref('')
 const making = ref(false)
 
-async function load() {
-  const { data } = await api.GET('/api/tokens')
-  tokens.value = data ?? []
-}
-void load()
 async function make() {
   const { data, error } = await api.POST('/api/tokens', { body: { name: name.value, streams: chosen.value } })
   if (!data) return tell(error)
@@ -34,47 +35,41 @@ async function revoke(id: number) {
   await load()
 }
 const title = (s: string) => props.streams.find((x) => x.name === s)?.title ?? s
+function course(k: Schema['Token']) {
+  if (k.revokedAt) return t('tokens.revoked', { time: moment(k.revokedAt) })
+  return k.usedAt ? t('tokens.used', { time: moment(k.usedAt) }) : t('tokens.unused')
+}
 </script>
 
 <template>
   <div class="row">
-    <h2>{{ t('tokens.title') }}</h2>
-    <span class="stretch" />
-    <KeyButton @click="making = !making">{{ t('tokens.make') }}</KeyButton>
+    <span class="soft stretch">{{ t('tokens.what') }}</span>
+    <KeyButton :aria-expanded="making" @click="making = !making">{{ t('tokens.make') }}</KeyButton>
   </div>
   <form v-if="making" class="form" @submit.prevent="make">
-    <ElInput
-      v-model="name"
-      :placeholder="t('tokens.name')"
-      :aria-label="t('tokens.name')"
-      required
-      maxlength="80"
-    />
+    <FieldBox :label="t('tokens.name')"><ElInput v-model="name" maxlength="80" /></FieldBox>
     <ElCheckboxGroup v-model="chosen">
       <ElCheckbox v-for="s in streams" :key="s.name" :value="s.name" :label="s.title" />
     </ElCheckboxGroup>
     <KeyButton :disabled="!name || !chosen.length" main submit>{{ t('tokens.make') }}</KeyButton>
   </form>
-  <p v-if="secret" class="secret">
+  <NoteBanner v-if="secret" kind="doubt">
     {{ t('tokens.once') }}
     <br />
     <code class="mono">{{ secret }}</code>
-  </p>
-  <p v-if="!tokens.length" class="soft">{{ t('tokens.none') }}</p>
-  <article v-for="k in tokens" :key="k.id" :class="{ gone: k.revokedAt }">
-    <b>{{ k.name }}</b>
-    <span class="soft small">
-      {{ k.streams.map(title).join(', ') }} ·
-      {{
-        k.revokedAt
-          ? t('tokens.revoked', { time: moment(k.revokedAt) })
-          : k.usedAt
-            ? t('tokens.used', { time: moment(k.usedAt) })
-            : t('tokens.unused')
-      }}
-    </span>
-    <KeyButton v-if="!k.revokedAt" @click="revoke(k.id)">{{ t('tokens.revoke') }}</KeyButton>
-  </article>
+  </NoteBanner>
+  <WaitingFor v-bind="{ problem }" :loading="loading && !data" :empty="empty" @again="load" />
+  <ListRow
+    v-for="k in data ?? []"
+    :key="k.id"
+    :title="k.name"
+    :state="t(k.revokedAt ? 'tokens.gone' : 'tokens.inForce')"
+    :kind="k.revokedAt ? 'empty' : 'sure'"
+    :acts="k.revokedAt ? [] : [{ name: 'revoke', label: t('tokens.revoke') }]"
+    @act="revoke(k.id)"
+  >
+    <div class="soft small">{{ k.streams.map(title).join(', ') }} · {{ course(k) }}</div>
+  </ListRow>
 </template>
 
 <style scoped>
@@ -84,22 +79,6 @@ const title = (s: string) => props.streams.find((x) => x.name === s)?.title ?? s
   background: var(--field);
   border: 1px solid var(--line);
   padding: 10px;
-}
-.secret {
-  background: var(--doubt-pale);
-  padding: 8px;
-  overflow-wrap: anywhere;
-}
-article {
-  padding: 6px 0;
-  border-top: 1px solid var(--line);
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-.gone b {
-  text-decoration: line-through;
 }
 .small {
   font-size: 13.5px;

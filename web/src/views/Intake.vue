@@ -1,22 +1,27 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, tell, type Schema } from '../api/client'
 import { useKeys } from '../composables/useKeys'
+import { useLoad } from '../composables/useLoad'
 import ChannelList from '../parts/ChannelList.vue'
 import HeaderSheet from '../parts/HeaderSheet.vue'
 import ScanPanel from '../parts/ScanPanel.vue'
+import StreamChoice from '../parts/StreamChoice.vue'
 import TokenList from '../parts/TokenList.vue'
 import UploadPanel from '../parts/UploadPanel.vue'
 import { useSession } from '../session'
 import KeyButton from '../parts/base/KeyButton.vue'
+import NoteBanner from '../parts/base/NoteBanner.vue'
+import WaitingFor from '../parts/base/WaitingFor.vue'
 
 const { t } = useI18n()
 const router = useRouter()
 const session = useSession()
 const supervisor = computed(() => session.me?.role === 'supervisor')
-const streams = ref<Schema['Listed'][]>([])
+const { data, loading, problem, load } = useLoad(() => api.GET('/api/streams'))
+const streams = computed(() => data.value ?? [])
 const stream = ref('')
 const way = ref(localStorage.getItem('jalon.way') ?? 'scan')
 const scan = ref<InstanceType<typeof ScanPanel>>()
@@ -24,12 +29,10 @@ const upload = ref<InstanceType<typeof UploadPanel>>()
 const last = ref('')
 const busy = computed(() => !!scan.value?.begun || !!upload.value?.busy)
 
-onMounted(async () => {
-  const { data, error } = await api.GET('/api/streams')
-  if (!data) return tell(error)
-  streams.value = data
+const side = ref('channels')
+watch(streams, (all) => {
   const before = localStorage.getItem('jalon.stream')
-  stream.value = data.find((x) => x.name === before)?.name ?? data[0]?.name ?? ''
+  stream.value ||= all.find((x) => x.name === before)?.name ?? all[0]?.name ?? ''
 })
 /** Batches that this person began by hand and whose paper is not all here; a colleague may be at his own. */
 const begun = ref<Schema['Row'][]>([])
@@ -54,6 +57,11 @@ async function complete(b: Schema['Row']) {
   await lookForBegun()
 }
 const chosen = computed(() => streams.value.find((s) => s.name === stream.value) ?? null)
+const ways = [
+  { value: 'scan', label: t('intake.scan'), key: '1' },
+  { value: 'files', label: t('intake.files'), key: '2' },
+]
+const toBoard = () => void router.push({ name: 'board' })
 function go(to: string) {
   if (busy.value) return
   way.value = to
@@ -66,7 +74,7 @@ useKeys([
   { key: 'X', on: ['x', 'X'], label: t('scan.stop'), run: () => void scan.value?.stop() },
   { key: 'Enter', on: ['Enter'], label: t('scan.finish'), run: () => void scan.value?.finish() },
   { key: 'O', on: ['o', 'O'], label: t('intake.choose'), run: () => upload.value?.choose() },
-  { key: 'B', on: ['b', 'B'], label: t('intake.go'), run: () => void router.push({ name: 'board' }) },
+  { key: 'B', on: ['b', 'B'], label: t('intake.go'), run: toBoard },
 ])
 
 function finished(batch: string) {
@@ -78,35 +86,37 @@ function finished(batch: string) {
 <template>
   <div class="intake">
     <section class="panel bring">
-      <div class="row">
-        <h1>{{ t('intake.title') }}</h1>
-        <span class="stretch" />
-        <KeyButton :aria-pressed="way === 'scan'" :disabled="busy" k="1" @click="go('scan')">
-          {{ t('intake.scan') }}
-        </KeyButton>
-        <KeyButton :aria-pressed="way === 'files'" :disabled="busy" k="2" @click="go('files')">
-          {{ t('intake.files') }}
-        </KeyButton>
+      <div class="row head">
+        <h1 class="stretch">{{ t('intake.title') }}</h1>
+        <ElSegmented
+          :model-value="way"
+          :options="ways"
+          :disabled="busy"
+          :aria-label="t('intake.how')"
+          @change="go"
+        >
+          <template #default="{ item }">
+            {{ item.label }}
+            <kbd>{{ item.key }}</kbd>
+          </template>
+        </ElSegmented>
       </div>
-      <fieldset>
-        <legend>{{ t('intake.stream') }}</legend>
-        <label v-for="s in streams" :key="s.name" class="choice" :class="{ on: stream === s.name }">
-          <input v-model="stream" type="radio" name="stream" :value="s.name" :disabled="busy" />
-          {{ s.title }}
-        </label>
-      </fieldset>
-      <p v-if="last" class="done" role="status">
+      <WaitingFor :loading="loading && !streams.length" v-bind="{ problem }" @again="load" />
+      <StreamChoice v-model="stream" :streams="streams" :disabled="busy" />
+      <NoteBanner v-if="last" class="done">
         {{ t('intake.last', { no: last }) }}
-        <KeyButton k="B" @click="router.push({ name: 'board' })">
-          {{ t('intake.go') }}
-        </KeyButton>
-      </p>
+        <template #acts>
+          <KeyButton k="B" @click="toBoard">{{ t('intake.go') }}</KeyButton>
+        </template>
+      </NoteBanner>
       <template v-if="!busy">
-        <p v-for="b in begun" :key="b.no" class="begun">
+        <NoteBanner v-for="b in begun" :key="b.no" kind="doubt">
           {{ t('intake.begun', { no: b.no, title: b.title, pages: b.pages }, b.pages) }}
-          <KeyButton @click="goOnWith(b)">{{ t('scan.goOn') }}</KeyButton>
-          <KeyButton :disabled="!b.pages" @click="complete(b)">{{ t('scan.finish') }}</KeyButton>
-        </p>
+          <template #acts>
+            <KeyButton @click="goOnWith(b)">{{ t('scan.goOn') }}</KeyButton>
+            <KeyButton :disabled="!b.pages" @click="complete(b)">{{ t('scan.finish') }}</KeyButton>
+          </template>
+        </NoteBanner>
       </template>
       <ScanPanel
         v-if="way === 'scan'"
@@ -116,15 +126,21 @@ function finished(batch: string) {
         @finished="finished"
       />
       <UploadPanel v-else ref="upload" :stream="stream" @finished="last = ''">
-        <KeyButton main k="B" @click="router.push({ name: 'board' })">
-          {{ t('intake.go') }}
-        </KeyButton>
+        <KeyButton main k="B" @click="toBoard">{{ t('intake.go') }}</KeyButton>
       </UploadPanel>
     </section>
     <section class="panel side">
-      <ChannelList v-if="streams.length" :streams="streams" :supervisor="supervisor" />
-      <HeaderSheet :stream="stream" />
-      <TokenList v-if="supervisor && streams.length" :streams="streams" />
+      <ElTabs v-model="side">
+        <ElTabPane :label="t('channels.title')" name="channels">
+          <ChannelList v-if="streams.length" :streams="streams" :supervisor="supervisor" />
+        </ElTabPane>
+        <ElTabPane :label="t('header.title')" name="header" lazy>
+          <HeaderSheet :stream="stream" />
+        </ElTabPane>
+        <ElTabPane v-if="supervisor" :label="t('tokens.title')" name="tokens" lazy>
+          <TokenList :streams="streams" />
+        </ElTabPane>
+      </ElTabs>
     </section>
   </div>
 </template>
@@ -132,7 +148,7 @@ function finished(batch: string) {
 <style scoped>
 .intake {
   display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(330px, 1fr);
+  grid-template-columns: minmax(0, 1.7fr) minmax(330px, 1fr);
   gap: 14px;
   padding: 14px 16px;
   height: 100%;
@@ -141,7 +157,7 @@ function finished(batch: string) {
 }
 .bring,
 .side {
-  padding: 14px 18px;
+  padding: 10px 16px;
   overflow: auto;
   min-height: 0;
 }
@@ -150,49 +166,7 @@ function finished(batch: string) {
   flex-direction: column;
   gap: 10px;
 }
-h1 {
-  margin: 0;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-  display: flex;
+.head {
   flex-wrap: wrap;
-  gap: 8px;
-}
-legend {
-  padding: 0 0 4px;
-  font-size: 13px;
-  color: var(--ink-soft);
-}
-.choice {
-  padding: 5px 12px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
-  background: var(--field);
-  cursor: pointer;
-  display: flex;
-  gap: 7px;
-  align-items: center;
-}
-.choice.on {
-  border-color: var(--petrol);
-  background: var(--petrol-pale);
-}
-.choice input {
-  accent-color: var(--petrol);
-}
-.begun {
-  margin: 0;
-  padding: 4px 10px;
-  background: var(--doubt-pale);
-  border-left: 4px solid var(--doubt);
-}
-.done {
-  margin: 0;
-  padding: 6px 10px;
-  background: var(--petrol-pale);
-  border-left: 4px solid var(--petrol);
 }
 </style>

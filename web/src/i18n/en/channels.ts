@@ -19,6 +19,9 @@ export default {
   pause: 'Pause',
   resume: 'Go on',
   change: 'Change',
+  changeOne: 'Change a channel',
+  at: '{user} · {host}',
+  needed: 'Type this.',
   name: 'Name',
   kind: 'Kind',
   byStream: 'one sub-folder for each stream, named like it',
@@ -27,6 +30,7 @@ export default {
   keep: 'as it is',
   remove: 'Remove',
   removeNow: 'Remove it now',
+  removeAsk: 'Nothing is taken in from it any more. What came from it stays.',
   f: {
     folder: 'Folder on the server',
     everySeconds: 'Every … seconds',

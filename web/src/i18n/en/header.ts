@@ -1,5 +1,6 @@
 export default {
-  title: 'Batch header sheet',
+  title: 'Header sheet',
+  what: 'Lies on top of a stack and says for which stream it is and how much follows.',
   pages: 'Pages',
   documents: 'Documents',
   print: 'Print the sheet',

@@ -2,6 +2,7 @@ export default {
   title: 'Bring in paper',
   scan: 'Scan paper',
   files: 'Bring files',
+  how: 'How it comes',
   stream: 'Stream',
   drop: 'Drop files or folders here, or',
   choose: 'choose files',

@@ -2,7 +2,7 @@ export default {
   open: 'Page limits',
   title: 'Page limits',
   batch: 'Tried on batch',
-  pages: '{n} pages',
+  choice: '{no}, {n} pages',
   any: '{n} of {of} pages would need an eye',
   save: 'Save as a new version',
   usual: 'Usual',

@@ -1,5 +1,8 @@
 export default {
   title: 'Programs',
+  what: 'Tokens of programs that send batches.',
+  inForce: 'in force',
+  gone: 'revoked',
   make: 'Make a token',
   name: 'Name of the program',
   none: 'No program may send yet.',

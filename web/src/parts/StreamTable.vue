@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { toRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schema } from '../api/client'
+import { useDay } from '../composables/useDay'
+
+import { figure, share } from './figures'
+import { moment } from './times'
+
+/** Streams as rows: what each is, how much of its paper of today needed a hand, and which version is in force. */
+const props = defineProps<{
+  streams: Schema['Listed'][]
+  day: Schema['Day'] | undefined
+  supervisor: boolean
+}>()
+const emit = defineEmits<{ limits: [stream: string] }>()
+const { t } = useI18n()
+const { streams: today } = useDay(toRef(props, 'day'))
+const of = (name: string) => today.value.find((s) => s.stream === name)
+const pages = (name: string) => (of(name)?.received ? figure(of(name)!.received) : '–')
+const untouched = (name: string) => share(of(name)?.untouched ?? 0, of(name)?.documents ?? 0)
+function doubts(name: string) {
+  const s = of(name)
+  return s?.fields ? figure((100 * s.doubts) / s.fields, 1) : '–'
+}
+function act(name: string, what: string) {
+  if (what === 'limits') emit('limits', name)
+  else
+    Object.assign(document.createElement('a'), {
+      href: `/api/streams/${name}`,
+      download: `${name}.json`,
+    }).click()
+}
+</script>
+
+<template>
+  <ElTable :data="streams" row-key="name" :empty-text="t('streams.none')">
+    <ElTableColumn :label="t('board.stream')" min-width="240">
+      <template #default="{ row }">
+        <b dir="auto">{{ row.title }}</b>
+        <div class="mono soft small">{{ row.name }}</div>
+      </template>
+    </ElTableColumn>
+    <template v-if="supervisor">
+      <ElTableColumn :label="t('streams.today')" width="110" align="right">
+        <template #default="{ row }">{{ pages(row.name) }}</template>
+      </ElTableColumn>
+      <ElTableColumn :label="t('day.untouched')" width="130" align="right">
+        <template #default="{ row }">{{ untouched(row.name) }}</template>
+      </ElTableColumn>
+      <ElTableColumn :label="t('day.doubts')" width="170" align="right">
+        <template #default="{ row }">{{ doubts(row.name) }}</template>
+      </ElTableColumn>
+    </template>
+    <ElTableColumn :label="t('streams.inForce')" min-width="220">
+      <template #default="{ row }">
+        {{ t('streams.version', { n: row.version }) }}
+        <div class="soft small">{{ t('streams.saved', { when: moment(row.savedAt), by: row.savedBy }) }}</div>
+      </template>
+    </ElTableColumn>
+    <ElTableColumn width="110" align="right">
+      <template #default="{ row }">
+        <ElDropdown trigger="click" placement="bottom-end" @command="(what: string) => act(row.name, what)">
+          <ElButton class="act" :aria-label="t('app.actsFor', { what: row.title })">
+            {{ t('app.acts') }}
+            <span aria-hidden="true">▾</span>
+          </ElButton>
+          <template #dropdown>
+            <ElDropdownMenu>
+              <ElDropdownItem v-if="supervisor" command="limits">{{ t('limits.open') }}</ElDropdownItem>
+              <ElDropdownItem command="export">{{ t('streams.export') }}</ElDropdownItem>
+            </ElDropdownMenu>
+          </template>
+        </ElDropdown>
+      </template>
+    </ElTableColumn>
+  </ElTable>
+</template>
+
+<style scoped>
+.small {
+  font-size: 13.5px;
+}
+</style>
