@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
+import type { Language } from 'element-plus/es/locale/index'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
@@ -8,7 +9,9 @@ import SignInForm from './parts/SignInForm.vue'
 import { isTyping } from './composables/useKeys'
 import { useSession } from './session'
 
-const { t } = useI18n()
+const { t, tm, locale } = useI18n()
+/** The component library's own words, in the language of the screens. */
+const library = computed(() => ({ ...(tm('library') as Language), name: locale.value }))
 const session = useSession()
 const route = useRoute()
 const router = useRouter()
@@ -35,74 +38,78 @@ useEventListener('keydown', (e) => {
 </script>
 
 <template>
-  <header v-if="session.me" class="bar">
-    <RouterLink class="name" :to="{ name: reader ? 'archive' : 'board' }">
-      <svg viewBox="0 0 8 26" width="7" height="22" aria-hidden="true">
-        <rect width="8" height="6" fill="#c8372d" />
-        <rect y="6" width="8" height="6" fill="#fff" />
-        <rect y="12" width="8" height="6" fill="#c8372d" />
-        <rect y="18" width="8" height="8" fill="#fff" />
-      </svg>
-      {{ t('app.name') }}
-    </RouterLink>
-    <nav>
-      <template v-if="!reader">
-        <RouterLink :to="{ name: 'board' }">{{ t('nav.board') }}</RouterLink>
-        <RouterLink v-if="session.me.role === 'supervisor'" :to="{ name: 'day' }">
-          {{ t('nav.day') }}
-        </RouterLink>
-        <RouterLink :to="{ name: 'intake' }">{{ t('nav.intake') }}</RouterLink>
-        <RouterLink :to="{ name: 'rescans' }">{{ t('nav.rescans') }}</RouterLink>
-      </template>
-      <RouterLink :to="{ name: 'archive' }">{{ t('nav.archive') }}</RouterLink>
-      <RouterLink v-if="!reader" :to="{ name: 'streams' }">{{ t('nav.streams') }}</RouterLink>
-    </nav>
-    <form v-if="route.name !== 'archive'" class="find" role="search" @submit.prevent="search">
-      <ElInput
-        id="top-search"
-        v-model="words"
-        :placeholder="t('archive.search')"
-        :aria-label="t('archive.search')"
-      />
-      <kbd>/</kbd>
-    </form>
-    <span v-else class="stretch" />
-    <RouterLink class="who" :to="{ name: 'me' }" :title="t('password.title')">
-      {{ session.me.name }}
-    </RouterLink>
-    <ElButton link class="plain" @click="leave">{{ t('app.signOut') }}</ElButton>
-    <ElButton link class="plain" :aria-expanded="help" @click="help = !help">
-      {{ t('app.help') }}
-      <kbd>?</kbd>
-    </ElButton>
-  </header>
-  <main>
-    <RouterView :key="String(route.params.no ?? '') + String(route.name ?? '')" />
-  </main>
-  <KeyHelp v-model="help" />
-  <ElDialog
-    v-if="session.me"
-    v-model="session.ended"
-    :title="t('signIn.title')"
-    :show-close="false"
-    :close-on-click-modal="false"
-    :close-on-press-escape="false"
-    width="380px"
-    append-to-body
-    destroy-on-close
-    @opened="again?.focus()"
-  >
-    <p class="ended">{{ t('signIn.ended') }}</p>
-    <SignInForm ref="again" :known="session.me.signIn" />
-  </ElDialog>
+  <ElConfigProvider :locale="library">
+    <header v-if="session.me" class="bar">
+      <RouterLink class="name" :to="{ name: reader ? 'archive' : 'board' }">
+        <svg viewBox="0 0 8 26" width="7" height="22" aria-hidden="true">
+          <rect width="8" height="6" fill="#c8372d" />
+          <rect y="6" width="8" height="6" fill="#fff" />
+          <rect y="12" width="8" height="6" fill="#c8372d" />
+          <rect y="18" width="8" height="8" fill="#fff" />
+        </svg>
+        {{ t('app.name') }}
+      </RouterLink>
+      <nav>
+        <template v-if="!reader">
+          <RouterLink :to="{ name: 'board' }">{{ t('nav.board') }}</RouterLink>
+          <RouterLink v-if="session.me.role === 'supervisor'" :to="{ name: 'day' }">
+            {{ t('nav.day') }}
+          </RouterLink>
+          <RouterLink :to="{ name: 'intake' }">{{ t('nav.intake') }}</RouterLink>
+          <RouterLink :to="{ name: 'rescans' }">{{ t('nav.rescans') }}</RouterLink>
+        </template>
+        <RouterLink :to="{ name: 'archive' }">{{ t('nav.archive') }}</RouterLink>
+        <RouterLink v-if="!reader" :to="{ name: 'streams' }">{{ t('nav.streams') }}</RouterLink>
+      </nav>
+      <form v-if="route.name !== 'archive'" class="find" role="search" @submit.prevent="search">
+        <ElInput
+          id="top-search"
+          v-model="words"
+          :placeholder="t('archive.search')"
+          :aria-label="t('archive.search')"
+        />
+        <kbd>/</kbd>
+      </form>
+      <span v-else class="stretch" />
+      <RouterLink class="who" :to="{ name: 'me' }" :title="t('password.title')">
+        {{ session.me.name }}
+      </RouterLink>
+      <ElButton link class="plain" @click="leave">{{ t('app.signOut') }}</ElButton>
+      <ElButton link class="plain" :aria-expanded="help" @click="help = !help">
+        {{ t('app.help') }}
+        <kbd>?</kbd>
+      </ElButton>
+    </header>
+    <main>
+      <RouterView :key="String(route.params.no ?? '') + String(route.name ?? '')" />
+    </main>
+    <KeyHelp v-model="help" />
+    <ElDialog
+      v-if="session.me"
+      v-model="session.ended"
+      :title="t('signIn.title')"
+      :show-close="false"
+      :close-on-click-modal="false"
+      :close-on-press-escape="false"
+      width="380px"
+      append-to-body
+      destroy-on-close
+      @opened="again?.focus()"
+    >
+      <p class="ended">{{ t('signIn.ended') }}</p>
+      <SignInForm ref="again" :known="session.me.signIn" />
+    </ElDialog>
+  </ElConfigProvider>
 </template>
 
 <style scoped>
 .bar {
-  height: 44px;
+  min-height: 44px;
+  flex: none;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 22px;
+  gap: 0 22px;
   padding: 0 16px;
   background: var(--bar);
   color: #e8edf0;
@@ -118,7 +125,8 @@ useEventListener('keydown', (e) => {
 }
 nav {
   display: flex;
-  gap: 4px;
+  flex-wrap: wrap;
+  gap: 0 4px;
 }
 nav a {
   color: #cfd8de;
@@ -134,7 +142,7 @@ nav a.router-link-active {
   border-bottom-color: #7fb6bf;
 }
 .find {
-  flex: 1;
+  flex: 1 1 240px;
   display: flex;
   align-items: center;
   justify-content: flex-end;
@@ -163,10 +171,8 @@ nav a.router-link-active {
   margin: 0 0 14px;
 }
 main {
-  height: calc(100% - 44px);
+  flex: 1;
   min-height: 0;
-}
-main:first-child {
-  height: 100%;
+  overflow: auto;
 }
 </style>

@@ -7,9 +7,11 @@ import './styles/base.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
-import { i18n } from './i18n'
-import { followRoom } from './place'
+import { i18n, speak } from './i18n'
+import { followRoom, place } from './place'
 import { router } from './router'
 
 followRoom()
-createApp(App).use(createPinia()).use(i18n).use(router).mount('#app')
+void speak(place.value.language).finally(() =>
+  createApp(App).use(createPinia()).use(i18n).use(router).mount('#app'),
+)

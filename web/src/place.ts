@@ -7,7 +7,7 @@ import { watchEffect } from 'vue'
  */
 export const place = useLocalStorage(
   'jalon.place',
-  { region: '', hours: '', room: '' },
+  { language: '', region: '', hours: '', room: '' },
   { mergeDefaults: true },
 )
 
@@ -17,9 +17,10 @@ export const REGIONS = (
   'RO SE SG SI SK TR UA US ZA'
 ).split(' ')
 
-/** The language of the words, as it is written in the region that was chosen. */
+/** The language of the words, as it is written in the region that was chosen, or as the browser has it. */
 export function locale(): string | undefined {
-  return place.value.region ? `en-${place.value.region}` : undefined
+  const language = (place.value.language || 'en').split('-')[0]
+  return place.value.region ? `${language}-${place.value.region}` : undefined
 }
 
 /** For times: twelve or twenty-four hours as chosen, else as the region has it. */

@@ -41,11 +41,12 @@ const ofStages = computed(() => [
 
 <style scoped>
 .filters {
+  flex-wrap: wrap;
   padding: 8px 12px;
   border-bottom: 1px solid var(--line);
 }
 .filters > * {
-  flex: 1;
+  flex: 1 1 170px;
   max-width: 260px;
 }
 </style>

@@ -130,9 +130,9 @@ const said = (f: Schema['Finding']) =>
   </ul>
   <p v-if="open">
     {{ t('image.report') }}:
-    <a :href="`/api/batches/${no}/image-report.csv`">CSV</a>
+    <a :href="`/api/batches/${no}/image-report.csv`">{{ t('image.csv') }}</a>
     ·
-    <a :href="`/api/batches/${no}/image-report.pdf`">PDF</a>
+    <a :href="`/api/batches/${no}/image-report.pdf`">{{ t('image.pdf') }}</a>
   </p>
 </template>
 

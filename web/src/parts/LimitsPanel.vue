@@ -137,17 +137,17 @@ async function save() {
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
     </template>
     <div class="two">
-      <ElMenu :default-active="chosen" @select="(m: string) => (chosen = m)">
-        <ElMenuItem v-for="m in measures" :key="m.measure" :index="m.measure">
+      <ElRadioGroup v-model="chosen" class="measures" :aria-label="t('limits.title')">
+        <ElRadio v-for="m in measures" :key="m.measure" :value="m.measure">
           <span class="stretch">
             {{ t(`image.kinds.${m.measure}`) }}
             <span class="soft">{{ said(m) }}</span>
           </span>
           <b v-if="flagged(m)" class="flagged">▲ {{ flagged(m) }}</b>
-        </ElMenuItem>
-      </ElMenu>
+        </ElRadio>
+      </ElRadioGroup>
       <div v-if="measure">
-        <div class="row">
+        <div class="row wraps">
           <b>{{ t(`image.kinds.${chosen}`) }}</b>
           <ElSlider
             class="stretch"
@@ -196,20 +196,40 @@ async function save() {
 
 <style scoped>
 .two {
-  display: grid;
-  grid-template-columns: 310px minmax(0, 1fr);
+  display: flex;
+  flex-wrap: wrap;
   gap: 18px;
 }
-.el-menu {
-  --el-menu-item-height: 30px;
-  --el-menu-base-level-padding: 8px;
+.two > * {
+  flex: 3 1 320px;
+  min-width: 0;
+}
+.two > .measures {
+  flex: 1 1 300px;
+}
+.two > .measures {
+  display: block;
   max-height: 460px;
   overflow: auto;
+}
+.measures .el-radio {
+  display: flex;
+  height: 30px;
+  margin: 0;
+}
+.measures :deep(.el-radio__label) {
+  display: flex;
+  flex: 1;
 }
 .flagged {
   color: var(--doubt);
 }
+
+.wraps {
+  flex-wrap: wrap;
+}
 .el-slider {
+  flex: 1 1 160px;
   margin: 0 10px;
 }
 .nears {

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useChoices } from '../composables/useChoices'
+import { LANGUAGES, speak } from '../i18n'
 import { place, REGIONS } from '../place'
 import FieldBox from './base/FieldBox.vue'
 import PickOne from './base/PickOne.vue'
@@ -24,6 +25,11 @@ const rooms = computed(() => [
   { value: '', label: t('place.asBrowser') },
   ...choices(['light', 'dim'], 'place'),
 ])
+/** Each by its own name. */
+const languages = LANGUAGES.map((value) => ({
+  value,
+  label: new Intl.DisplayNames([value], { type: 'language' }).of(value) ?? value,
+}))
 const example = computed(() => moment(new Date().toISOString()))
 </script>
 
@@ -31,6 +37,9 @@ const example = computed(() => moment(new Date().toISOString()))
   <section class="panel place">
     <h1>{{ t('place.title') }}</h1>
     <p class="soft">{{ t('place.lead') }}</p>
+    <FieldBox v-if="languages.length > 1" :label="t('place.language')">
+      <PickOne v-model="place.language" :options="languages" @change="speak" />
+    </FieldBox>
     <FieldBox :label="t('place.region')">
       <PickOne v-model="place.region" :options="regions" filterable />
     </FieldBox>

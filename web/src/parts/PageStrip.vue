@@ -276,7 +276,8 @@ defineExpose({ columns, show })
   border-top-style: dotted;
 }
 .cell.chosen {
-  background: rgb(11 85 99 / 14%);
+  background: rgb(11 85 99 / 7%);
+  box-shadow: inset 0 0 0 1px rgb(11 85 99 / 40%);
 }
 .cell.current .sheet {
   outline: 3px solid var(--petrol);

@@ -180,7 +180,7 @@ function leave() {
 </script>
 
 <template>
-  <div ref="frame" class="frame" @wheel="wheel">
+  <div ref="frame" class="frame" tabindex="0" role="region" :aria-label="alt" @wheel="wheel">
     <div class="page on-paper" :style="{ width: widthMm * scale + 'px', height: heightMm * scale + 'px' }">
       <img :key="alt" :src="src" :alt="alt" draggable="false" :style="under" />
       <svg

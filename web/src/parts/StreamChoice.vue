@@ -12,12 +12,12 @@ const FEW = 6
 
 <template>
   <div class="stream-choice">
-    <span id="stream-choice" class="soft">{{ t('intake.stream') }}</span>
+    <span class="soft">{{ t('intake.stream') }}</span>
     <ElRadioGroup
       v-if="streams.length <= FEW"
       v-model="chosen"
       :disabled="disabled"
-      aria-labelledby="stream-choice"
+      :aria-label="t('intake.stream')"
     >
       <ElRadio v-for="s in streams" :key="s.name" :value="s.name" border>{{ s.title }}</ElRadio>
     </ElRadioGroup>

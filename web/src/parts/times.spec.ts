@@ -11,25 +11,25 @@ test.each([
 
 test('dates and times are written as the chosen region has them, with the chosen hours', () => {
   const at = new Date(2026, 9, 4, 14, 5, 9)
-  place.value = { region: 'GB', hours: '', room: '' }
+  place.value = { language: '', region: 'GB', hours: '', room: '' }
   expect(moment(at.toISOString())).toBe('4 Oct 2026, 14:05')
-  place.value = { region: 'US', hours: '', room: '' }
+  place.value = { language: '', region: 'US', hours: '', room: '' }
   expect(moment(at.toISOString())).toMatch(/^Oct 4, 2026, 02:05\sPM$/)
-  place.value = { region: 'US', hours: 'h23', room: '' }
+  place.value = { language: '', region: 'US', hours: 'h23', room: '' }
   expect(moment(at.toISOString())).toBe('Oct 4, 2026, 14:05')
   const today = new Date()
   today.setHours(14, 5, 9)
   expect(clock(today.toISOString())).toBe('14:05:09')
-  place.value = { region: '', hours: '', room: '' }
+  place.value = { language: '', region: '', hours: '', room: '' }
 })
 
 test('a date is typed in the order of the region, and its hours as chosen', () => {
-  place.value = { region: 'GB', hours: '', room: '' }
+  place.value = { language: '', region: 'GB', hours: '', room: '' }
   expect(typedAs()).toEqual({ date: 'DD/MM/YYYY', time: 'HH:mm' })
-  place.value = { region: 'US', hours: '', room: '' }
+  place.value = { language: '', region: 'US', hours: '', room: '' }
   expect(typedAs().date).toBe('MM/DD/YYYY')
   expect(typedAs().time).toMatch(/^hh:mm\sA$/)
-  place.value = { region: '', hours: '', room: '' }
+  place.value = { language: '', region: '', hours: '', room: '' }
 })
 
 test.each([

@@ -126,4 +126,9 @@ const empty = computed(() => {
   flex-direction: column;
   gap: 8px;
 }
+@media (max-width: 900px), (max-height: 560px) {
+  .archive {
+    height: auto;
+  }
+}
 </style>

@@ -130,4 +130,18 @@ useKeys([
   flex-direction: column;
   background: var(--field);
 }
+@media (max-width: 900px), (max-height: 560px) {
+  .board {
+    height: auto;
+  }
+  .below {
+    flex-wrap: wrap;
+  }
+  .below > * {
+    flex: 1 1 100%;
+  }
+  .list {
+    height: 340px;
+  }
+}
 </style>

@@ -169,4 +169,10 @@ function finished(batch: string) {
 .head {
   flex-wrap: wrap;
 }
+@media (max-width: 900px), (max-height: 560px) {
+  .intake {
+    height: auto;
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -24,6 +24,8 @@ export default {
   kept: 'kept',
   repaired: 'repaired',
   report: 'Image report',
+  csv: 'CSV',
+  pdf: 'PDF',
   kinds: {
     skew: 'Skew',
     upright: 'Upright',
@@ -38,7 +40,7 @@ export default {
     cutOff: 'Print cut off',
     compression: 'Compression',
     resolution: 'Resolution',
-    fineness: 'Resolution',
+    fineness: 'Finer than needed',
     shortSide: 'Short side',
     longSide: 'Long side',
     length: 'Longer than usual',

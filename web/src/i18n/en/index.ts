@@ -15,6 +15,7 @@ import header from './header'
 import image from './image'
 import indexDesk from './indexDesk'
 import intake from './intake'
+import library from './library'
 import limits from './limits'
 import line from './line'
 import log from './log'
@@ -52,6 +53,7 @@ export default {
   image,
   indexDesk,
   intake,
+  library,
   limits,
   line,
   log,

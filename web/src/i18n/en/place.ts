@@ -1,6 +1,7 @@
 export default {
   title: 'This desk',
   lead: 'Kept with this browser; it holds at once.',
+  language: 'Language',
   region: 'Dates and figures as in',
   hours: 'Times',
   room: 'Surroundings',

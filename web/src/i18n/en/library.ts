@@ -1,0 +1,2 @@
+/** The component library's own words. */
+export { default } from 'element-plus/es/locale/lang/en'
