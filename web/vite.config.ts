@@ -15,5 +15,9 @@ export default defineConfig({
   ],
   build: { outDir: 'dist', assetsDir: 'assets', chunkSizeWarningLimit: 1500 },
   server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
-  test: { environment: 'jsdom', server: { deps: { inline: ['element-plus'] } } },
+  test: {
+    environment: 'jsdom',
+    setupFiles: 'src/test/setup.ts',
+    server: { deps: { inline: ['element-plus'] } },
+  },
 } as Parameters<typeof defineConfig>[0])

@@ -7,6 +7,7 @@ import { useEvents } from '../composables/useEvents'
 import { USUAL_SETTINGS, useScan } from '../composables/useScan'
 import { useScanWords } from '../composables/useScanWords'
 import KeyButton from './base/KeyButton.vue'
+import NoteBanner from './base/NoteBanner.vue'
 import PickOne from './base/PickOne.vue'
 
 /** Scanning a stack: settings the device can do, pages as they arrive, and what to do when something goes wrong. */
@@ -161,10 +162,12 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
         <PickOne v-model="settings.showEvery" :options="shownPages" />
       </label>
     </div>
-    <p v-if="chosen?.problem" class="problem" role="alert">
+    <NoteBanner v-if="chosen?.problem" kind="wrong">
       {{ worded(chosen.problem) }}
-      <KeyButton @click="load">{{ t('scan.again') }}</KeyButton>
-    </p>
+      <template #acts>
+        <KeyButton @click="load">{{ t('scan.again') }}</KeyButton>
+      </template>
+    </NoteBanner>
     <div ref="pile" class="pile" aria-live="polite">
       <figure v-for="p in shown" :key="p.no" :class="{ unread: !p.read }">
         <img :src="`/api/batches/${state?.no}/arriving/${p.no}/picture`" loading="lazy" alt="" />
@@ -178,10 +181,11 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
       </figure>
       <p v-if="!pages.length" class="soft wait">{{ state ? t('scan.waiting') : t('scan.lead') }}</p>
     </div>
-    <p v-if="state?.trouble" :class="state.standing === 'fault' ? 'fault' : 'soft'" role="status">
-      <b v-if="state.standing === 'fault'">▲ {{ t('scan.fault') }}</b>
+    <NoteBanner v-if="state?.standing === 'fault'" kind="wrong" class="fault">
+      <b class="after">▲ {{ t('scan.fault') }}</b>
       {{ said(state) }}
-    </p>
+    </NoteBanner>
+    <p v-else-if="state?.trouble" class="soft" role="status">{{ said(state) }}</p>
     <div class="row">
       <KeyButton
         v-if="!scanning"
@@ -288,13 +292,6 @@ figcaption {
 }
 .pile:has(.wait) {
   align-content: center;
-}
-.fault {
-  background: var(--wrong-pale);
-  color: var(--wrong);
-  border-left: 4px solid var(--wrong);
-  padding: 8px 12px;
-  margin: 0;
 }
 .problem {
   color: var(--wrong);

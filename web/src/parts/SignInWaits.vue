@@ -5,6 +5,8 @@ import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { clock } from './times'
 import KeyButton from './base/KeyButton.vue'
+import ListRow from './base/ListRow.vue'
+import PanelBox from './base/PanelBox.vue'
 
 /** Sign-ins that failed again and again, and how long they have to wait; a supervisor lifts a wait. */
 const { t } = useI18n()
@@ -25,41 +27,24 @@ useIntervalFn(load, 15_000)
 </script>
 
 <template>
-  <section v-if="waits.length" class="panel waits">
-    <h2>{{ t('signInWaits.title') }}</h2>
-    <div v-for="w in waits" :key="w.kind + w.who" class="row">
-      <span class="who">
-        <span class="soft after">{{ t(`signInWaits.${w.kind}`) }}</span>
-        <b class="mono">{{ w.who }}</b>
-      </span>
-      <span>{{ t('signInWaits.failed', { n: w.failures }, w.failures) }}</span>
-      <span v-if="waiting(w)" class="state doubtful">
-        {{ t('signInWaits.until', { time: clock(w.until) }) }}
-      </span>
-      <span v-else class="soft">{{ t('signInWaits.mayTry') }}</span>
-      <span class="stretch" />
-      <KeyButton @click="lift(w)">
-        {{ waiting(w) ? t('signInWaits.lift') : t('signInWaits.forget') }}
-      </KeyButton>
-    </div>
-  </section>
+  <PanelBox v-if="waits.length" :title="t('signInWaits.title')">
+    <ListRow
+      v-for="w in waits"
+      :key="w.kind + w.who"
+      :title="w.who"
+      :state="t(waiting(w) ? 'signInWaits.waits' : 'signInWaits.mayTry')"
+      :kind="waiting(w) ? 'doubtful' : 'empty'"
+    >
+      <span class="soft">{{ t(`signInWaits.${w.kind}`) }}</span>
+      <div class="soft">
+        {{ t('signInWaits.failed', { n: w.failures }, w.failures) }}
+        <template v-if="waiting(w)">· {{ t('signInWaits.until', { time: clock(w.until) }) }}</template>
+      </div>
+      <template #acts>
+        <KeyButton @click="lift(w)">
+          {{ waiting(w) ? t('signInWaits.lift') : t('signInWaits.forget') }}
+        </KeyButton>
+      </template>
+    </ListRow>
+  </PanelBox>
 </template>
-
-<style scoped>
-.waits {
-  background: var(--field);
-  padding: 10px 14px;
-}
-h2 {
-  font-size: 15px;
-  margin: 0 0 6px;
-}
-.row {
-  gap: 14px;
-  padding: 3px 0;
-}
-.who {
-  min-width: 260px;
-  overflow-wrap: anywhere;
-}
-</style>

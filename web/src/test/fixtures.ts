@@ -145,6 +145,11 @@ export function batch(
 /** A row of the board: a batch that anyone may take, due in two hours. */
 export const row = (over: Partial<Schema['Row']>) =>
   ({
+    no: 'B-0412',
+    stream: 'letters',
+    title: 'Letters',
+    priority: 'normal',
+    since: '2026-11-23T11:00:00Z',
     stage: 'pages',
     filing: false,
     free: true,
@@ -154,3 +159,79 @@ export const row = (over: Partial<Schema['Row']>) =>
     stageDueAt: undefined,
     ...over,
   }) as unknown as Schema['Row']
+
+const NOON = '2026-11-23T12:00:00Z'
+
+export const stream = (name: string, title: string) =>
+  ({ name, title, version: 3, savedBy: 'T. Vane', savedAt: NOON, scan: null }) as unknown as Schema['Listed']
+
+export const channel = (over: object) =>
+  ({
+    id: 1,
+    name: 'copier',
+    stream: 'letters',
+    settings: { kind: 'folder', folder: '/srv/copier' },
+    paused: false,
+    lookedAt: NOON,
+    nextAt: null,
+    taken: 4,
+    rejected: 0,
+    problem: null,
+    problemAt: null,
+    ...over,
+  }) as unknown as Schema['Channel']
+
+export const found = (id: number, hit: Schema['Hit'] | null): Schema['Found'] => ({
+  id,
+  batch: 'B-0003',
+  stream: 'letters',
+  type: 'letter',
+  title: `Letter ${id}`,
+  firstPage: 1,
+  pageCount: 2,
+  fields: [
+    { name: 'vessel', title: 'Vessel', value: 'PM-4821-K' },
+    { name: 'amount', title: 'Amount', value: '733.25' },
+  ],
+  hit: hit as never,
+  filedAt: NOON,
+})
+
+export const hit = (page: number, line: string): Schema['Hit'] => ({
+  page,
+  line,
+  paper: { widthMm: 210, heightMm: 297 },
+  box: [20, 40, 120, 5],
+  words: [[20, 40, 12, 5]],
+})
+
+export const delivery = (over: Partial<Schema['DeskDelivery']>): Schema['DeskDelivery'] => ({
+  id: 7,
+  destination: 'office',
+  path: '2026/PM-4821-K',
+  document: 1,
+  formats: ['pdf'],
+  state: 'planned',
+  reason: null as never,
+  tries: 0,
+  nextAt: '',
+  leftOutBy: '',
+  remedies: [],
+  ...over,
+})
+
+export const plan = (deliveries: Schema['DeskDelivery'][], begun = false): Schema['Plan'] => ({
+  begun,
+  deliveries,
+  setAsideBy: [],
+  ledger: {
+    received: 2,
+    filed: begun ? 2 : 0,
+    blank: 0,
+    separator: 0,
+    setAside: 0,
+    unreadable: 0,
+    withdrawn: 0,
+    open: begun ? 0 : 2,
+  },
+})

@@ -6,6 +6,7 @@ import { api, worded } from '../api/client'
 import { useSession } from '../session'
 import FieldBox from '../parts/base/FieldBox.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
+import NoteBanner from '../parts/base/NoteBanner.vue'
 import MyPlace from '../parts/MyPlace.vue'
 
 /** What is a person's own: the password, and how the screens look. */
@@ -32,14 +33,14 @@ async function change() {
 </script>
 
 <template>
-  <div class="ground" @keydown.esc="router.back()">
+  <div class="mine" @keydown.esc="router.back()">
     <MyPlace />
     <form class="panel card" @submit.prevent="change">
       <h1>{{ t('password.title') }}</h1>
       <p class="soft">{{ t('password.lead', { name: session.me?.name }) }}</p>
       <input type="text" name="username" autocomplete="username" :value="session.me?.signIn" hidden />
       <FieldBox :label="t('password.before')">
-        <ElInput v-model="before" type="password" autocomplete="current-password" autofocus required />
+        <ElInput v-model="before" type="password" autocomplete="current-password" required />
       </FieldBox>
       <FieldBox :label="t('password.after')">
         <ElInput v-model="after" type="password" autocomplete="new-password" minlength="12" required />
@@ -47,23 +48,20 @@ async function change() {
       <FieldBox :label="t('password.again')">
         <ElInput v-model="again" type="password" autocomplete="new-password" required />
       </FieldBox>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <p v-if="done" class="done" role="status">{{ t('password.done') }}</p>
+      <NoteBanner v-if="problem" kind="wrong">{{ problem }}</NoteBanner>
+      <NoteBanner v-if="done">{{ t('password.done') }}</NoteBanner>
       <div class="row">
-        <KeyButton :disabled="busy" main submit k="Enter">
-          {{ t('password.change') }}
-        </KeyButton>
-        <KeyButton k="Esc" @click="router.back()">
-          {{ t('app.close') }}
-        </KeyButton>
+        <KeyButton :disabled="busy" main submit k="Enter">{{ t('password.change') }}</KeyButton>
+        <KeyButton k="Esc" @click="router.back()">{{ t('app.close') }}</KeyButton>
       </div>
     </form>
   </div>
 </template>
 
 <style scoped>
-.ground {
-  height: 100%;
+.mine {
+  min-height: 100%;
+  padding: 14px;
   display: flex;
   gap: 14px;
   align-items: stretch;
@@ -80,20 +78,8 @@ async function change() {
 }
 h1 {
   font-size: 22px;
-  margin: 0;
 }
 p {
   margin: 0;
-}
-.problem {
-  padding: 6px 9px;
-  background: var(--wrong-pale);
-  color: var(--wrong);
-  border-left: 4px solid var(--wrong);
-}
-.done {
-  padding: 6px 9px;
-  background: var(--petrol-pale);
-  border-left: 4px solid var(--petrol);
 }
 </style>

@@ -1,32 +1,32 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, pictureOf, tell, type Schema } from '../api/client'
+import { useRouter } from 'vue-router'
+import { api, pictureOf, type Schema } from '../api/client'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
+import { useLoad } from '../composables/useLoad'
 import BringPages from '../parts/BringPages.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
+import WaitingFor from '../parts/base/WaitingFor.vue'
 
 /** Sheets to be fetched and scanned again: where they lie and how to know them. Printed, it goes to the shelf. */
 const { t } = useI18n()
-const rows = ref<Row[]>([])
-const loaded = ref(false)
+const router = useRouter()
 const filling = ref<string | null>(null)
 const key = (w: Row) => `${w.batch}/${w.page}`
 type Row = Schema['Rescan']
-async function load() {
-  const { data, error } = await api.GET('/api/rescans')
-  loaded.value = true
+const { data, loading, problem, load } = useLoad(() => api.GET('/api/rescans'))
+const rows = ref<Row[]>([])
+watch(data, (now) => {
   // The row whose sheet is being scanned stays until its bar is closed, or what went wrong could not be read.
-  const filled = rows.value.filter((w) => key(w) === filling.value && !data?.some((d) => key(d) === key(w)))
-  if (data) rows.value = [...filled, ...data]
-  else tell(error)
-}
+  const filled = rows.value.filter((w) => key(w) === filling.value && !now?.some((d) => key(d) === key(w)))
+  rows.value = [...filled, ...(now ?? [])]
+})
 function closed() {
   filling.value = null
   void load()
 }
-void load()
 useEvents(() => void load())
 const print = () => window.print()
 useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
@@ -40,7 +40,7 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
         {{ t('rescans.print') }}
       </KeyButton>
     </div>
-    <p v-if="loaded && !rows.length" class="panel soft none">{{ t('rescans.none') }}</p>
+    <WaitingFor v-bind="{ loading, problem }" :empty="!rows.length && t('rescans.none')" @again="load" />
     <article v-for="w in rows" :key="key(w)" class="panel">
       <img :src="pictureOf(w.batch, { no: w.page, rotation: w.rotation }, 200)" alt="" />
       <div class="what">
@@ -63,9 +63,11 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
         </div>
         <div class="row acts">
           <KeyButton @click="filling = key(w)">{{ t('rescans.fill') }}</KeyButton>
-          <RouterLink class="act" :to="{ name: 'pages', params: { no: w.batch }, query: { page: w.page } }">
+          <KeyButton
+            @click="router.push({ name: 'pages', params: { no: w.batch }, query: { page: w.page } })"
+          >
             {{ t('rescans.show') }}
-          </RouterLink>
+          </KeyButton>
         </div>
         <BringPages
           v-if="filling === key(w)"
@@ -87,10 +89,6 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
   margin: 0 auto;
   height: 100%;
   overflow: auto;
-}
-.none {
-  padding: 20px;
-  background: var(--field);
 }
 article {
   display: flex;
@@ -120,9 +118,6 @@ img {
 }
 .words {
   font-style: italic;
-}
-a.act {
-  text-decoration: none;
 }
 @media print {
   .head button,

@@ -9,7 +9,7 @@ export default {
   chooseFolder: 'choose a folder',
   kinds: 'TIFF, JPEG, PNG or PDF. They make one batch.',
   sent: '{pages} page | {pages} pages',
-  rejected: 'Not read',
+  rejectedWhy: 'Not read: {why}',
   looked: 'looked at {time}',
   taken: '{n} taken | {n} taken',
   open:

@@ -73,10 +73,10 @@ public class Archive {
     }
 
     /** @param page where the line stands, @param line text of the printed line with the hit, @param box of that line */
-    public record Hit(int page, Paper paper, String line, Box box, List<Box> words) {}
+    public record Hit(int page, PageSize paper, String line, Box box, List<Box> words) {}
 
     /** How large a page is, in millimetres. */
-    public record Paper(double widthMm, double heightMm) {}
+    public record PageSize(double widthMm, double heightMm) {}
 
     /** A value as it was filed. @param title what people call the field, @param name what it is searched by */
     public record FiledField(String name, String title, String value) {}
@@ -170,7 +170,7 @@ public class Archive {
         Map<Integer, PageFacts> facts = batches.facts(batches.get(d.batchId()));
         for (int no : pages(d)) {
             var image = facts.get(no).image();
-            var paper = new Paper(image.widthMm(), image.heightMm());
+            var paper = new PageSize(image.widthMm(), image.heightMm());
             for (Line line : facts.get(no).lines()) {
                 List<Box> words = line.words().stream()
                         .filter(w -> query.hits(w.text()))

@@ -1,0 +1,325 @@
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { afterEach, describe, expect, test, vi } from 'vitest'
+import type { Component } from 'vue'
+import type { Schema } from '../api/client'
+import { batch, channel, delivery, doc, found, hit, page, plan, row, stream, value } from '../test/fixtures'
+import { PENDING, refused, screen, type Answers } from '../test/screen'
+import ArchiveDocument from './ArchiveDocument.vue'
+import ArchiveSearch from './ArchiveSearch.vue'
+import DayBoard from './DayBoard.vue'
+import DayView from './DayView.vue'
+import FilingDesk from './FilingDesk.vue'
+import IndexDesk from './IndexDesk.vue'
+import Intake from './Intake.vue'
+import MyPassword from './MyPassword.vue'
+import PageDesk from './PageDesk.vue'
+import Rescans from './Rescans.vue'
+import SignIn from './SignIn.vue'
+import Streams from './Streams.vue'
+
+vi.mock('vue-echarts', () => ({ default: { template: '<i class="chart" />' } }))
+
+let shown: VueWrapper | undefined
+afterEach(() => {
+  shown?.unmount()
+  document.body.innerHTML = ''
+  vi.restoreAllMocks()
+})
+const show = async (...given: Parameters<typeof screen>) => {
+  const view = await screen(...given)
+  shown = view
+  return view
+}
+
+const B = '/api/batches/B-0412'
+const two = batch(
+  [page(1, 1), page(2, 1)],
+  [doc(1, [1, 2], { vessel: value('doubtful', 'PM-4B21-K', [{ code: 'hardToRead', with: {} }]) })],
+)
+const none = batch([], [])
+const board = (rows: Schema['Row'][]) => ({ batches: rows, now: '2026-11-23T12:00:00Z' })
+const result = (all: Schema['Found'][], archived: number) => ({
+  found: all,
+  archived,
+  more: false,
+  fieldNames: ['vessel'],
+})
+const opened = (hits: Schema['Hit'][]) => ({
+  document: { document: found(1, hits[0] ?? null), pages: [4, 5], hits, path: 'x', filedBy: 'M. Tarrow' },
+  pages: [4, 5].map((no) => ({ no, widthMm: 210, heightMm: 297, lean: 0, repairs: [] })),
+})
+const hour = { at: '2026-11-23T09:00:00Z', stream: 'letters', pages: 12, sheets: 6 }
+const day = (hours: (typeof hour)[]) => ({
+  received: hours,
+  filed: hours,
+  titles: { letters: 'Letters' },
+  streams: hours.map((h) => ({
+    ...{ stream: h.stream, open: 1, openBatches: 1, fields: 200, doubts: 5, documents: 4, untouched: 3 },
+  })),
+})
+const rescan = {
+  batch: 'B-0412',
+  page: 3,
+  rotation: 0,
+  stream: 'Letters',
+  source: 'upload',
+  sheet: 2,
+  side: 'front',
+  file: 'x.tif',
+  filePage: 3,
+  words: 'Dear Harbour',
+  because: 'corner is missing',
+  by: 'M. Tarrow',
+}
+
+interface Case {
+  view: Component
+  main: string
+  props?: object
+  at?: string
+  empty?: [Answers, string]
+  full: [Answers, string[]]
+}
+const views: Record<string, Case> = {
+  DayBoard: {
+    view: DayBoard,
+    main: '/api/board',
+    empty: [{ '/api/board': board([]) }, 'No batches yet'],
+    full: [
+      { '/api/board': board([row({ no: 'B-0412', title: 'Letters', pages: 118, doubts: 6 })]) },
+      ['Next for you', '6 doubts in Pages', 'in 2 h 00', 'for a look'],
+    ],
+  },
+  DayView: {
+    view: DayView,
+    main: '/api/day',
+    empty: [{ '/api/day': day([]) }, 'Nothing came in.'],
+    full: [{ '/api/day': day([hour]) }, ['12 pages came in, by hour', '6 scanned sheets', '75%', '2.5']],
+  },
+  Intake: {
+    view: Intake,
+    main: '/api/streams',
+    empty: [
+      { '/api/streams': [stream('letters', 'Letters')], '/api/channels': { channels: [], line: {} } },
+      'No channel yet.',
+    ],
+    full: [
+      {
+        '/api/streams': [stream('letters', 'Letters')],
+        '/api/channels': { channels: [channel({})], line: { pages: 80, workers: 2 } },
+      },
+      ['Letters', '80 pages wait to be read, about 1 min', 'well', 'copier', '4 taken'],
+    ],
+  },
+  PageDesk: {
+    view: PageDesk,
+    main: B,
+    props: { no: 'B-0412' },
+    empty: [{ [B]: none }, 'No page of this batch could be read.'],
+    full: [{ [B]: two }, ['B-0412', '2 pages, 1 documents', 'Page 1', 'page 1 of 2 in document 1']],
+  },
+  IndexDesk: {
+    view: IndexDesk,
+    main: B,
+    props: { no: 'B-0412' },
+    empty: [{ [B]: none }, 'No document in this batch.'],
+    full: [{ [B]: two }, ['Vessel', 'hard to read', '1 value in doubt', 'document 1 of 1']],
+  },
+  FilingDesk: {
+    view: FilingDesk,
+    main: B,
+    props: { no: 'B-0412' },
+    empty: [{ [B]: none, [`${B}/filing`]: plan([]) }, 'No document in this batch.'],
+    full: [
+      { [B]: two, [`${B}/filing`]: plan([delivery({})]) },
+      ['office', '2026/', 'PM-4821-K', 'planned', '2 pages received = 0 filed + 2 open'],
+    ],
+  },
+  Rescans: {
+    view: Rescans,
+    main: '/api/rescans',
+    empty: [{ '/api/rescans': [] }, 'Pages that are asked for again'],
+    full: [{ '/api/rescans': [rescan] }, ['sheet 2 front', 'corner is missing', 'Dear Harbour']],
+  },
+  ArchiveSearch: {
+    view: ArchiveSearch,
+    main: '/api/archive',
+    at: '/archive?q=dues',
+    empty: [{ '/api/archive': result([], 0) }, 'The archive is empty.'],
+    full: [
+      { '/api/archive': result([found(1, hit(1, 'the dues for'))], 9) },
+      ['Letter 1', 'Vessel', 'PM-4821-K', '2 pages', '1 document'],
+    ],
+  },
+  ArchiveDocument: {
+    view: ArchiveDocument,
+    main: '/api/archive/1',
+    props: { id: '1' },
+    at: '/document?q=dues',
+    full: [
+      { '/api/archive/1': opened([hit(5, 'the dues for')]) },
+      ['Letter 1', 'Vessel', '1 line with a hit', 'the dues for on page 2', 'M. Tarrow'],
+    ],
+  },
+  Streams: {
+    view: Streams,
+    main: '/api/streams',
+    empty: [{ '/api/streams': [], '/api/day': day([]) }, 'No stream yet.'],
+    full: [
+      { '/api/streams': [stream('letters', 'Letters')], '/api/day': day([hour]) },
+      ['Letters', 'version 3', '12', '75%', '2.5'],
+    ],
+  },
+}
+
+describe.each(Object.entries(views))('%s', (_, { view, main, props, at, empty, full }) => {
+  const open = (answers: Answers) => show(view, { answers, props, at })
+
+  test('says that it waits', async () => {
+    const waiting = await open({ ...full[0], [main]: PENDING })
+    await vi.waitFor(() => expect(waiting.find('.el-skeleton').exists()).toBe(true))
+  })
+  test('says what went wrong, and asks again when told to', async () => {
+    const answers = { ...full[0], [main]: refused('noSuchBatch', { no: 'B-0412' }) }
+    const failed = await open(answers)
+    await vi.waitFor(() => expect(failed.find('[role=alert]').text()).toContain('no batch'))
+    answers[main] = full[0][main] as never
+    await failed.find('[role=alert] button').trigger('click')
+    await vi.waitFor(() => expect(failed.text()).toContain(full[1][0]))
+    expect(failed.find('[role=alert]').exists()).toBe(false)
+  })
+  test.runIf(empty)('says that there is nothing, and what to do', async () => {
+    const [answers, words] = empty!
+    const nothing = await open(answers)
+    await vi.waitFor(() => expect(nothing.text()).toContain(words))
+  })
+  test('shows what there is', async () => {
+    const filled = await open(full[0])
+    await vi.waitFor(() => {
+      for (const words of full[1]) expect(filled.text()).toContain(words)
+    })
+  })
+})
+
+const press = (key: string) => {
+  window.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }))
+  return flushPromises()
+}
+
+describe('the board', () => {
+  test('opens what comes next until a row was moved to, and then that row', async () => {
+    const rows = [
+      row({ no: 'B-1', stage: 'index', dueAt: '2026-11-23T13:00:00Z' }),
+      row({ no: 'B-2', stage: 'pages' }),
+    ]
+    const view = await show(DayBoard, { answers: { '/api/board': board(rows) } })
+    await press('Enter')
+    expect(view.vm.$router.currentRoute.value.fullPath).toBe('/index/B-1')
+    await press('ArrowDown')
+    await press('ArrowDown')
+    await press('Enter')
+    expect(view.vm.$router.currentRoute.value.fullPath).toBe('/pages/B-2')
+    expect(view.sent.map(([path]) => path)).toEqual(['/api/batches/B-1/take', '/api/batches/B-2/take'])
+  })
+})
+
+describe('the Index desk', () => {
+  const answers = (): Answers => ({ [B]: two, [`${B}/pages/1/words`]: [] })
+  test('keeps what was typed when the server does not take it', async () => {
+    const view = await show(IndexDesk, {
+      answers: { ...answers(), [`POST ${B}/decisions`]: refused('heldByAnother', { who: 'T. Vane' }) },
+      props: { no: 'B-0412' },
+    })
+    await vi.waitFor(() => expect(view.find('.field.current input').exists()).toBe(true))
+    const input = view.find<HTMLInputElement>('.field.current input')
+    await input.setValue('PM-4821-K')
+    await input.trigger('keydown', { key: 'Enter' })
+    await vi.waitFor(() => expect(view.text()).toContain('what was typed is still here'))
+    expect(view.find<HTMLInputElement>('.field.current input').element.value).toBe('PM-4821-K')
+  })
+  test('settles, and goes on to what is next', async () => {
+    const settled = batch(two.pages, [doc(1, [1, 2], { vessel: value('settled', 'PM-4821-K') })])
+    const view = await show(IndexDesk, {
+      answers: { ...answers(), [`POST ${B}/decisions`]: settled },
+      props: { no: 'B-0412' },
+    })
+    await vi.waitFor(() => expect(view.find('.field.current input').exists()).toBe(true))
+    await view.find('.field.current input').setValue('PM-4821-K')
+    await view.find('.field.current input').trigger('keydown', { key: 'Enter' })
+    await vi.waitFor(() => expect(view.text()).toContain('All settled.'))
+    expect(view.sent[0][1]).toMatchObject({ act: 'settle', field: 'vessel', value: 'PM-4821-K' })
+  })
+})
+
+describe('the Page desk', () => {
+  test('of many types shows a list to search, and of few a figure for each', async () => {
+    const types = (n: number) =>
+      Array.from({ length: n }, (_, i) => ({ type: `t${i}`, title: `Type ${i}`, fields: [] }))
+    const open = (n: number) =>
+      show(PageDesk, {
+        answers: { [B]: { ...two, types: types(n) }, [`POST ${B}/decisions`]: two },
+        props: { no: 'B-0412' },
+      })
+    const few = await open(3)
+    await press('t')
+    expect(few.findAll('.types kbd').map((k) => k.text())).toEqual(['1', '2', '3'])
+    await press('2')
+    expect(few.sent[0][1]).toEqual({ act: 'nameType', page: 1, type: 't1' })
+    few.unmount()
+    const many = await open(300)
+    await press('t')
+    expect(many.find('.types .el-select').exists()).toBe(true)
+    expect(many.findAll('.types kbd')).toHaveLength(0)
+  })
+  test('folds what is known about the page, and says who has the batch', async () => {
+    localStorage.clear()
+    const view = await show(PageDesk, {
+      answers: { [B]: { ...two, free: false, with: 'M. Tarrow' } },
+      props: { no: 'B-0412' },
+    })
+    expect(view.text()).toContain('M. Tarrow has this batch.')
+    await press('x')
+    expect(view.find('.facts').text()).not.toContain('Page 1')
+  })
+})
+
+describe('filing', () => {
+  test('sends first to the doubts, and files when there are none', async () => {
+    const answers = { [B]: { ...two, cutDoubts: 1 }, [`${B}/filing`]: plan([delivery({})]) } as Answers
+    const view = await show(FilingDesk, { answers, props: { no: 'B-0412' } })
+    await press('Enter')
+    expect(view.vm.$router.currentRoute.value.name).toBe('pages')
+    view.unmount()
+    const ready = await show(FilingDesk, {
+      answers: { ...answers, [B]: two, [`POST ${B}/filing`]: plan([delivery({ state: 'done' })], true) },
+      props: { no: 'B-0412' },
+    })
+    await press('Enter')
+    await vi.waitFor(() => expect(ready.text()).toContain('What was made'))
+    expect(ready.sent).toHaveLength(1)
+  })
+})
+
+describe('a person', () => {
+  test('is told what is wrong with a name or password where it is typed', async () => {
+    vi.stubGlobal('fetch', async () => new Response('{"detail":"do not go together"}', { status: 401 }))
+    document.cookie = 'XSRF-TOKEN=x'
+    const view = await show(SignIn, { answers: {} })
+    await view.find('form').trigger('submit')
+    await vi.waitFor(() => expect(view.find('[role=alert]').text()).toBe('do not go together'))
+  })
+  test('types a new password twice alike', async () => {
+    const view = await show(MyPassword, { answers: {} })
+    const [before, after, again] = view.findAll('input[type=password]')
+    await before.setValue('old one')
+    await after.setValue('a new long password')
+    await again.setValue('another long password')
+    await view.find('form').trigger('submit')
+    expect(view.find('[role=alert]').exists()).toBe(true)
+    expect(view.sent).toHaveLength(0)
+    await again.setValue('a new long password')
+    await view.find('form').trigger('submit')
+    await flushPromises()
+    expect(view.sent[0][1]).toEqual({ before: 'old one', after: 'a new long password' })
+  })
+})
