@@ -32,7 +32,7 @@ class OperatorStoryTest extends InTheBrowser {
 
         page.getByText("Intake").first().click();
         page.getByText("Bring files").click();
-        page.getByLabel("Dues letters").check();
+        page.locator(".stream-choice").getByText("Dues letters").click();
         List<Path> files = new ArrayList<>(stack.files());
         files.add(rotten);
         page.locator(".files-input").setInputFiles(files.toArray(Path[]::new));
@@ -41,7 +41,7 @@ class OperatorStoryTest extends InTheBrowser {
         page.keyboard().press("b");
 
         // Read; a file that could not be read is to be looked at, and one letter's registration is not in the register.
-        assertThat(page.locator(".line .word").getByText("Pages")).isVisible(WHILE_READING);
+        assertThat(page.locator(".rail .word").getByText("Pages")).isVisible(WHILE_READING);
         page.keyboard().press("Enter");
         pageDesk(page, stack);
         page.keyboard().press("Enter");

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schema } from '../api/client'
+
+/** Pages as they arrive, the newest in sight; of many, every so manieth and the last. */
+const props = defineProps<{ batch: string | null; pages: Schema['Arriving'][]; every: number }>()
+const { t } = useI18n()
+const pile = ref<HTMLElement>()
+const shown = computed(() =>
+  props.pages.filter((_, i) => i % props.every === 0 || i === props.pages.length - 1),
+)
+watch(
+  () => props.pages.length,
+  async (n, before) => {
+    await nextTick()
+    if (n > before) pile.value?.scrollTo({ top: pile.value.scrollHeight })
+  },
+)
+</script>
+
+<template>
+  <div ref="pile" class="pile" aria-live="polite">
+    <figure v-for="p in shown" :key="p.no" :class="{ unread: !p.read }">
+      <img :src="`/api/batches/${batch}/arriving/${p.no}/picture`" loading="lazy" alt="" />
+      <figcaption class="spaced">
+        <span class="mono">{{ p.no }}</span>
+        <span v-if="p.sheet" class="soft">
+          {{ t(p.sheet.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet.no }) }}
+        </span>
+        <span v-if="p.rejected" class="state wrong">{{ t('scan.unreadable') }}</span>
+      </figcaption>
+    </figure>
+    <p v-if="!pages.length" class="soft wait">{{ batch ? t('scan.waiting') : t('scan.lead') }}</p>
+  </div>
+</template>
+
+<style scoped>
+.pile {
+  flex: 1;
+  min-height: 150px;
+  overflow: auto;
+  background: var(--ground);
+  border: 1px solid var(--line);
+  padding: 10px;
+  display: flex;
+  flex-wrap: wrap;
+  align-content: flex-start;
+  gap: 10px;
+}
+.pile:has(.wait) {
+  align-content: center;
+}
+.wait {
+  margin: auto;
+}
+figure {
+  margin: 0;
+  width: 104px;
+  border-bottom: 2px solid #8895a0;
+}
+img {
+  width: 100%;
+  height: 140px;
+  object-fit: contain;
+  background: #fff;
+  display: block;
+  border: 1px solid #a9b3bb;
+}
+.unread img {
+  opacity: 0.75;
+}
+figcaption {
+  font-size: 12.5px;
+  padding: 2px 0;
+}
+</style>
