@@ -6,6 +6,8 @@ import { USUAL_SETTINGS, useScan } from '../composables/useScan'
 import { useScanWords } from '../composables/useScanWords'
 import { useWords } from '../composables/useWords'
 import KeyButton from './base/KeyButton.vue'
+import PickFiles from './base/PickFiles.vue'
+import { ACCEPTED } from './drop'
 
 /** Pages to a place in a batch: after a page, instead of it, or into its gap; from a file or scanned now. */
 const props = defineProps<{ no: string; page: number; place: 'after' | 'replaces' | 'gap' }>()
@@ -15,7 +17,6 @@ const said = useScanWords()
 const { unread } = useWords()
 const devices = ref<Schema['Device'][]>([])
 const sending = ref(false)
-const file = ref<HTMLInputElement>()
 const bar = ref<HTMLElement>()
 const focus = () => void nextTick(() => bar.value?.querySelector<HTMLButtonElement>('button')?.focus())
 const {
@@ -34,9 +35,8 @@ onMounted(async () => {
   devices.value = (data ?? []).filter((d) => !d.problem)
 })
 
-async function send() {
-  const sent = file.value?.files?.[0]
-  if (!sent || sending.value) return
+async function send(file: File) {
+  if (sending.value) return
   sending.value = true
   const query = new URLSearchParams(
     props.place === 'replaces'
@@ -44,7 +44,7 @@ async function send() {
       : { after: String(props.page), fillsGap: String(props.place === 'gap') },
   )
   const form = new FormData()
-  form.append('file', sent)
+  form.append('file', file)
   const answer = await fetch(`/api/batches/${props.no}/insert?${query}`, {
     method: 'POST',
     headers: { 'X-XSRF-TOKEN': await csrf() },
@@ -66,9 +66,9 @@ function scan(device: Schema['Device']) {
   <div ref="bar" class="bring row" role="group" @keydown.esc.stop="!running && emit('close')">
     <b>{{ t(`bring.${place}`, { page }) }}</b>
     <template v-if="!state">
-      <KeyButton :disabled="sending" @click="file?.click()">
+      <PickFiles class="insert" :accept="ACCEPTED" :disabled="sending" @files="([file]) => send(file)">
         {{ sending ? t('bring.sending') : t('bring.file') }}
-      </KeyButton>
+      </PickFiles>
       <KeyButton v-for="d in devices" :key="d.id" :disabled="sending" @click="scan(d)">
         {{ t('bring.scan', { name: d.name }) }}
       </KeyButton>
@@ -93,14 +93,6 @@ function scan(device: Schema['Device']) {
     <KeyButton v-if="!state" k="Esc" @click="emit('close')">
       {{ t('app.close') }}
     </KeyButton>
-    <input
-      ref="file"
-      class="insert"
-      type="file"
-      hidden
-      accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf"
-      @change="send"
-    />
   </div>
 </template>
 

@@ -3,7 +3,8 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useSending } from '../composables/useSending'
 import KeyButton from './base/KeyButton.vue'
-import { filesDropped } from './drop'
+import PickFiles from './base/PickFiles.vue'
+import { ACCEPTED, filesDropped } from './drop'
 import SendingList from './SendingList.vue'
 
 /** Files and whole folders brought in by hand, dropped or chosen, as one batch. */
@@ -14,13 +15,12 @@ const { list, no, busy, finished, pages, done, share, take, send, complete, canc
   () => props.stream,
 )
 const over = ref(false)
-const input = ref<HTMLInputElement>()
-const folder = ref<HTMLInputElement>()
+const files = ref<InstanceType<typeof PickFiles>>()
 async function dropped(e: DragEvent) {
   over.value = false
   if (e.dataTransfer) take(await filesDropped(e.dataTransfer))
 }
-defineExpose({ choose: () => input.value?.click(), busy })
+defineExpose({ choose: () => files.value?.choose(), busy })
 </script>
 
 <template>
@@ -32,31 +32,24 @@ defineExpose({ choose: () => input.value?.click(), busy })
     @dragleave="over = false"
     @drop.prevent="dropped"
   >
-    <p class="spaced">
+    <p class="row ways">
       {{ t('intake.drop') }}
-      <KeyButton :disabled="!stream" k="O" @click="input?.click()">
+      <PickFiles
+        ref="files"
+        class="files-input"
+        :accept="ACCEPTED"
+        :disabled="!stream"
+        multiple
+        k="O"
+        @files="take"
+      >
         {{ t('intake.choose') }}
-      </KeyButton>
-      <KeyButton :disabled="!stream" @click="folder?.click()">{{ t('intake.chooseFolder') }}</KeyButton>
+      </PickFiles>
+      <PickFiles :disabled="!stream" directory multiple @files="take">
+        {{ t('intake.chooseFolder') }}
+      </PickFiles>
     </p>
     <p class="soft">{{ t('intake.kinds') }}</p>
-    <input
-      ref="input"
-      class="files-input"
-      type="file"
-      multiple
-      hidden
-      accept=".tif,.tiff,.jpg,.jpeg,.png,.pdf"
-      @change="take([...(input?.files ?? [])])"
-    />
-    <input
-      ref="folder"
-      type="file"
-      webkitdirectory
-      multiple
-      hidden
-      @change="take([...(folder?.files ?? [])])"
-    />
   </div>
   <template v-else>
     <SendingList :list="list" :done="done" :share="share" />
@@ -91,5 +84,9 @@ defineExpose({ choose: () => input.value?.click(), busy })
 .drop.over {
   border-color: var(--petrol);
   background: var(--petrol-pale);
+}
+.ways {
+  flex-wrap: wrap;
+  justify-content: center;
 }
 </style>

@@ -1,3 +1,6 @@
+/** Kinds of files that pages come in, as a file dialog wants them said. */
+export const ACCEPTED = '.tif,.tiff,.jpg,.jpeg,.png,.pdf'
+
 /** All files of a drop, those in dropped folders too. */
 export async function filesDropped(data: DataTransfer): Promise<File[]> {
   const entries = [...data.items].map((i) => i.webkitGetAsEntry?.() ?? null)

@@ -57,9 +57,9 @@ const file = (name: string) => new File(['x'], name, { lastModified: 5 })
 
 async function bring(...names: string[]) {
   const panel = mount(UploadPanel, { props: { stream: 'dues-letters' }, global: { plugins: [i18n] } })
-  const input = panel.find('.files-input').element as HTMLInputElement
+  const input = panel.find('.files-input input').element as HTMLInputElement
   Object.defineProperty(input, 'files', { value: names.map(file) })
-  await panel.find('.files-input').trigger('change')
+  await panel.find('.files-input input').trigger('change')
   for (let i = 0; i < 12; i++) {
     await flushPromises()
     await vi.advanceTimersByTimeAsync(20_000)

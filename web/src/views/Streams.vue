@@ -7,7 +7,7 @@ import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
 import LimitsPanel from '../parts/LimitsPanel.vue'
 import StreamTable from '../parts/StreamTable.vue'
-import KeyButton from '../parts/base/KeyButton.vue'
+import PickFiles from '../parts/base/PickFiles.vue'
 import NoteBanner from '../parts/base/NoteBanner.vue'
 import PanelBox from '../parts/base/PanelBox.vue'
 import WaitingFor from '../parts/base/WaitingFor.vue'
@@ -25,16 +25,14 @@ const { data: day } = useLoad(() => {
 
 const refused = ref('')
 const done = ref('')
-const input = ref<HTMLInputElement>()
-async function importOne(file: File | undefined) {
-  if (!file) return
+const picker = ref<InstanceType<typeof PickFiles>>()
+async function importOne(file: File) {
   refused.value = done.value = ''
   const { data, error } = await api.POST('/api/streams', { body: { json: await file.text() } })
   if (data) {
     done.value = t('streams.imported', { title: data.title, n: data.version })
     await Promise.all([load(), loadRegisters()])
   } else refused.value = worded(error)
-  if (input.value) input.value.value = ''
 }
 const limitsOf = ref('')
 async function limitsSaved(version: number) {
@@ -43,8 +41,7 @@ async function limitsSaved(version: number) {
   limitsOf.value = ''
   await load()
 }
-const choose = () => supervisor.value && input.value?.click()
-useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: choose }])
+useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => picker.value?.choose() }])
 </script>
 
 <template>
@@ -52,15 +49,17 @@ useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: choose }])
     <PanelBox :title="t('streams.title')" :level="1">
       <template #acts>
         <span v-if="!supervisor" class="soft">{{ t('streams.only') }}</span>
-        <KeyButton v-else main k="I" @click="choose">{{ t('streams.import') }}</KeyButton>
+        <PickFiles
+          v-else
+          ref="picker"
+          accept=".json,application/json"
+          main
+          k="I"
+          @files="([file]) => importOne(file)"
+        >
+          {{ t('streams.import') }}
+        </PickFiles>
       </template>
-      <input
-        ref="input"
-        type="file"
-        hidden
-        accept=".json,application/json"
-        @change="importOne(input?.files?.[0])"
-      />
       <NoteBanner v-if="done">{{ done }}</NoteBanner>
       <NoteBanner v-if="refused" kind="wrong" class="refused">{{ refused }}</NoteBanner>
       <WaitingFor :loading="loading && !streams" :problem="problem" @again="load" />

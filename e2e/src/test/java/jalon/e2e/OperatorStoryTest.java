@@ -35,7 +35,7 @@ class OperatorStoryTest extends InTheBrowser {
         page.locator(".stream-choice").getByText("Dues letters").click();
         List<Path> files = new ArrayList<>(stack.files());
         files.add(rotten);
-        page.locator(".files-input").setInputFiles(files.toArray(Path[]::new));
+        page.locator(".files-input input").setInputFiles(files.toArray(Path[]::new));
         assertThat(page.locator("li.rejected")).containsText("damaged");
         assertThat(page.getByText("being read")).isVisible(WHILE_READING);
         page.keyboard().press("b");
