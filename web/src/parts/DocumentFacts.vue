@@ -31,7 +31,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
     </p>
     <FactList :facts="facts" />
     <p v-if="repairs.length" class="soft">
-      {{ t('archive.repaired', { how: repairs.map((r) => t(`repair.${r.do}`).toLowerCase()).join(', ') }) }}
+      {{ t('archive.repaired', { how: repairs.map((r) => t(`repair.done.${r.do}`)).join(', ') }) }}
       {{ t('image.hold') }}
       <kbd>B</kbd>
     </p>

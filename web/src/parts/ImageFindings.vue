@@ -75,7 +75,7 @@ const said = (f: Schema['Finding']) =>
       }}:
       {{
         repairsOf(page)
-          .map((r) => t(`repair.${r.do}`).toLowerCase())
+          .map((r) => t(`repair.done.${r.do}`))
           .join(', ')
       }}{{ filed ? '' : ' ' + t('image.forReading') }}. {{ t('image.hold') }}
       <kbd>B</kbd>

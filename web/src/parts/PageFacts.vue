@@ -77,7 +77,7 @@ const facts = computed(() => {
           },
         ]
       : []),
-    { label: t('pageDesk.file'), value: t('pageDesk.fileValue', { file: page.file, p: page.filePage }) },
+    { label: t('pageDesk.file'), value: t('pageDesk.from', { file: page.file, p: page.filePage }) },
     { label: t('pageDesk.resolution'), value: t('pageDesk.dpi', { n: figure(page.dpi) }) },
     { label: t('pageDesk.leanIs'), value: t('pageDesk.degrees', { deg: figure(page.lean, 1) }) },
   ]

@@ -59,3 +59,16 @@ test('a view takes its keys along when it goes', () => {
   expect(undo).not.toHaveBeenCalled()
   expect(currentKeys.list).toHaveLength(0)
 })
+
+test('Esc leaves the field, and keys are the screen’s again; a dialog to be answered has them to itself', () => {
+  const input = desk.find('input').element
+  input.focus()
+  press('Escape', input)
+  expect(document.activeElement).not.toBe(input)
+  const dialog = document.createElement('div')
+  dialog.setAttribute('aria-modal', 'true')
+  document.body.append(dialog)
+  press('z', dialog)
+  expect(undo).not.toHaveBeenCalled()
+  dialog.remove()
+})

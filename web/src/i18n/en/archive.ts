@@ -8,7 +8,6 @@ export default {
   pages: '{n} page | {n} pages',
   filed: 'Filed {when}',
   hitOn: 'on page {page}',
-  remove: 'Remove',
   fields: 'Fields you can search: {names}',
   newest: 'Newest documents',
   back: 'Back to the results',

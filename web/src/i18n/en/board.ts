@@ -18,7 +18,6 @@ export default {
   empty: 'No batches yet. Bring one in on the Intake screen.',
   doubtsIn: '{n} doubt in {stage} | {n} doubts in {stage}',
   noDoubts: 'no doubts, ready to file',
-  count: '{n} batches',
   all: 'All streams',
   whoever: 'Whoever has it',
   anyStage: 'Any stage',

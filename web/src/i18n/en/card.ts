@@ -16,7 +16,6 @@ export default {
     high: 'high',
     urgent: 'urgent',
   },
-  setDue: 'Set',
   sendBack: 'Send back to {stage}',
   hold: 'Put on hold',
   release: 'Release',

@@ -1,5 +1,4 @@
 export default {
-  line: 'Waiting line',
   waiting: '{n} page waits to be read, about {minutes} min | {n} pages wait to be read, about {minutes} min',
   noneWaiting: 'No page waits to be read.',
   title: 'Channels',

@@ -28,7 +28,6 @@ export default {
   ledger: 'Page ledger',
   underWay: 'Being filed',
   toBoard: 'To the Day board',
-  document: 'Document {no}',
   up: 'Document above',
   down: 'Document below',
 }

@@ -8,6 +8,17 @@ export default {
   sharpen: 'Sharpen',
   dropColour: 'Drop a colour',
   bitonal: 'Black and white',
+  done: {
+    straighten: 'straightened',
+    whitenEdges: 'edges whitened',
+    fillHoles: 'holes filled',
+    cleanSpecks: 'specks cleaned off',
+    evenLight: 'light evened',
+    levels: 'brightness and contrast changed',
+    sharpen: 'sharpened',
+    dropColour: 'a colour dropped',
+    bitonal: 'made black and white',
+  },
   which: 'Ink',
   colours: {
     any: 'whatever there is',

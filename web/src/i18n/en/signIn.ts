@@ -4,6 +4,5 @@ export default {
   password: 'Password',
   go: 'Sign in',
   ended: 'The session has ended. Sign in again; everything on the screen is still here.',
-  other: 'Somebody else',
   lead: 'Where one document ends and the next begins.',
 }

@@ -130,6 +130,26 @@ class ScreensTest extends InTheBrowser {
         all.assertAll();
     }
 
+    /** Names that are long or run from right to left, figures of 20 digits, 300 types, 40 fields. */
+    @Test
+    void whatIsLongOrManyStaysInItsPlace() {
+        Page page = signedIn("t.vane", "merrow-supervisor");
+        page.route(DATA, route -> {
+            APIResponse answer = route.fetch();
+            route.fulfill(new Route.FulfillOptions().setResponse(answer).setBody(Stretched.of(answer.text())));
+        });
+        var all = new SoftAssertions();
+        visit(page, name -> {
+            var lost = (List<?>) page.evaluate(script("out-of-reach.js"));
+            all.assertThat(lost).as(name).isEmpty();
+            all.assertThat((List<?>) page.evaluate(script("overlaps.js")))
+                    .as(name + ": one over the other")
+                    .isEmpty();
+        });
+        all.assertAll();
+        assertThat(problems).isEmpty();
+    }
+
     private static void visit(Page page, Consumer<String> look) {
         SCREENS.forEach((name, open) -> {
             page.navigate(address() + name);
