@@ -21,7 +21,11 @@ defineProps<{ fields: Schema['FiledField'][] }>()
   gap: 4px 16px;
   margin: 0;
 }
+.field-grid > div {
+  min-width: 0;
+}
 dt {
+  overflow-wrap: anywhere;
   font-size: 12.5px;
   color: var(--ink-soft);
 }

@@ -59,7 +59,7 @@ const said = (f: Schema['Finding']) =>
         @mouseenter="emit('region', f.where ?? null)"
         @mouseleave="emit('region', null)"
       >
-        <span class="state after said" :class="page.needsEye ? 'doubtful' : 'settled'">{{ said(f) }}</span>
+        <span class="state after wraps" :class="page.needsEye ? 'doubtful' : 'settled'">{{ said(f) }}</span>
         <span class="soft">{{ t(`image.units.${f.kind}`) }}</span>
       </li>
     </ul>
@@ -152,9 +152,6 @@ ul {
 }
 p {
   margin: 2px 0;
-}
-.said {
-  white-space: normal;
 }
 .acts {
   gap: 6px;

@@ -58,7 +58,7 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
         </div>
         <div class="words">{{ w.words ? `“${w.words} …”` : t('rescans.noWords') }}</div>
         <div>
-          <span class="state doubtful after">{{ w.because }}</span>
+          <span class="state doubtful after wraps">{{ w.because }}</span>
           <span class="soft">{{ t('rescans.by', { by: w.by }) }}</span>
         </div>
         <div class="row acts">

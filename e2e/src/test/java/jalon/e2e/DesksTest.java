@@ -3,12 +3,9 @@ package jalon.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
@@ -58,37 +55,6 @@ class DesksTest extends InTheBrowser {
         page.mouse().up();
         page.waitForCondition(() -> !value.inputValue().isBlank());
         assertThat(value).isFocused();
-        assertThat(problems).isEmpty();
-    }
-
-    /** A session that has run out and a server that does not answer: what was typed stays, and goes on from there. */
-    @Test
-    void whatIsTypedOutlivesTheSessionAndAServerThatGoesAway() throws Exception {
-        var stack = Paper.duesLetters(folder("ended"), Harbour.portMerrow(), 3, 61);
-        Api api = api();
-        String no = bring(api, stack.stream(), stack.files());
-        Page page = desk(no, "index");
-        Locator value = page.locator(".field.current input");
-        value.fill("PM-1000-A");
-        page.context().clearCookies(new BrowserContext.ClearCookiesOptions().setName("JSESSIONID"));
-        page.keyboard().press("Enter");
-        Locator door = page.getByRole(AriaRole.DIALOG);
-        assertThat(door).containsText("The session has ended");
-        assertThat(value).hasValue("PM-1000-A");
-        assertThat(door.locator("input[type=password]")).isFocused();
-        page.keyboard().type("merrow-operator");
-        page.keyboard().press("Enter");
-        assertThat(page.getByText("settled by M. Tarrow")).hasCount(1);
-
-        page.route("**/decisions*", Route::abort);
-        value.fill("typed meanwhile");
-        page.keyboard().press("Enter");
-        assertThat(page.getByText("what was typed is still here"))
-                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(15_000));
-        assertThat(value).hasValue("typed meanwhile");
-        page.unroute("**/decisions*");
-        page.keyboard().press("Enter");
-        assertThat(page.getByText("settled by M. Tarrow")).hasCount(2);
         assertThat(problems).isEmpty();
     }
 

@@ -3,8 +3,12 @@ package jalon.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import java.nio.file.Files;
@@ -24,8 +28,7 @@ class OperatorStoryTest extends InTheBrowser {
         page.fill("input[name=username]", "m.tarrow");
         page.fill("input[name=password]", "wrong");
         page.keyboard().press("Enter");
-        assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.ALERT))
-                .containsText("do not go together");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("do not go together");
         page.fill("input[name=password]", "merrow-operator");
         page.keyboard().press("Enter");
         assertThat(page.getByText("No batches yet")).isVisible();
@@ -85,8 +88,7 @@ class OperatorStoryTest extends InTheBrowser {
         page.keyboard().press("a");
         assertThat(page.locator(".cell.setAside")).hasCount(0);
         page.keyboard().press("?");
-        assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.DIALOG))
-                .containsText("Set aside");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Set aside");
         page.keyboard().press("Escape");
     }
 
@@ -98,14 +100,32 @@ class OperatorStoryTest extends InTheBrowser {
         assertThat(page.locator(".field.current .snippet")).isVisible();
         page.locator("rect.word").first().click(new Locator.ClickOptions().setForce(true));
         assertThat(current).isFocused();
-        current.fill(stack.documents().get(2).fields().get("vessel"));
-        page.keyboard().press("Enter");
+        String registration = stack.documents().get(2).fields().get("vessel");
+        current.fill(registration);
+        whatIsTypedOutlivesAServerThatGoesAwayAndTheSession(page, current, registration);
         assertThat(page.getByText("All settled.")).isVisible(WHILE_READING);
         assertThat(page.locator(".field", new Page.LocatorOptions().setHasText("settled by M. Tarrow")))
                 .hasCount(1);
         assertThat(page.locator(".field", new Page.LocatorOptions().setHasText("Owner"))
                         .locator(".shown"))
                 .hasText(stack.documents().get(2).fields().get("owner"));
+        page.keyboard().press("Enter");
+    }
+
+    private static void whatIsTypedOutlivesAServerThatGoesAwayAndTheSession(Page page, Locator typed, String text) {
+        page.route("**/decisions*", Route::abort);
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("what was typed is still here"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(15_000));
+        assertThat(typed).hasValue(text);
+        page.unroute("**/decisions*");
+        page.context().clearCookies(new BrowserContext.ClearCookiesOptions().setName("JSESSIONID"));
+        page.keyboard().press("Enter");
+        Locator door = page.getByRole(AriaRole.DIALOG);
+        assertThat(door).containsText("The session has ended");
+        assertThat(typed).hasValue(text);
+        assertThat(door.locator("input[type=password]")).isFocused();
+        page.keyboard().type("merrow-operator");
         page.keyboard().press("Enter");
     }
 }

@@ -102,7 +102,10 @@ class ScreensTest extends InTheBrowser {
         assertThat(problems).isEmpty();
     }
 
-    /** A language made from English marks its words and is a third longer; see {@code i18n/pseudo.ts}. */
+    /**
+     * Words in a language made from English, each marked and a third longer (see {@code i18n/pseudo.ts}), and data to
+     * go with them: names that are long or run from right to left, figures of 20 digits, 300 types, 40 fields.
+     */
     @Test
     void everyWordComesFromTheWordsFileAndHasRoom() {
         Page page = signedIn("t.vane", "merrow-supervisor");
@@ -110,8 +113,9 @@ class ScreensTest extends InTheBrowser {
         Set<String> data = ofTheCalendar();
         page.route(DATA, route -> {
             APIResponse answer = route.fetch();
-            addWords(data, answer.text());
-            route.fulfill(new Route.FulfillOptions().setResponse(answer));
+            String stretched = Stretched.of(answer.text());
+            addWords(data, stretched);
+            route.fulfill(new Route.FulfillOptions().setResponse(answer).setBody(stretched));
         });
         var all = new SoftAssertions();
         visit(page, name -> {
@@ -126,22 +130,9 @@ class ScreensTest extends InTheBrowser {
             }
             all.assertThat(strange).as(name + ": words from elsewhere").isEmpty();
             all.assertThat(seen.get("cut")).as(name + ": cut off").isEmpty();
-        });
-        all.assertAll();
-    }
-
-    /** Names that are long or run from right to left, figures of 20 digits, 300 types, 40 fields. */
-    @Test
-    void whatIsLongOrManyStaysInItsPlace() {
-        Page page = signedIn("t.vane", "merrow-supervisor");
-        page.route(DATA, route -> {
-            APIResponse answer = route.fetch();
-            route.fulfill(new Route.FulfillOptions().setResponse(answer).setBody(Stretched.of(answer.text())));
-        });
-        var all = new SoftAssertions();
-        visit(page, name -> {
-            var lost = (List<?>) page.evaluate(script("out-of-reach.js"));
-            all.assertThat(lost).as(name).isEmpty();
+            all.assertThat((List<?>) page.evaluate(script("out-of-reach.js")))
+                    .as(name + ": out of reach")
+                    .isEmpty();
             all.assertThat((List<?>) page.evaluate(script("overlaps.js")))
                     .as(name + ": one over the other")
                     .isEmpty();
@@ -155,7 +146,6 @@ class ScreensTest extends InTheBrowser {
             page.navigate(address() + name);
             page.waitForLoadState(LoadState.NETWORKIDLE);
             open.accept(page);
-            page.waitForLoadState(LoadState.NETWORKIDLE);
             // Drawers and menus slide in.
             page.waitForCondition(() -> (Boolean) page.evaluate(AT_REST));
             look.accept(name);

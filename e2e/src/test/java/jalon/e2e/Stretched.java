@@ -21,21 +21,21 @@ final class Stretched {
 
     static String of(String answer) {
         JsonNode root = JSON.readTree(answer);
-        if (root instanceof ObjectNode batch && batch.get("types") instanceof ArrayNode types) {
-            multiply(batch, types);
+        if (root.get("types") instanceof ArrayNode types && root.get("documents") instanceof ArrayNode documents) {
+            multiply(types, documents);
         }
         lengthen(root);
         return JSON.writeValueAsString(root);
     }
 
-    private static void multiply(ObjectNode batch, ArrayNode types) {
+    private static void multiply(ArrayNode types, ArrayNode documents) {
         for (JsonNode type : types) {
             var fields = (ArrayNode) type.get("fields");
             while (!fields.isEmpty() && fields.size() < FIELDS) {
                 fields.add(((ObjectNode) fields.get(0).deepCopy()).put("field", "more-" + fields.size()));
             }
         }
-        for (JsonNode document : batch.get("documents")) {
+        for (JsonNode document : documents) {
             if (document.get("fields") instanceof ObjectNode values && !values.isEmpty()) {
                 JsonNode value = values.iterator().next();
                 for (int i = values.size(); i < FIELDS; i++) {
