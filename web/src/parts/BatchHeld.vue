@@ -5,20 +5,21 @@ import { api, tell, type Schema } from '../api/client'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
 
-/** Why a batch cannot be worked on now: it is filed, withdrawn, on hold, or a colleague has it, who can be relieved. */
+/** Why a batch cannot be worked on now: being read, filed, withdrawn, held, or with a colleague who can be relieved. */
 const props = defineProps<{ batch: Schema['BatchDetail'] }>()
 const emit = defineEmits<{ changed: [] }>()
 const { t } = useI18n()
 const why = computed(() => {
-  const { free, filed, withdrawn, onHold, with: who } = props.batch
+  const { free, filed, withdrawn, onHold, stage, with: who } = props.batch
   if (withdrawn) return t('board.withdrawnBecause', { why: withdrawn })
   if (filed) return t('pageDesk.filed')
+  if (stage === 'intake') return t('pageDesk.beingRead')
   if (free) return ''
   return onHold ? t('board.onHold', { why: onHold }) : t('card.withOther', { who: who ?? '' })
 })
 const ofColleague = computed(() => {
-  const { filed, withdrawn, onHold } = props.batch
-  return !filed && !withdrawn && !onHold
+  const { filed, withdrawn, onHold, stage } = props.batch
+  return !filed && !withdrawn && !onHold && stage !== 'intake'
 })
 
 async function takeIt() {
@@ -32,7 +33,7 @@ async function takeIt() {
 </script>
 
 <template>
-  <NoteBanner v-if="why" :kind="batch.filed ? 'told' : 'doubt'">
+  <NoteBanner v-if="why" :kind="batch.filed || batch.stage === 'intake' ? 'told' : 'doubt'">
     {{ why }}
     <template v-if="ofColleague" #acts>
       <KeyButton @click="takeIt">{{ t('card.takeOver') }}</KeyButton>

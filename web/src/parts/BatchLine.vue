@@ -26,6 +26,7 @@ const segments = computed(() => {
       else all.push({ kind: 'aside', length: 1, no: 0, doubts: 0, doubtfulStake: false })
     } else if (last?.kind === 'document' && last.no === page.document) {
       last.length++
+      last.doubts += Number(page.needsEye)
     } else {
       const d = byNo.get(page.document)
       const before = all.some((s) => s.no === page.document)
@@ -33,7 +34,7 @@ const segments = computed(() => {
         kind: 'document',
         length: 1,
         no: page.document,
-        doubts: d && !before ? documentDoubts(d) : 0,
+        doubts: (d && !before ? documentDoubts(d) : 0) + Number(page.needsEye),
         doubtfulStake: !!d?.stake.doubtful,
       })
     }

@@ -11,21 +11,26 @@ use([BarChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer])
 
 /** Pages by the hour, a colour for each stream. */
 const props = defineProps<{ hours: Schema['Hour'][]; streams: string[]; title: (stream: string) => string }>()
-const COLOURS = ['#0b5563', '#6f8f3a', '#8a6fa8', '#b0782f', '#4f7fb5', '#7a7f85']
+/** Told from each other and from light and dim surroundings alike. */
+const COLOURS = ['#2a8596', '#7d9f45', '#9a80b8', '#c0873c', '#5f8fc5', '#8a9095']
+/** A colour of the surroundings, as they are now. */
+const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 const HOURS = Array.from({ length: 24 }, (_, h) => h)
 const option = computed(() => {
   const of = (stream: string, hour: number) =>
     props.hours
       .filter((h) => h.stream === stream && new Date(h.at).getHours() === hour)
       .reduce((n, h) => n + h.pages, 0)
+  const ink = { color: token('--ink-soft'), fontFamily: 'inherit' }
+  const lines = { lineStyle: { color: token('--line-faint') } }
   return {
     animation: false,
     color: COLOURS,
     grid: { left: 44, right: 8, top: 30, bottom: 24 },
-    legend: { top: 0, left: 0, itemWidth: 14, type: 'scroll', textStyle: { fontFamily: 'inherit' } },
+    legend: { top: 0, left: 0, itemWidth: 14, type: 'scroll', textStyle: ink },
     tooltip: { trigger: 'axis' },
-    xAxis: { type: 'category', data: HOURS.map(String) },
-    yAxis: { type: 'value', minInterval: 1 },
+    xAxis: { type: 'category', data: HOURS.map(String), axisLabel: ink },
+    yAxis: { type: 'value', minInterval: 1, axisLabel: ink, splitLine: lines },
     series: props.streams.map((s) => ({
       name: props.title(s),
       type: 'bar',

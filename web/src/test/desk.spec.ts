@@ -14,7 +14,7 @@ describe('the batch line', () => {
   const pages = [
     page(1, null, 'separator'),
     page(2, 1),
-    page(3, 1),
+    { ...page(3, 1), needsEye: true },
     page(4, null, 'blank'),
     page(5, 1),
     page(6, 2),
@@ -45,7 +45,7 @@ describe('the batch line', () => {
     expect(wrapper.findAll('.pole.broken')).toHaveLength(1)
   })
   test('shows each doubt as a tick and goes where one clicks', async () => {
-    expect(wrapper.findAll('.tick')).toHaveLength(2)
+    expect(wrapper.findAll('.tick')).toHaveLength(3)
     await wrapper.findAll('.segment.document')[2].trigger('click')
     expect(wrapper.emitted('go')).toEqual([[2]])
     expect(wrapper.find('.segment.current').exists()).toBe(true)

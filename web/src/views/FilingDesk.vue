@@ -8,6 +8,7 @@ import { useBatch } from '../composables/useBatch'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
+import BatchHeld from '../parts/BatchHeld.vue'
 import BatchLine from '../parts/BatchLine.vue'
 import FilingTree from '../parts/FilingTree.vue'
 import NotReadList from '../parts/NotReadList.vue'
@@ -36,6 +37,7 @@ watch(
 )
 
 const doubts = computed(() => (batch.value ? batch.value.cutDoubts + batch.value.fieldDoubts : 0))
+const reading = computed(() => batch.value?.stage === 'intake')
 const done = computed(() => batch.value?.stage === 'done')
 const refused = computed(() => plan.value?.deliveries.filter((d) => d.state === 'refused').length ?? 0)
 const page = computed(() =>
@@ -43,7 +45,7 @@ const page = computed(() =>
 )
 
 async function file() {
-  if (busy.value || doubts.value || plan.value?.begun) return
+  if (busy.value || reading.value || doubts.value || plan.value?.begun) return
   busy.value = true
   const { data, error } = await act(batch.value, (header) =>
     api.POST('/api/batches/{no}/filing', { params: { path: { no: props.no }, header } }),
@@ -87,6 +89,7 @@ useKeys([
 <template>
   <div class="desk-frame">
     <BatchLine v-if="batch" :batch="batch" :current="current" @go="(n) => (current = n)" />
+    <BatchHeld v-if="batch && !plan?.begun" :batch="batch" @changed="load" />
     <template v-if="batch && plan">
       <div class="halves row-of">
         <section class="tree">
@@ -128,7 +131,7 @@ useKeys([
           <span class="state doubtful">{{ t('filing.doubts', doubts) }}</span>
           <KeyButton main k="Enter" @click="toDoubts">{{ t('filing.toDoubts') }}</KeyButton>
         </template>
-        <KeyButton v-else :disabled="busy || !plan.deliveries.length" main k="Enter" @click="file">
+        <KeyButton v-else :disabled="busy || reading || !plan.deliveries.length" main k="Enter" @click="file">
           {{ t('filing.file') }}
         </KeyButton>
       </footer>

@@ -87,7 +87,12 @@ useIndexKeys(indexing, {
         @filing="goTo('filing')"
       />
     </div>
-    <WaitingFor v-else v-bind="{ loading, problem }" :empty="t('filing.none')" @again="load" />
+    <WaitingFor
+      v-else
+      v-bind="{ loading, problem }"
+      :empty="batch?.stage !== 'intake' && t('filing.none')"
+      @again="load"
+    />
   </div>
 </template>
 

@@ -77,7 +77,8 @@ async function on() {
 }
 const nothing = computed(
   () =>
-    (!pages.value.length && t('pageDesk.empty')) || (onlyEyes.value && !eyes.value && t('image.noneNeed')),
+    (!pages.value.length && batch.value?.stage !== 'intake' && t('pageDesk.empty')) ||
+    (onlyEyes.value && !eyes.value && t('image.noneNeed')),
 )
 const SPLITS = ['30%', '46%', '64%']
 const resplit = () => (split.value = SPLITS[(SPLITS.indexOf(String(split.value)) + 1) % SPLITS.length])

@@ -300,6 +300,16 @@ describe('filing', () => {
   })
 })
 
+test.each([PageDesk, IndexDesk, FilingDesk])('a desk of a batch that is being read says so', async (view) => {
+  const reading = { ...none, stage: 'intake' as const, free: false }
+  const desk = await show(view, {
+    answers: { [B]: reading, [`${B}/filing`]: plan([]) },
+    props: { no: 'B-0412' },
+  })
+  await vi.waitFor(() => expect(desk.text()).toContain('still being read'))
+  expect(desk.text()).not.toContain('could be read')
+})
+
 describe('a person', () => {
   test('is told what is wrong with a name or password where it is typed', async () => {
     vi.stubGlobal('fetch', async () => new Response('{"detail":"do not go together"}', { status: 401 }))

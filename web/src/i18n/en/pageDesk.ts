@@ -61,5 +61,6 @@ export default {
   nextDoc: 'Next document',
   prevDoc: 'Document before',
   chosen: '{n} pages chosen',
+  beingRead: 'This batch is still being read; its pages show as they are read.',
   filed: 'Filed; nothing can be changed any more.',
 }
