@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import type { Language } from 'element-plus/es/locale/index'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import KeyHelp from './parts/KeyHelp.vue'
-import SignInForm from './parts/SignInForm.vue'
 import { isTyping } from './composables/useKeys'
 import { useSession } from './session'
+
+// Asked for now and then: the first look does not wait for them.
+const KeyHelp = defineAsyncComponent(() => import('./parts/KeyHelp.vue'))
+const SignInAgain = defineAsyncComponent(() => import('./parts/SignInAgain.vue'))
 
 const { t, tm, locale } = useI18n()
 /** The component library's own words, in the language of the screens. */
@@ -16,8 +18,10 @@ const session = useSession()
 const route = useRoute()
 const router = useRouter()
 const help = ref(false)
+/** Once it was shown it stays, so that the focus goes back to where it was. */
+const helped = ref(false)
+watch(help, () => (helped.value = true))
 const words = ref('')
-const again = ref<InstanceType<typeof SignInForm>>()
 const reader = computed(() => session.me?.role === 'reader')
 
 async function leave() {
@@ -83,22 +87,8 @@ useEventListener('keydown', (e) => {
     <main>
       <RouterView :key="String(route.params.no ?? '') + String(route.name ?? '')" />
     </main>
-    <KeyHelp v-model="help" />
-    <ElDialog
-      v-if="session.me"
-      v-model="session.ended"
-      :title="t('signIn.title')"
-      :show-close="false"
-      :close-on-click-modal="false"
-      :close-on-press-escape="false"
-      width="380px"
-      append-to-body
-      destroy-on-close
-      @opened="again?.focus()"
-    >
-      <p class="ended">{{ t('signIn.ended') }}</p>
-      <SignInForm ref="again" :known="session.me.signIn" />
-    </ElDialog>
+    <KeyHelp v-if="helped" v-model="help" />
+    <SignInAgain v-if="session.ended && session.me" :name="session.me.signIn" />
   </ElConfigProvider>
 </template>
 
@@ -166,9 +156,6 @@ nav a.router-link-active {
   --el-button-text-color: #cfd8de;
   --el-button-hover-link-text-color: #fff;
   --el-button-active-text-color: #fff;
-}
-.ended {
-  margin: 0 0 14px;
 }
 main {
   flex: 1;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, type Schema } from '../api/client'
@@ -8,7 +8,6 @@ import { useBoardFilter } from '../composables/useBoardFilter'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
-import BatchCard from '../parts/BatchCard.vue'
 import BoardFilters from '../parts/BoardFilters.vue'
 import BoardTable from '../parts/BoardTable.vue'
 import NextForMe from '../parts/NextForMe.vue'
@@ -16,6 +15,8 @@ import WaitingFor from '../parts/base/WaitingFor.vue'
 import { byUrgency, workable } from '../parts/late'
 import { useSession } from '../session'
 
+// Asked for now and then: the board does not wait for it.
+const BatchCard = defineAsyncComponent(() => import('../parts/BatchCard.vue'))
 const { t } = useI18n()
 const router = useRouter()
 const session = useSession()
