@@ -57,7 +57,9 @@ const facts = computed(() => {
       ? [
           {
             label: t('pageDesk.stake'),
-            value: stake.by ? t('pageDesk.byHand', { by: stake.by }) : words.reason(stake.evidence[0]?.why),
+            value: stake.by
+              ? t('pageDesk.byHand', { by: stake.by })
+              : stake.evidence.map((e) => words.reason(e.why)).join('; '),
           },
         ]
       : []),

@@ -106,9 +106,13 @@ abstract class InTheBrowser {
     /** Brings a batch in through the API and waits until it was read. */
     static String bring(Api api, String stream, List<Path> files) throws IOException, InterruptedException {
         String no = api.bring(stream, files);
+        untilRead(api, no);
+        return no;
+    }
+
+    static void untilRead(Api api, String no) {
         Awaitility.await()
                 .atMost(java.time.Duration.ofSeconds(120))
                 .until(() -> !api.stage(no).equals("intake"));
-        return no;
     }
 }

@@ -6,11 +6,13 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.LoadState;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -18,6 +20,7 @@ import java.nio.file.Path;
 import java.time.DayOfWeek;
 import java.time.Month;
 import java.time.format.TextStyle;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -28,6 +31,7 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.zip.GZIPOutputStream;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -47,11 +51,15 @@ class ScreensTest extends InTheBrowser {
     @BeforeAll
     static void fill() throws Exception {
         Api api = api();
-        String filed = bring(api, Paper.licenceRenewals(folder("filed"), Harbour.portMerrow(), 2, 12));
-        api.post("/api/batches/" + filed + "/filing", Map.of());
+        // All are read side by side.
+        String filed = begin(api, Paper.licenceRenewals(folder("filed"), Harbour.portMerrow(), 2, 12));
         var worn = Paper.wornLetters(folder("worn"), Harbour.portMerrow(), 5, 39);
-        String unfit = bring(api, "dues-letters", worn.files().subList(2, 5));
-        String doubtful = bring(api, Paper.duesLetters(folder("doubtful"), Harbour.portMerrow(), 4, 163));
+        String unfit = api.bring("dues-letters", worn.files().subList(2, 5));
+        String doubtful = begin(api, Paper.duesLetters(folder("doubtful"), Harbour.portMerrow(), 3, 61));
+        for (String no : List.of(filed, unfit, doubtful)) {
+            untilRead(api, no);
+        }
+        api.post("/api/batches/" + filed + "/filing", Map.of());
         api.post(
                 "/api/batches/" + unfit + "/decisions",
                 Map.of("act", "askAgain", "page", 3, "because", "the corner is missing"));
@@ -141,6 +149,31 @@ class ScreensTest extends InTheBrowser {
         assertThat(problems).isEmpty();
     }
 
+    /** What is fetched before the first batch is seen, packed as servers pack it. */
+    @Test
+    void theFirstLookAtTheBoardIsLight() throws IOException {
+        Page page = signedIn("m.tarrow", "merrow-operator");
+        Page fresh = newPage();
+        fresh.context().addCookies(page.context().cookies());
+        List<Response> fetched = new ArrayList<>();
+        fresh.onResponse(fetched::add);
+        fresh.navigate(address() + "/desk/board");
+        fresh.locator(".rail").first().waitFor();
+        int bytes = 0;
+        for (Response r : fetched) {
+            bytes += r.url().matches(".*\\.(js|css)") ? packed(r.body()) : 0;
+        }
+        assertThat(bytes).as("bytes of scripts and styles").isBetween(50_000, 250_000);
+    }
+
+    private static int packed(byte[] body) throws IOException {
+        var out = new ByteArrayOutputStream();
+        try (var gzip = new GZIPOutputStream(out)) {
+            gzip.write(body);
+        }
+        return out.size();
+    }
+
     private static void visit(Page page, Consumer<String> look) {
         SCREENS.forEach((name, open) -> {
             page.navigate(address() + name);
@@ -203,8 +236,8 @@ class ScreensTest extends InTheBrowser {
         }
     }
 
-    private static String bring(Api api, Paper.Stack stack) throws Exception {
-        return bring(api, stack.stream(), stack.files());
+    private static String begin(Api api, Paper.Stack stack) throws Exception {
+        return api.bring(stack.stream(), stack.files());
     }
 
     private static Path folder(String name) throws IOException {

@@ -31,6 +31,21 @@ public final class Certainty {
     /** A page inside of a document that looks like the first pages do: as often a sheet was forgotten as not. */
     public static final double OVERLOOKED = 0.5;
 
+    /** "1 of 3" is a first page; few letters speak of one in their head or foot and are none. */
+    public static final double NUMBERED_FIRST_OF = 0.98;
+
+    /** A 1 that does not say of how many may be the number of a chapter or a list. */
+    public static final double NUMBERED_FIRST = 0.9;
+
+    /** A page without a number behind the last of its document: mostly a document of its own, or an enclosure. */
+    public static final double AFTER_LAST_PAGE = 0.65;
+
+    /** Numbers that do not go on: a document whose first pages are missing, or a page that was misread. */
+    public static final double NUMBER_JUMPS = 0.55;
+
+    /** A rule saw a document begin on a page that numbers itself as going on: one of the two is wrong. */
+    public static final double CONTRADICTED = 0.5;
+
     /** None of the types' words are there: the default is a guess that a person should see. */
     public static final double ONLY_DEFAULT = 0.5;
 

@@ -28,6 +28,9 @@ public record Evidence(Rule rule, int page, Box box, Reason why, double score) {
         PAGES,
         @JsonProperty("file")
         FILE,
+        /** The number that a page gives itself. */
+        @JsonProperty("numbering")
+        NUMBERING,
         /** The first page of a batch, whatever is on it. */
         @JsonProperty("first")
         FIRST,

@@ -40,6 +40,17 @@ public record Reason(Code code, Map<String, String> with) {
         EVERY_PAGES("every"),
         @JsonProperty("file")
         FILE("name"),
+        @JsonProperty("numberedFirst")
+        NUMBERED_FIRST,
+        @JsonProperty("numberedFirstOf")
+        NUMBERED_FIRST_OF("of"),
+        @JsonProperty("afterLastPage")
+        AFTER_LAST_PAGE("of"),
+        @JsonProperty("numberJumps")
+        NUMBER_JUMPS("before", "here"),
+        /** Speaks against a stake. */
+        @JsonProperty("numberGoesOn")
+        NUMBER_GOES_ON("page"),
         @JsonProperty("wholeBatch")
         WHOLE_BATCH,
         @JsonProperty("firstWithoutSign")

@@ -53,8 +53,7 @@ public final class Cutter {
                 outOfFlow.put(page.no(), Cut.Role.SEPARATOR);
             }
             if (seen.isPresent() && seen.get().begins()) {
-                List<Evidence> evidence = seen.get().evidence();
-                stakes.add(new Stake(page.no(), evidence.get(0).score(), evidence));
+                stakes.add(stake(signs, at, seen.get().evidence()));
                 staked = true;
                 sinceStake = seen.get().begun();
             } else if (!staked && !dropped) {
@@ -99,6 +98,16 @@ public final class Cutter {
         Map<Integer, Integer> order = new HashMap<>();
         pages.forEach(p -> order.put(p.no(), order.size()));
         stakes.sort(Comparator.comparingInt(s -> order.get(s.page())));
+    }
+
+    /** The rule that decided says how certain it is; what speaks against it makes it a doubt. */
+    private static Stake stake(List<StakeSign> signs, StakeSign.Place at, List<Evidence> evidence) {
+        List<Evidence> all = new ArrayList<>(evidence);
+        signs.forEach(sign -> sign.against(at).ifPresent(all::add));
+        double certainty = all.subList(evidence.size(), all.size()).stream()
+                .mapToDouble(Evidence::score)
+                .reduce(evidence.get(0).score(), Math::min);
+        return new Stake(at.page().no(), certainty, all);
     }
 
     private static Stake first(PageFacts page, boolean wholeBatch) {

@@ -11,6 +11,11 @@ interface StakeSign {
 
     Optional<Sign> on(Place place);
 
+    /** What speaks against a document that begins here, whichever rule saw it begin. */
+    default Optional<Evidence> against(Place place) {
+        return Optional.empty();
+    }
+
     /**
      * @param previous the page before, blank ones included, or null
      * @param inFlow the last page that was not blank, a placeholder or a header, or null
@@ -54,6 +59,11 @@ interface StakeSign {
             @Override
             public StakeSign file(StakeRule.ByFile file) {
                 return new FileSign();
+            }
+
+            @Override
+            public StakeSign numbering(StakeRule.ByNumbering numbering) {
+                return new NumberingSign();
             }
         });
     }

@@ -14,7 +14,8 @@ import java.util.Map;
     @JsonSubTypes.Type(value = StakeRule.ByPatch.class, name = "patch"),
     @JsonSubTypes.Type(value = StakeRule.ByWords.class, name = "words"),
     @JsonSubTypes.Type(value = StakeRule.EveryPages.class, name = "pages"),
-    @JsonSubTypes.Type(value = StakeRule.ByFile.class, name = "file")
+    @JsonSubTypes.Type(value = StakeRule.ByFile.class, name = "file"),
+    @JsonSubTypes.Type(value = StakeRule.ByNumbering.class, name = "numbering")
 })
 public sealed interface StakeRule {
     /** One answer for each kind of rule. */
@@ -28,6 +29,8 @@ public sealed interface StakeRule {
         R everyPages(EveryPages everyPages);
 
         R file(ByFile file);
+
+        R numbering(ByNumbering numbering);
     }
 
     <R> R match(Cases<R> cases);
@@ -146,6 +149,14 @@ public sealed interface StakeRule {
         @Override
         public boolean counts() {
             return true;
+        }
+    }
+
+    /** The numbers that pages give themselves, in the usual spellings. */
+    record ByNumbering() implements StakeRule {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.numbering(this);
         }
     }
 }

@@ -194,6 +194,49 @@ class CutterTest {
                 .containsExactly(1, 2);
     }
 
+    private static Cut byNumbers(String others, String... heads) throws Exception {
+        var stream = Streams.parse(
+                "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\"}],\"cut\":{\"rules\":["
+                        + others + "{\"by\":\"numbering\"}]}}");
+        List<PageFacts> pages = new java.util.ArrayList<>();
+        for (String head : heads) {
+            pages.add(page(pages.size() + 1, pages.size() + 1, head, "Dear Harbour Master"));
+        }
+        return Cutter.cut(stream, pages);
+    }
+
+    @Test
+    void aPageNumberedFirstBeginsADocumentAndNumbersThatGoOnStayInIt() throws Exception {
+        Cut cut = byNumbers("", "Page 1 of 2", "Page 2 of 2", "Seite 1/1", "- 1 -", "- 2 -", "- 3 -");
+        assertThat(cut.stakes()).extracting(Stake::page).containsExactly(1, 3, 4);
+        assertThat(cut.stakes().get(0).certainty()).isGreaterThan(0.9);
+        assertThat(cut.stakes().get(0).evidence().get(0).why()).isEqualTo(Reason.Code.NUMBERED_FIRST_OF.with(2));
+    }
+
+    @Test
+    void numbersThatJumpAndPagesBehindALastOneAreDoubts() throws Exception {
+        Cut cut = byNumbers("", "Page 1 of 3", "Page 2 of 3", "Page 2 of 2", "a sketch of the berth");
+        assertThat(cut.stakes()).extracting(Stake::page).containsExactly(1, 3, 4);
+        assertThat(cut.stakes().subList(1, 3)).allMatch(s -> s.certainty() < 0.7);
+        assertThat(cut.stakes().get(1).evidence().get(0).why()).isEqualTo(Reason.Code.NUMBER_JUMPS.with(2, 2));
+        assertThat(cut.stakes().get(2).evidence().get(0).why()).isEqualTo(Reason.Code.AFTER_LAST_PAGE.with(2));
+    }
+
+    @Test
+    void aStakeThatNumbersSpeakAgainstIsADoubtAndOneThatTheyAgreeWithIsNot() throws Exception {
+        String words = "{\"by\":\"words\",\"must\":[\"Dear Harbour Master\"]},";
+        Cut cut = byNumbers(words, "Page 1 of 2", "Page 2 of 2", "Page 1 of 1");
+        assertThat(cut.stakes()).extracting(Stake::page).containsExactly(1, 2, 3);
+        assertThat(cut.stakes().get(1).certainty()).isEqualTo(Certainty.CONTRADICTED);
+        assertThat(cut.stakes().get(1).evidence())
+                .extracting(e -> e.why().code())
+                .containsExactly(Reason.Code.WORDS, Reason.Code.NUMBER_GOES_ON);
+        assertThat(cut.stakes().get(2).certainty()).isGreaterThan(0.9);
+        assertThat(cut.stakes().get(2).evidence())
+                .extracting(Evidence::rule)
+                .containsExactly(Evidence.Rule.WORDS, Evidence.Rule.NUMBERING);
+    }
+
     /** Six pages: two files, a barcode on 2, salutations on 1 and 3, 4 blank. */
     private static List<PageFacts> batch() {
         return List.of(
