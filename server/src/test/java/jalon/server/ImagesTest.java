@@ -137,6 +137,10 @@ class ImagesTest extends ServerCase {
                 .filter(d -> d.get("pages").get(0).get("no").asInt() == 2)
                 .findFirst()
                 .orElseThrow();
+        assertThat(leaning.get("document").get("document").get("fields").valueStream())
+                .as("in the order of the type, not of the alphabet")
+                .extracting(f -> f.get("title").asString())
+                .containsSubsequence("Vessel", "Written on", "Amount");
         assertThat(leaning.get("pages").get(0).get("lean").asDouble()).isBetween(9.0, 10.0);
         assertThat(leaning.get("pages").get(0).get("repairs").get(0).get("do").asString())
                 .isEqualTo("straighten");
