@@ -3,8 +3,8 @@ import { ref, shallowRef, type ShallowRef } from 'vue'
 type Answer<T> = Promise<{ data?: T; error?: unknown }>
 
 /**
- * Something asked of the server for a screen: what came, whether it is on its way, and why it did not come.
- * What is shown stays while it is asked for again.
+ * Something asked of the server for a screen: what came, whether there is nothing yet and it is on its way, and why
+ * it did not come. What is shown stays while it is asked for again.
  */
 export function useLoad<T>(ask: () => Answer<T>, start = true) {
   const data: ShallowRef<T | undefined> = shallowRef()
@@ -14,7 +14,7 @@ export function useLoad<T>(ask: () => Answer<T>, start = true) {
 
   async function load() {
     const mine = ++asked
-    loading.value = true
+    loading.value = data.value === undefined
     // A server that is away answers nothing: that is said in the same place as what it says itself.
     const answer = await ask().catch(() => ({ data: undefined, error: null }))
     if (mine !== asked) return

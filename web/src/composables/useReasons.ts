@@ -1,4 +1,4 @@
-import { computed, ref, type ComputedRef, type Ref } from 'vue'
+import { computed, ref, type ComputedRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Decision, Schema } from '../api/client'
 
@@ -6,7 +6,7 @@ interface Desk {
   page: ComputedRef<Schema['DeskPage'] | undefined>
   locked: ComputedRef<boolean>
   gap: ComputedRef<Schema['Gap'] | null>
-  decide: (decision: Decision) => Promise<unknown>
+  decide: (decision: Decision) => Promise<boolean>
   nextDoubt: () => void
 }
 
@@ -24,6 +24,7 @@ const LABELS: Record<Asked, string> = {
 export function useReasons({ page, locked, gap, decide, nextDoubt }: Desk) {
   const { t } = useI18n()
   const asking = ref<{ what: Asked; page: number } | null>(null)
+  let busy = false
   const label = computed(() => (asking.value ? t(LABELS[asking.value.what]) : ''))
   const given = computed(() =>
     asking.value?.what === 'again'
@@ -33,14 +34,22 @@ export function useReasons({ page, locked, gap, decide, nextDoubt }: Desk) {
   function ask(what: Asked, at: number) {
     if (!locked.value && !(what === 'gap' && gap.value?.open)) asking.value = { what, page: at }
   }
-  function answer(text: string) {
-    const a = asking.value
-    asking.value = null
-    if (a?.what === 'gap') void decide({ act: 'openGap', page: a.page, note: text })
-    else if (a?.what === 'waive') void decide({ act: 'closeGap', page: a.page, waivedBecause: text })
-    else if (a?.what === 'again')
-      void decide({ act: 'askAgain', page: a.page, because: text }).then(nextDoubt)
-    else if (a) void decide({ act: 'acceptCounts', because: text })
+  function decided(a: { what: Asked; page: number }, text: string): Decision {
+    if (a.what === 'gap') return { act: 'openGap', page: a.page, note: text }
+    if (a.what === 'waive') return { act: 'closeGap', page: a.page, waivedBecause: text }
+    if (a.what === 'again') return { act: 'askAgain', page: a.page, because: text }
+    return { act: 'acceptCounts', because: text }
   }
-  return { asking: asking as Ref<typeof asking.value>, label, given, ask, answer }
+  /** What was typed stays until the server has taken it. */
+  async function answer(text: string) {
+    const a = asking.value
+    if (!a || busy) return
+    busy = true
+    const taken = await decide(decided(a, text))
+    busy = false
+    if (!taken) return
+    if (asking.value === a) asking.value = null
+    if (a.what === 'again') nextDoubt()
+  }
+  return { asking, label, given, ask, answer }
 }

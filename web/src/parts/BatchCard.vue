@@ -50,8 +50,7 @@ async function act(what: Act, body: object) {
     body,
   } as never)
   if (error) tell(error)
-  asking.value = ''
-  why.value = ''
+  else asking.value = why.value = ''
   emit('changed')
 }
 const BEFORE: Partial<Record<Schema['Row']['stage'], 'pages' | 'index'>> = { index: 'pages', filing: 'index' }

@@ -81,8 +81,7 @@ async function saved() {
       <KeyButton v-if="supervisor" @click="editing = 'new'">{{ t('channels.add') }}</KeyButton>
     </div>
     <WaitingFor
-      :loading="loading && !data"
-      :problem="problem"
+      v-bind="{ loading, problem }"
       :empty="!!data && !channels.length && t('channels.none')"
       @again="load"
     />

@@ -58,7 +58,7 @@ function course(k: Schema['Token']) {
     <br />
     <code class="mono">{{ secret }}</code>
   </NoteBanner>
-  <WaitingFor v-bind="{ problem }" :loading="loading && !data" :empty="empty" @again="load" />
+  <WaitingFor v-bind="{ loading, problem }" :empty="empty" @again="load" />
   <ListRow
     v-for="k in data ?? []"
     :key="k.id"

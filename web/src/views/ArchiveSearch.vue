@@ -86,7 +86,7 @@ const empty = computed(() => {
         {{ t('archive.fields', { names: data.fieldNames.join(', ') }) }}
       </span>
     </div>
-    <WaitingFor :loading="loading && !data" :problem="problem" :empty="empty" @again="load" />
+    <WaitingFor v-bind="{ loading, problem }" :empty="empty" @again="load" />
     <div ref="list" class="results">
       <FoundDocument v-for="(d, i) in found" :key="d.id" :found="d" :at="i === at" @open="open(d)" />
       <p v-if="data?.more" class="soft">{{ t('archive.more', { n: found.length }) }}</p>

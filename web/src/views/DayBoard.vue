@@ -20,7 +20,7 @@ const BatchCard = defineAsyncComponent(() => import('../parts/BatchCard.vue'))
 const { t } = useI18n()
 const router = useRouter()
 const session = useSession()
-const { data, problem, load } = useLoad(() => api.GET('/api/board'))
+const { data, loading, problem, load } = useLoad(() => api.GET('/api/board'))
 // A batch being read tells of every page; once a second is often enough to look.
 useEvents(useDebounceFn(() => load(), 400, { maxWait: 1000 }))
 
@@ -86,7 +86,7 @@ useKeys([
     <div class="below">
       <section class="list panel" :aria-label="t('nav.board')">
         <BoardFilters :filter="narrowed" :rows="rows" />
-        <WaitingFor v-if="!data" :loading="!problem" :problem="problem" @again="load" />
+        <WaitingFor v-if="!data" v-bind="{ loading, problem }" @again="load" />
         <ElAutoResizer v-else class="stretch">
           <template #default="{ width, height }">
             <BoardTable v-bind="{ at, now, width, height }" :rows="shown" @open="openAt" @about="about">

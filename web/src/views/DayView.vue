@@ -55,7 +55,7 @@ useKeys([
       <b>{{ date }}</b>
       <KeyButton :disabled="!back" k="→" @click="later">{{ t('day.after') }}</KeyButton>
     </div>
-    <WaitingFor :loading="loading && !day" :problem="problem" @again="load" />
+    <WaitingFor v-bind="{ loading, problem }" @again="load" />
     <template v-if="day">
       <div class="charts">
         <PanelBox>

@@ -101,7 +101,7 @@ function finished(batch: string) {
           </template>
         </ElSegmented>
       </div>
-      <WaitingFor :loading="loading && !streams.length" v-bind="{ problem }" @again="load" />
+      <WaitingFor v-bind="{ loading, problem }" @again="load" />
       <StreamChoice v-model="stream" :streams="streams" :disabled="busy" />
       <NoteBanner v-if="last" class="done">
         {{ t('intake.last', { no: last }) }}

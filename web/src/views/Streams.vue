@@ -62,7 +62,7 @@ useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => pick
       </template>
       <NoteBanner v-if="done">{{ done }}</NoteBanner>
       <NoteBanner v-if="refused" kind="wrong" class="refused">{{ refused }}</NoteBanner>
-      <WaitingFor :loading="loading && !streams" :problem="problem" @again="load" />
+      <WaitingFor v-bind="{ loading, problem }" @again="load" />
       <StreamTable
         v-if="streams"
         :streams="streams"

@@ -271,6 +271,23 @@ describe('the Page desk', () => {
     expect(many.find('.types .el-select').exists()).toBe(true)
     expect(many.findAll('.types kbd')).toHaveLength(0)
   })
+  test('keeps a reason that the server does not take, and closes once it is taken', async () => {
+    const answers: Answers = { [B]: two, [`POST ${B}/decisions`]: refused('beingRead') }
+    const view = await show(PageDesk, { answers, props: { no: 'B-0412' } })
+    await press('g')
+    await view.find('#reason-typed').setValue('the third sheet')
+    await view.find('form.asking').trigger('submit')
+    await flushPromises()
+    expect(view.find<HTMLInputElement>('#reason-typed').element.value).toBe('the third sheet')
+    answers[`POST ${B}/decisions`] = two
+    await view.find('form.asking').trigger('submit')
+    await flushPromises()
+    expect(view.find('#reason-typed').exists()).toBe(false)
+    expect(view.sent.map(([, body]) => body)).toEqual([
+      { act: 'openGap', page: 1, note: 'the third sheet' },
+      { act: 'openGap', page: 1, note: 'the third sheet' },
+    ])
+  })
   test('folds what is known about the page, and says who has the batch', async () => {
     localStorage.clear()
     const view = await show(PageDesk, {
