@@ -2,6 +2,7 @@ package jalon.core;
 
 import jalon.core.image.ImageFacts;
 import jalon.core.image.Measured;
+import jalon.core.image.PageLayout;
 import jalon.core.mark.Mark;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
@@ -22,6 +23,7 @@ public final class PageBuilder {
     private double skew;
     private double ink = 0.02;
     private int lines;
+    private PageLayout layout;
 
     private PageBuilder(int no) {
         this.no = no;
@@ -54,6 +56,11 @@ public final class PageBuilder {
 
     public PageBuilder figures(Measured... measured) {
         figures.addAll(List.of(measured));
+        return this;
+    }
+
+    public PageBuilder layout(PageLayout seen) {
+        layout = seen;
         return this;
     }
 
@@ -98,7 +105,8 @@ public final class PageBuilder {
                 ink,
                 figures,
                 List.of(),
-                List.of());
+                List.of(),
+                layout);
         return new PageFacts(no, "x.tif", filePage, "ab".repeat(32), image, List.copyOf(marks), List.copyOf(words));
     }
 }

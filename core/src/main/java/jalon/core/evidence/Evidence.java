@@ -31,6 +31,9 @@ public record Evidence(Rule rule, int page, Box box, Reason why, double score) {
         /** The number that a page gives itself. */
         @JsonProperty("numbering")
         NUMBERING,
+        /** A sample that a type is known by. */
+        @JsonProperty("specimen")
+        SPECIMEN,
         /** The first page of a batch, whatever is on it. */
         @JsonProperty("first")
         FIRST,

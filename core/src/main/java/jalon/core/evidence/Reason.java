@@ -68,6 +68,8 @@ public record Reason(Code code, Map<String, String> with) {
         TYPE_WORDS("text"),
         @JsonProperty("alsoWordsOf")
         ALSO_WORDS_OF("type"),
+        @JsonProperty("likeSamples")
+        LIKE_SAMPLES("found", "wanted", "words"),
         @JsonProperty("onlyType")
         ONLY_TYPE,
         @JsonProperty("noTypeClaims")

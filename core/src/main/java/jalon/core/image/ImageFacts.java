@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
  * @param measured the page's figures, boxes on the upright page; what could not be measured is not there
  * @param coloured where coloured ink is, on the upright page
  * @param readThrough repairs that the page was read through
+ * @param layout what the page looks like beside its words, or null where that was not kept
  */
 public record ImageFacts(
         Size size,
@@ -19,7 +20,8 @@ public record ImageFacts(
         double inkShare,
         List<Measured> measured,
         List<Box> coloured,
-        List<Repair> readThrough) {
+        List<Repair> readThrough,
+        PageLayout layout) {
     public ImageFacts {
         measured = measured == null ? List.of() : List.copyOf(measured);
         coloured = coloured == null ? List.of() : List.copyOf(coloured);
@@ -66,7 +68,7 @@ public record ImageFacts(
     /** The same page with its print at another skew. */
     public ImageFacts skewed(double degrees) {
         return new ImageFacts(
-                size, density, new Pose(degrees, pose.rotation()), inkShare, measured, coloured, readThrough);
+                size, density, new Pose(degrees, pose.rotation()), inkShare, measured, coloured, readThrough, layout);
     }
 
     public OptionalDouble figure(Measure what) {

@@ -6,15 +6,38 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
-/**
- * All measures of one page's image, taken on the page as received.
- *
- * @param ink see {@link Ink}
- * @param figures what could be measured, boxes on the page as received; what cannot be is not there
- */
-public record PageCheck(Ink ink, List<Measured> figures) {
+/** All measures of one page's image, taken on the page as received. */
+public final class PageCheck {
     /** A picture smaller than this is measured in its size only. */
     private static final int FEWEST_PIXELS = 40;
+
+    private final InkMap map;
+    private final Ink ink;
+    private final List<Measured> figures;
+
+    private PageCheck(InkMap map, Ink ink, List<Measured> figures) {
+        this.map = map;
+        this.ink = ink;
+        this.figures = List.copyOf(figures);
+    }
+
+    /** See {@link Ink}. */
+    public Ink ink() {
+        return ink;
+    }
+
+    /** What could be measured, boxes on the page as received; what cannot be is not there. */
+    public List<Measured> figures() {
+        return figures;
+    }
+
+    /**
+     * @param rotation clockwise turn, a multiple of 90, that makes the page upright
+     * @param skew clockwise skew of the print on the upright page, degrees
+     */
+    public PageLayout layout(int rotation, double skew) {
+        return PageLayout.of(map, rotation, skew);
+    }
 
     /**
      * @param small the same page at about 100 dpi, see {@link GrayPlane#small}
@@ -29,7 +52,7 @@ public record PageCheck(Ink ink, List<Measured> figures) {
         InkMap map = new InkMap(small);
         List<Box> holes = PunchHoles.in(map);
         if (Math.min(full.width(), full.height()) < FEWEST_PIXELS) {
-            return new PageCheck(Ink.of(map, holes, List.of()), all);
+            return new PageCheck(map, Ink.of(map, holes, List.of()), all);
         }
         List<Corners.Corner> corners = Corners.in(map);
         List<ScanEdges.Edge> edges = ScanEdges.in(map, corners);
@@ -62,7 +85,7 @@ public record PageCheck(Ink ink, List<Measured> figures) {
             add(all, Measure.BLUR, Blur.of(full).millimetres());
             add(all, Measure.CONTRAST, Contrast.of(map, full).share());
         }
-        return new PageCheck(ink, all);
+        return new PageCheck(map, ink, all);
     }
 
     private static void add(List<Measured> all, Measure what, double figure) {

@@ -106,7 +106,8 @@ public final class ReadPage {
                 ColouredInk.in(scan.image(), scan.dpi()).stream()
                         .map(box -> box.turned(rotation, scan.widthMm(), scan.heightMm()))
                         .toList(),
-                readThrough);
+                readThrough,
+                check.layout(rotation, best.skew()));
         var seen = new PageFacts(
                 origin.no(), origin.file(), origin.filePage(), origin.sha256(), image, upright, best.words());
         return own.isWhole() ? seen : StampedWords.read(scan, seen, reader);
@@ -120,6 +121,7 @@ public final class ReadPage {
                 new ImageFacts.Pose(0, 0),
                 check.ink().share(),
                 check.figures(),
+                null,
                 null,
                 null);
         return Repair.needed(madeGood(recipe, figures), figures);

@@ -160,6 +160,7 @@ class RepairedTest {
                 0.02,
                 measured,
                 null,
-                List.of());
+                List.of(),
+                null);
     }
 }

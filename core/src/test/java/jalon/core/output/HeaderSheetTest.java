@@ -41,7 +41,8 @@ class HeaderSheetTest {
                             0.02,
                             List.of(),
                             List.of(),
-                            List.of()),
+                            List.of(),
+                            null),
                     marks,
                     List.of());
             assertThat(BatchHeader.on(facts)).contains(header);

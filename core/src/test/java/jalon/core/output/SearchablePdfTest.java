@@ -148,7 +148,8 @@ class SearchablePdfTest {
                 0.01,
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                null);
         return new PageFacts(no, "x", no, "ab".repeat(32), image, List.of(), List.of(words));
     }
 

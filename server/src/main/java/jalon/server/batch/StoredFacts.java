@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import jalon.core.image.ImageFacts;
 import jalon.core.image.Measure;
 import jalon.core.image.Measured;
+import jalon.core.image.PageLayout;
 import jalon.core.image.Repair;
 import jalon.core.mark.Mark;
 import jalon.core.page.Box;
@@ -38,7 +39,10 @@ record StoredFacts(
             double inkShare,
             List<Figure> measured,
             List<Box> coloured,
-            List<Repair> readThrough) {}
+            List<Repair> readThrough,
+            Layout layout) {}
+
+    record Layout(List<Box> rules, List<Box> boxes, String ink, int columns) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record Figure(Measure what, double figure, Box where) {}
@@ -70,11 +74,20 @@ record StoredFacts(
                                 .map(m -> new Figure(m.what(), m.figure(), m.where()))
                                 .toList(),
                         i.coloured(),
-                        i.readThrough()),
+                        i.readThrough(),
+                        stored(i.layout())),
                 page.marks().stream().map(StoredFacts::stored).toList(),
                 page.words().stream()
                         .map(w -> new StoredWord(w.text(), w.box(), w.certainty(), w.line()))
                         .toList()));
+    }
+
+    private static Layout stored(PageLayout l) {
+        return l == null ? null : new Layout(l.rules(), l.boxes(), l.ink(), l.columns());
+    }
+
+    private static PageLayout layout(Layout l) {
+        return l == null ? null : new PageLayout(l.rules, l.boxes, l.ink, l.columns);
     }
 
     private static StoredMark stored(Mark m) {
@@ -103,7 +116,8 @@ record StoredFacts(
                                 .map(f -> new Measured(f.what, f.figure, f.where))
                                 .toList(),
                         image.coloured,
-                        image.readThrough),
+                        image.readThrough,
+                        layout(image.layout)),
                 marks.stream().map(StoredFacts::mark).toList(),
                 words.stream()
                         .map(w -> new Word(w.text, w.box, w.certainty, w.line))

@@ -37,6 +37,7 @@ class PageRenditionsTest {
                 1,
                 null,
                 null,
+                null,
                 null);
         var page = new PageFacts(1, "scan.png", 1, "ab".repeat(32), image, List.of(), List.of());
         List<Repair> tried = List.of(new Repair.Levels(0.1, 0.3));

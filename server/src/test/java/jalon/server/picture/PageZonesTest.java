@@ -68,7 +68,8 @@ class PageZonesTest {
                 1,
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                null);
         var page = new PageFacts(1, "scan.png", 1, "ab".repeat(32), image, List.of(), List.of());
         var away = new PageZones(new OneFileStore(data.resolve("scan.png")), WORKERS, KEPT, NOW).in("eng");
         assertThat(away.read(page, ALL, Model.SAME)).isEmpty();

@@ -1,0 +1,90 @@
+package jalon.bench.paper;
+
+import jalon.demo.Sheet;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+
+/**
+ * Types of paper for sorting: families of lookalike forms, forms that stand alone, and free letters of known senders. Some
+ * are kept out of what is learned: what is none of these.
+ */
+public final class FormWorld {
+    private final List<Kind> known = new ArrayList<>();
+    private final List<Kind> unknown = new ArrayList<>();
+
+    /**
+     * @param family number of the family it belongs to
+     * @param lookalike whether a known one differs from it in a word or a box only
+     */
+    public record Kind(String name, int family, boolean lookalike, Making making) {
+        public Sheet page(long seed) {
+            return making.page(new Random(seed));
+        }
+    }
+
+    private interface Making {
+        Sheet page(Random r);
+    }
+
+    /** @param types how many are learned */
+    public FormWorld(int types, long seed) {
+        Random r = new Random(seed);
+        int family = 0;
+        while (known.size() < types) {
+            family++;
+            var house = new House(r);
+            int what = r.nextInt(5);
+            if (what == 0) {
+                letters(house, family, types);
+            } else {
+                forms(house, family, what == 1 ? 1 : 2 + r.nextInt(6), types, r);
+            }
+        }
+        for (int i = 0; i < Math.max(6, types / 8); i++) {
+            family++;
+            var house = new House(r);
+            if (r.nextInt(4) == 0) {
+                unknown.add(letter("other-" + family, house, family));
+            } else {
+                var design = new FormDesign(house, r);
+                unknown.add(new Kind("other-" + family, family, false, design::page));
+            }
+        }
+    }
+
+    private void letters(House house, int family, int types) {
+        if (known.size() < types) {
+            known.add(letter("letter-" + family, house, family));
+        }
+    }
+
+    private static Kind letter(String name, House house, int family) {
+        return new Kind(name, family, false, r -> new LetterPages(house, r).pages(1).get(0));
+    }
+
+    private void forms(House house, int family, int members, int types, Random r) {
+        var first = new FormDesign(house, r);
+        List<FormDesign.Change> changes = new ArrayList<>(List.of(FormDesign.Change.values()));
+        Collections.shuffle(changes, r);
+        List<FormDesign> designs = new ArrayList<>(List.of(first));
+        for (int i = 1; i <= members; i++) {
+            designs.add(first.changed(changes.get(i % changes.size()), r));
+        }
+        for (int i = 0; i < members && known.size() < types; i++) {
+            known.add(new Kind("form-" + family + "-" + (char) ('a' + i), family, members > 1, designs.get(i)::page));
+        }
+        if (r.nextInt(6) == 0) {
+            unknown.add(new Kind("sibling-" + family, family, true, designs.get(members)::page));
+        }
+    }
+
+    public List<Kind> known() {
+        return known;
+    }
+
+    public List<Kind> unknown() {
+        return unknown;
+    }
+}

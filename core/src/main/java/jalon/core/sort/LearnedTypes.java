@@ -1,0 +1,174 @@
+package jalon.core.sort;
+
+import jalon.core.evidence.Evidence;
+import jalon.core.evidence.Reason;
+import jalon.core.fit.WordFit;
+import jalon.core.page.Box;
+import jalon.core.read.Line;
+import jalon.core.read.PageFacts;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * Types known by their samples. The samples whose text is most like a page's are laid on it word by word; among those that
+ * fit, what only one of two lookalikes has decides; and a page may be of none of them. Immutable; made in well under a second
+ * from hundreds of samples.
+ */
+public final class LearnedTypes {
+    public static final LearnedTypes NONE = new LearnedTypes(List.of());
+
+    /** So many layouts are laid on a page. */
+    private static final int CANDIDATES = 20;
+
+    /** Of those so many are compared with each other. */
+    private static final int RIVALS = 6;
+
+    /** So many words are named as evidence. */
+    private static final int NAMED = 3;
+
+    private final List<Template> templates = new ArrayList<>();
+    private final List<SeenPage> pages = new ArrayList<>();
+    private final List<Template> templateOf = new ArrayList<>();
+    private final List<String> variantOf = new ArrayList<>();
+    private final TextVectors texts;
+    private final Map<List<Template>, Difference> differences = new ConcurrentHashMap<>();
+
+    private LearnedTypes(List<Specimen> specimens) {
+        Map<String, List<Specimen>> byType = new LinkedHashMap<>();
+        specimens.forEach(s -> byType.computeIfAbsent(s.type(), t -> new ArrayList<>()).add(s));
+        byType.forEach((type, its) -> {
+            for (Layouts.Layout layout : Layouts.of(its)) {
+                var template = new Template(
+                        type,
+                        layout.pages().get(0),
+                        layout.pages().subList(1, layout.pages().size()));
+                templates.add(template);
+                for (SeenPage p : layout.pages()) {
+                    pages.add(p);
+                    templateOf.add(template);
+                    variantOf.add(layout.name());
+                }
+            }
+        });
+        texts = new TextVectors(pages);
+    }
+
+    public static LearnedTypes of(List<Specimen> specimens) {
+        return specimens.isEmpty() && NONE != null ? NONE : new LearnedTypes(specimens);
+    }
+
+    public boolean isEmpty() {
+        return templates.isEmpty();
+    }
+
+    /**
+     * What the page may be as the first page of a document, most likely first; "none of these" is one of the guesses. The
+     * certainties add up to 1.
+     */
+    public List<Guess> guesses(PageFacts page) {
+        if (isEmpty()) {
+            return List.of(new Guess(null, null, 1, List.of()));
+        }
+        var seen = new SeenPage(page);
+        List<Claim> claims = claims(seen);
+        double none = 1;
+        double sum = none;
+        for (Claim c : claims) {
+            sum += Math.exp(c.utility);
+        }
+        List<Guess> guesses = new ArrayList<>();
+        for (Claim c : claims) {
+            guesses.add(new Guess(
+                    c.laid.template.type, c.variant, Math.exp(c.utility) / sum, List.of(evidence(page, c, sum))));
+        }
+        guesses.add(new Guess(null, null, none / sum, List.of()));
+        guesses.sort(Comparator.comparingDouble(Guess::certainty).reversed());
+        return guesses;
+    }
+
+    private static Evidence evidence(PageFacts page, Claim c, double sum) {
+        List<Template.Print> telling = c.shares.telling();
+        Box box = null;
+        List<String> named = new ArrayList<>();
+        for (Template.Print p : telling.subList(0, Math.min(NAMED, telling.size()))) {
+            named.add(p.plain());
+        }
+        Reason why = Reason.Code.LIKE_SAMPLES.with(
+                c.shares.found(), c.laid.template.anchors.size(), String.join(", ", named));
+        return new Evidence(Evidence.Rule.SPECIMEN, page.no(), box, why, Math.exp(c.utility) / sum);
+    }
+
+    /** A layout that may be the page's, one for each type. */
+    static final class Claim {
+        final Laid laid;
+        final String variant;
+        final double likeness;
+        final Laid.Shares shares;
+        final double[] features;
+        double utility;
+
+        Claim(Laid laid, String variant, double likeness, Laid.Shares shares, double[] features) {
+            this.laid = laid;
+            this.variant = variant;
+            this.likeness = likeness;
+            this.shares = shares;
+            this.features = features;
+        }
+    }
+
+    /** The page's claims with their utilities against "none of these", which has 0. */
+    List<Claim> claims(SeenPage page) {
+        double[] likeness = texts.likeness(page);
+        Map<Template, Integer> best = new LinkedHashMap<>();
+        for (int i = 0; i < likeness.length; i++) {
+            int sample = i;
+            best.merge(templateOf.get(i), sample, (a, b) -> likeness[b] > likeness[a] ? b : a);
+        }
+        List<Integer> candidates = best.values().stream()
+                .sorted(Comparator.comparingDouble((Integer i) -> -likeness[i]))
+                .limit(CANDIDATES)
+                .toList();
+        Map<String, Claim> byType = new LinkedHashMap<>();
+        for (int sample : candidates) {
+            if (likeness[sample] <= 0) {
+                continue;
+            }
+            var laid = new Laid(templateOf.get(sample), page);
+            Laid.Shares shares = laid.shares(texts);
+            double[] features = SortWeights.features(likeness[sample], laid, shares, laid.explained(texts));
+            var claim = new Claim(laid, variantOf.get(sample), likeness[sample], shares, features);
+            claim.utility = SortWeights.alone(features);
+            byType.merge(laid.template.type, claim, (a, b) -> b.utility > a.utility ? b : a);
+        }
+        List<Claim> claims = new ArrayList<>(byType.values());
+        claims.sort(Comparator.comparingDouble((Claim c) -> -c.utility));
+        compare(claims.subList(0, Math.min(RIVALS, claims.size())));
+        claims.forEach(c -> c.utility = SortWeights.utility(c.features));
+        claims.sort(Comparator.comparingDouble((Claim c) -> -c.utility));
+        return claims;
+    }
+
+    /** What tells each from the rival that stands best against it. */
+    private void compare(List<Claim> rivals) {
+        for (Claim c : rivals) {
+            double worst = Double.POSITIVE_INFINITY;
+            for (Claim r : rivals) {
+                if (r != c) {
+                    double mine = difference(c.laid.template, r.laid.template).odds(c.laid);
+                    double its = difference(r.laid.template, c.laid.template).odds(r.laid);
+                    // A rival that fits badly need not be told apart.
+                    worst = Math.min(worst, mine - its + Math.max(0, c.utility - r.utility));
+                }
+            }
+            SortWeights.compared(c.features, Double.isInfinite(worst) ? SortWeights.CLEAR : worst);
+        }
+    }
+
+    private Difference difference(Template has, Template lacks) {
+        return differences.computeIfAbsent(List.of(has, lacks), k -> new Difference(has, lacks));
+    }
+}

@@ -1,0 +1,62 @@
+package jalon.core.sort;
+
+/**
+ * What each piece of evidence weighs in a conditional logit over the candidate layouts and "none of these", whose utility is
+ * 0. Fitted on the training worlds of {@code bench sort} ({@code jalon bench sort fit}), whose forms are in none of the worlds
+ * that it measures.
+ */
+final class SortWeights {
+    /** How clearly a layout that has no rival stands apart, in log odds. */
+    static final double CLEAR = 6;
+
+    static final int COUNT = 10;
+    private static final int COMPARED = 8;
+
+    /** The constant, then as in {@link #features}. */
+    private static final double[] WEIGHTS = {-6, 3, 8, -6, -3, 3, 1.5, 1.5, 0.8, 0.2};
+
+    private SortWeights() {}
+
+    static double[] inForce() {
+        return WEIGHTS.clone();
+    }
+
+    /** What is known of one layout on a page; the place of what tells it from its rivals is still empty. */
+    static double[] features(double likeness, Laid laid, Laid.Shares shares, double explained) {
+        double drawn = laid.drawn();
+        double here = laid.drawnOnlyHere();
+        return new double[] {
+            1,
+            likeness,
+            shares.there(),
+            shares.other(),
+            shares.nothing(),
+            explained,
+            drawn < 0 ? 0.6 : drawn,
+            here < 0 ? 0.6 : here,
+            0,
+            Math.log1p(laid.fit.agreeing())
+        };
+    }
+
+    static void compared(double[] features, double logOdds) {
+        features[COMPARED] = Math.max(-CLEAR, Math.min(CLEAR, logOdds));
+    }
+
+    /** Without comparing it with others. */
+    static double alone(double[] features) {
+        return dot(features) - WEIGHTS[COMPARED] * features[COMPARED];
+    }
+
+    static double utility(double[] features) {
+        return dot(features);
+    }
+
+    private static double dot(double[] features) {
+        double sum = 0;
+        for (int i = 0; i < COUNT; i++) {
+            sum += WEIGHTS[i] * features[i];
+        }
+        return sum;
+    }
+}
