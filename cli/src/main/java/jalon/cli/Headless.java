@@ -12,13 +12,16 @@ import jalon.core.output.FilingPlaces;
 import jalon.core.output.NameTaken;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
+import jalon.core.run.BatchContext;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.DocumentFate;
 import jalon.core.run.Filing;
+import jalon.core.run.IndexMemory;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
+import jalon.core.sort.Learned;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import java.io.IOException;
@@ -41,6 +44,7 @@ import java.util.concurrent.Future;
 /** A batch of files through the whole core, into folders. */
 final class Headless {
     private final StreamDefinition stream;
+    private final Learned learned;
     private final Map<String, Register> registers;
     private final PageWorkers workers;
     private final int atOnce;
@@ -49,12 +53,14 @@ final class Headless {
 
     Headless(
             StreamDefinition stream,
+            Learned learned,
             Map<String, Register> registers,
             PageWorkers workers,
             int atOnce,
             String batch,
             Path out) {
         this.stream = stream;
+        this.learned = learned;
         this.registers = registers;
         this.workers = workers;
         this.atOnce = atOnce;
@@ -96,7 +102,9 @@ final class Headless {
                 return List.of();
             }
         };
-        return new BatchRun(stream, registers, zones, LocalDate.now(ZoneId.systemDefault())).index(pages, List.of());
+        LocalDate today = LocalDate.now(ZoneId.systemDefault());
+        return new BatchRun(stream, learned, registers, zones, today, BatchContext.NOTHING, IndexMemory.NONE)
+                .index(pages, List.of());
     }
 
     private record Filed(Map<Integer, List<Report.Delivery>> deliveries, Map<Integer, DocumentFate> fates) {}

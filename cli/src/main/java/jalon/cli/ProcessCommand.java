@@ -5,6 +5,8 @@ import jalon.core.apart.WorkerLaunch;
 import jalon.core.index.Register;
 import jalon.core.run.Filing;
 import jalon.core.run.Report;
+import jalon.core.sort.Learned;
+import jalon.core.sort.SampleFolder;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import java.io.IOException;
@@ -35,7 +37,10 @@ final class ProcessCommand implements Callable<Integer> {
     static final int UNUSABLE = 2;
     static final int NOT_ALL_READ = 3;
 
-    @Option(names = "--stream", required = true, description = "Stream definition (JSON).")
+    @Option(
+            names = "--stream",
+            required = true,
+            description = "Stream definition (JSON); samples/ beside it holds what types are known by.")
     private Path stream;
 
     @Option(names = "--out", required = true, description = "Folder to write into; made if missing.")
@@ -82,6 +87,12 @@ final class ProcessCommand implements Callable<Integer> {
         } catch (Streams.InvalidStream e) {
             return unusable("the stream " + stream + " cannot be used:\n" + e.getMessage());
         }
+        Learned learned;
+        try {
+            learned = Learned.from(SampleFolder.beside(stream).read());
+        } catch (IOException e) {
+            return unusable(reason(e));
+        }
         List<String> warnings = new ArrayList<>();
         Map<String, Register> lists = new HashMap<>();
         try {
@@ -93,7 +104,7 @@ final class ProcessCommand implements Callable<Integer> {
             return unusable("the folder " + reason(e) + " cannot be used; name another or make room");
         }
         try {
-            Report report = new Headless(definition, lists, readers, most, batch, out).run(files, warnings);
+            Report report = new Headless(definition, learned, lists, readers, most, batch, out).run(files, warnings);
             byte[] json = JsonMapper.builder()
                     .build()
                     .writerWithDefaultPrettyPrinter()
@@ -129,11 +140,11 @@ final class ProcessCommand implements Callable<Integer> {
         }
     }
 
-    private static String reason(IOException e) {
+    static String reason(IOException e) {
         return e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
     }
 
-    private static int unusable(String message) {
+    static int unusable(String message) {
         System.err.println("jalon: " + message);
         return UNUSABLE;
     }

@@ -18,6 +18,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -34,6 +35,7 @@ final class ReadFiles {
     private final int atOnce;
     private final ExecutorService pool;
     private final List<String> warnings;
+    private final Map<Path, String> hashes = new HashMap<>();
 
     /** @param recipe repairs to read through, @param atOnce pages, @param warnings gets what was kept and is not whole */
     ReadFiles(
@@ -93,6 +95,31 @@ final class ReadFiles {
         return pages;
     }
 
+    /**
+     * The pages of each file by themselves, numbered from 1.
+     *
+     * @param rejected gets what could not be read
+     * @param paths gets each file's path by its hash
+     */
+    Map<Path, List<PageFacts>> readEach(List<Path> files, List<Report.Rejected> rejected, Map<String, Path> paths)
+            throws IOException, InterruptedException {
+        List<PageFacts> all = read(files, rejected, paths);
+        Map<Path, List<PageFacts>> byFile = new HashMap<>();
+        // Pages come in the order of the files; two files with the same content are told apart by their names.
+        for (PageFacts page : all) {
+            for (Path file : files) {
+                boolean its = file.getFileName().toString().equals(page.file())
+                        && page.sha256().equals(hashes.get(file));
+                if (its) {
+                    List<PageFacts> pages = byFile.computeIfAbsent(file, f -> new ArrayList<>());
+                    pages.add(page.numbered(pages.size() + 1));
+                    break;
+                }
+            }
+        }
+        return byFile;
+    }
+
     private Deque<Task> tasks(List<Path> files, List<Report.Rejected> rejected, Map<String, Path> paths)
             throws InterruptedException {
         Deque<Task> tasks = new ArrayDeque<>();
@@ -106,6 +133,7 @@ final class ReadFiles {
             try {
                 String hash = Sha256.of(file);
                 paths.put(hash, file);
+                hashes.put(file, hash);
                 int pages = workers.insist(new CountPages(file)).pages();
                 for (int i = 0; i < pages; i++) {
                     tasks.add(new Task(file, new ReadPage.Origin(++no, name, i + 1, hash)));

@@ -16,6 +16,7 @@ final class FormDesign {
     private String code;
     private final List<String> labels = new ArrayList<>();
     private int extraBox = -1;
+    private boolean framed;
     private String note;
 
     /** What makes a lookalike another form. */
@@ -47,6 +48,7 @@ final class FormDesign {
         code = of.code;
         labels.addAll(of.labels);
         extraBox = of.extraBox;
+        framed = of.framed;
         note = of.note;
     }
 
@@ -57,7 +59,11 @@ final class FormDesign {
             case TITLE -> {
                 while (other.title.equals(title)) {
                     other.title = r.nextBoolean()
-                            ? s.any(s.acts(), r) + title.substring(title.indexOf(' ') < 0 ? 0 : act(title).length())
+                            ? s.any(s.acts(), r)
+                                    + title.substring(
+                                            title.indexOf(' ') < 0
+                                                    ? 0
+                                                    : act(title).length())
                             : act(title) + " " + s.any(s.things(), r);
                 }
             }
@@ -68,7 +74,8 @@ final class FormDesign {
                 }
                 other.labels.set(r.nextInt(labels.size()), fresh);
             }
-            case TICK_BOX, FRAME -> other.extraBox = (change == Change.FRAME ? 100 : 0) + r.nextInt(labels.size());
+            case TICK_BOX -> other.extraBox = r.nextInt(labels.size());
+            case FRAME -> other.framed = true;
             case CODE -> other.code = "F-" + House.digits(3, r) + (char) ('A' + r.nextInt(6));
             case NOTE -> other.note = s.sentence(6, r);
         }
@@ -83,9 +90,13 @@ final class FormDesign {
     Leaf page(Random fill) {
         Random r = new Random(layout);
         Leaf leaf = house.leaf();
+        double right = 210 - house.left;
         double y = house.head(leaf) + 4;
         int style = r.nextInt(4);
         leaf.bold(house.left, y, 13 + r.nextInt(5), title);
+        if (framed) {
+            leaf.box(right - 34, y - 9, 34, 13);
+        }
         y += 6;
         if (r.nextBoolean()) {
             leaf.text(house.left, y, 8, house.speech.sentence(9, r));
@@ -98,7 +109,6 @@ final class FormDesign {
         double step = Math.min(19, (258 - y) / labels.size()) * (0.75 + 0.25 * r.nextDouble());
         boolean twoColumns = style == 3;
         double column = house.left + 40 + r.nextInt(25);
-        double right = 210 - house.left;
         for (int i = 0; i < labels.size(); i++) {
             boolean second = twoColumns && i % 2 == 1;
             double x = second ? 108 : house.left;
@@ -126,12 +136,9 @@ final class FormDesign {
                     value(leaf, fill, x + 2, y + 6.5, end);
                 }
             }
-            if (i == extraBox % 100 && extraBox >= 0) {
-                if (extraBox >= 100) {
-                    leaf.box(right - 32, y - 5.5, 31, 5);
-                } else {
-                    leaf.box(right - 6, y - 4.6, 4.2, 4.2);
-                }
+            if (i == extraBox) {
+                // Beside the line, where nothing else is drawn.
+                leaf.box(style == 0 ? right - 6 : right + 1.2, y - 4.6, 4.2, 4.2);
             }
             if (!twoColumns || second) {
                 y += step;
@@ -142,6 +149,31 @@ final class FormDesign {
         return leaf;
     }
 
+    /** A further side of the form: more lines, without the head. */
+    Leaf later(int no, int count, Random fill) {
+        Random r = new Random(layout + no);
+        Speech s = house.speech;
+        Leaf leaf = house.leaf();
+        double y = 24;
+        if (r.nextInt(3) == 0) {
+            leaf.text(house.left, 14, 8, title);
+        }
+        for (int part = 0; part < 2 + r.nextInt(2); part++) {
+            leaf.bold(house.left, y, house.points + 1, (char) ('A' + part + no) + "  " + s.any(s.labels(), r));
+            y += 9;
+            for (int i = 0; i < 3 + r.nextInt(4) && y < 262; i++) {
+                leaf.text(house.left, y, house.points, s.any(s.labels(), r));
+                leaf.box(house.left + 55, y - 5, 150 - 2 * house.left, 7);
+                value(leaf, fill, house.left + 57, y, 200 - house.left);
+                y += 10;
+            }
+            y += 6;
+        }
+        leaf.text(house.left, 276, 7, code + "  " + house.name);
+        house.number(leaf, no, count);
+        return leaf;
+    }
+
     private void ticks(Leaf leaf, Random r, Random fill, double y) {
         int n = r.nextInt(4);
         double x = house.left;
@@ -149,7 +181,8 @@ final class FormDesign {
             double at = x;
             leaf.box(at, y - 3.4, 4, 4);
             if (fill != null && fill.nextBoolean()) {
-                leaf.draw(pen -> pen.line(at + 0.6, y - 2.8, at + 3.4, y, 0.4).line(at + 3.4, y - 2.8, at + 0.6, y, 0.4));
+                leaf.draw(
+                        pen -> pen.line(at + 0.6, y - 2.8, at + 3.4, y, 0.4).line(at + 3.4, y - 2.8, at + 0.6, y, 0.4));
             }
             x = leaf.text(at + 6, y, 8, house.speech.any(house.speech.labels(), r)) + 8;
         }

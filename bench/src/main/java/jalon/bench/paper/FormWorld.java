@@ -20,8 +20,15 @@ public final class FormWorld {
      */
     public record Kind(String name, int family, boolean lookalike, Making making) {
         public Sheet page(long seed) {
-            return making.page(new Random(seed));
+            return making.page(chance(seed));
         }
+    }
+
+    /** Neighbouring seeds give chances that have nothing to do with each other (the finalizer of MurmurHash3). */
+    public static Random chance(long seed) {
+        long z = (seed ^ seed >>> 33) * 0xff51afd7ed558ccdL;
+        z = (z ^ z >>> 33) * 0xc4ceb9fe1a85ec53L;
+        return new Random(z ^ z >>> 33);
     }
 
     private interface Making {
@@ -61,7 +68,8 @@ public final class FormWorld {
     }
 
     private static Kind letter(String name, House house, int family) {
-        return new Kind(name, family, false, r -> new LetterPages(house, r).pages(1).get(0));
+        return new Kind(
+                name, family, false, r -> new LetterPages(house, r).pages(1).get(0));
     }
 
     private void forms(House house, int family, int members, int types, Random r) {
@@ -70,7 +78,11 @@ public final class FormWorld {
         Collections.shuffle(changes, r);
         List<FormDesign> designs = new ArrayList<>(List.of(first));
         for (int i = 1; i <= members; i++) {
-            designs.add(first.changed(changes.get(i % changes.size()), r));
+            var change = changes.get(i % changes.size());
+            boolean again = i > changes.size();
+            // There is one frame; a second one is another title.
+            designs.add(
+                    first.changed(again && change == FormDesign.Change.FRAME ? FormDesign.Change.TITLE : change, r));
         }
         for (int i = 0; i < members && known.size() < types; i++) {
             known.add(new Kind("form-" + family + "-" + (char) ('a' + i), family, members > 1, designs.get(i)::page));

@@ -10,8 +10,18 @@ import java.util.Set;
 /** Whoever has paper printed: its name, its typeface, its letterhead. */
 final class House {
     private static final List<String> FACES = List.of(
-            "Liberation Sans", "Liberation Serif", "DejaVu Sans", "DejaVu Serif", "TeX Gyre Pagella", "TeX Gyre Heros",
-            "TeX Gyre Bonum", "Carlito", "Caladea", "Liberation Sans Narrow", "TeX Gyre Schola", "TeX Gyre Adventor");
+            "Liberation Sans",
+            "Liberation Serif",
+            "DejaVu Sans",
+            "DejaVu Serif",
+            "TeX Gyre Pagella",
+            "TeX Gyre Heros",
+            "TeX Gyre Bonum",
+            "Carlito",
+            "Caladea",
+            "Liberation Sans Narrow",
+            "TeX Gyre Schola",
+            "TeX Gyre Adventor");
     private static final List<String> HANDS =
             List.of("Liberation Mono", "DejaVu Sans Mono", "TeX Gyre Cursor", "Liberation Sans", "Carlito");
     private static final Set<String> INSTALLED =
@@ -24,8 +34,24 @@ final class House {
         "ow", "ham", "stead", "ick", "ara", "eau", "berg", "ini", "sson", "wick", "ov", "ley", "aux", "enz", "ander"
     };
     private static final String[] WORK = {
-        "Works", "Trust", "Board", "Verein", "Services", "& Sons", "GmbH", "S.A.", "Group", "Kommune", "Cooperative",
-        "Institute", "Insurance", "Clinic", "Energy", "Transport", "Archive", "Council"
+        "Works",
+        "Trust",
+        "Board",
+        "Verein",
+        "Services",
+        "& Sons",
+        "GmbH",
+        "S.A.",
+        "Group",
+        "Kommune",
+        "Cooperative",
+        "Institute",
+        "Insurance",
+        "Clinic",
+        "Energy",
+        "Transport",
+        "Archive",
+        "Council"
     };
 
     final Speech speech;
@@ -49,8 +75,8 @@ final class House {
         this.speech = speech;
         name = surname(r) + " " + (r.nextBoolean() ? surname(r) + " " : "") + WORK[r.nextInt(WORK.length)];
         address = surname(r) + " " + (1 + r.nextInt(180)) + ", " + digits(5, r) + " " + speech.any(speech.places(), r);
-        contact = "Tel. 0" + digits(3, r) + " " + digits(6, r) + "  " + surname(r).toLowerCase(speech.locale())
-                + "@post.example";
+        contact = "Tel. 0" + digits(3, r) + " " + digits(6, r) + "  "
+                + surname(r).toLowerCase(speech.locale()) + "@post.example";
         face = face(FACES, r);
         hand = face(HANDS, r);
         letterhead = r.nextInt(5);
@@ -118,6 +144,24 @@ final class House {
             leaf.text(left, 284.5, 7, name + "  " + address + "  " + contact);
         }
         return letterhead == 2 ? 52 : letterhead == 4 ? 32 : 46;
+    }
+
+    /** The number that a page gives itself, where the house has that. */
+    void number(Leaf leaf, int no, int count) {
+        switch (numbering) {
+            case 0 -> leaf.centred(105, 290, 8, speech.page() + " " + no + " " + speech.of() + " " + count, false);
+            case 1 -> {
+                if (no > 1) {
+                    leaf.centred(105, 290, 8, "- " + no + " -", false);
+                }
+            }
+            case 2 -> {
+                if (count > 1) {
+                    leaf.right(210 - left, 290, 8, no + "/" + count);
+                }
+            }
+            default -> {}
+        }
     }
 
     private void mark(Leaf leaf, double x, double y) {

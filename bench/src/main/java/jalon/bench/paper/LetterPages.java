@@ -27,8 +27,11 @@ final class LetterPages {
             y += 5 * line;
         }
         String reference = House.surname(r).substring(0, 2).toUpperCase(s.locale()) + "/" + House.digits(5, r);
-        leaf.right(210 - house.left, y, house.points, reference + "   " + (1 + r.nextInt(28)) + "." + (1 + r.nextInt(12))
-                + "." + (2020 + r.nextInt(6)));
+        leaf.right(
+                210 - house.left,
+                y,
+                house.points,
+                reference + "   " + (1 + r.nextInt(28)) + "." + (1 + r.nextInt(12)) + "." + (2020 + r.nextInt(6)));
         y += 2 * line;
         leaf.bold(house.left, y, house.points, s.any(s.subjects(), r));
         y += 2 * line;
@@ -52,7 +55,7 @@ final class LetterPages {
                 leaf.draw(pen -> pen.signature(house.left, at + 10, new Random(ink)));
                 leaf.text(house.left, y + 18, house.points, House.surname(r) + " " + House.surname(r));
             }
-            number(leaf, no, count);
+            house.number(leaf, no, count);
             pages.add(leaf);
         }
         return pages;
@@ -74,24 +77,6 @@ final class LetterPages {
             default -> {
                 return y - 2;
             }
-        }
-    }
-
-    private void number(Leaf leaf, int no, int count) {
-        Speech s = house.speech;
-        switch (house.numbering) {
-            case 0 -> leaf.centred(105, 290, 8, s.page() + " " + no + " " + s.of() + " " + count, false);
-            case 1 -> {
-                if (no > 1) {
-                    leaf.centred(105, 290, 8, "- " + no + " -", false);
-                }
-            }
-            case 2 -> {
-                if (count > 1) {
-                    leaf.right(210 - house.left, 290, 8, no + "/" + count);
-                }
-            }
-            default -> {}
         }
     }
 

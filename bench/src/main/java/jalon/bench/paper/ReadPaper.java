@@ -55,10 +55,22 @@ public final class ReadPaper {
         return read(worn(sheet, dpi, r), dpi, no);
     }
 
+    /** A sheet of A5, its print in the upper left of the drawing. */
+    public PageFacts readNarrow(Sheet sheet, int no, Random r) {
+        int dpi = r.nextInt(3) == 0 ? 150 : 200;
+        BufferedImage page = worn(sheet, dpi, r);
+        int w = (int) (148 * dpi / 25.4);
+        int h = (int) (210 * dpi / 25.4);
+        BufferedImage cut = new BufferedImage(w, h, BufferedImage.TYPE_BYTE_GRAY);
+        cut.createGraphics().drawImage(page, 0, 0, null);
+        return read(cut, dpi, no);
+    }
+
     public PageFacts read(BufferedImage image, int dpi, int no) {
         byte[] pixels = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         try {
-            Path file = kept.resolve(Sha256.of(new java.io.ByteArrayInputStream(pixels)).substring(0, 24) + ".json.gz");
+            Path file = kept.resolve(
+                    Sha256.of(new java.io.ByteArrayInputStream(pixels)).substring(0, 24) + ".json.gz");
             if (Files.exists(file)) {
                 try (var in = new GZIPInputStream(Files.newInputStream(file))) {
                     return JSON.readValue(in, PageFacts.class).numbered(no);
@@ -75,7 +87,10 @@ public final class ReadPaper {
             try (var out = new GZIPOutputStream(Files.newOutputStream(part))) {
                 JSON.writeValue(out, facts);
             }
-            Files.move(part, file, java.nio.file.StandardCopyOption.ATOMIC_MOVE,
+            Files.move(
+                    part,
+                    file,
+                    java.nio.file.StandardCopyOption.ATOMIC_MOVE,
                     java.nio.file.StandardCopyOption.REPLACE_EXISTING);
             return facts;
         } catch (IOException e) {

@@ -52,7 +52,10 @@ record Speech(
                     "Surname|First name|Date of birth|Street and number|Postcode|Town|Telephone|Employer|Occupation|Reason|Start date|End date|Number of persons|Account holder|Vehicle|Signature|Place and date|Remarks|Member number|Guardian|Nationality|Marital status|Income per month|Doctor|Policy number",
                     "Item|Quantity|Unit price|Amount|Date|Description|Reference|Balance",
                     "the of and to in we that your for with this not have been from will at our by which were after before during meter house river garden council letter month winter spring paper window bridge water school market repair since because although however between under record number office",
-                    "Page", "of", "carried forward", "Wexcombe|Thornaby Mill|Upper Skelling|Marrowdale"),
+                    "Page",
+                    "of",
+                    "carried forward",
+                    "Wexcombe|Thornaby Mill|Upper Skelling|Marrowdale"),
             of(
                     "de-DE",
                     "Sehr geehrte Damen und Herren|Sehr geehrte Frau Hallbach|Sehr geehrter Herr Zierold|Liebe Kolleginnen und Kollegen",
@@ -63,7 +66,10 @@ record Speech(
                     "Familienname|Vorname|Geburtsdatum|Straße und Hausnummer|Postleitzahl|Wohnort|Telefon|Arbeitgeber|Beruf|Begründung|Beginn|Ende|Anzahl der Personen|Kontoinhaber|Kennzeichen|Unterschrift|Ort und Datum|Bemerkungen|Mitgliedsnummer|Vormund|Staatsangehörigkeit|Familienstand|Einkommen monatlich|Arzt|Versicherungsnummer",
                     "Position|Menge|Einzelpreis|Betrag|Datum|Bezeichnung|Beleg|Saldo",
                     "der die und das ist nicht mit von für auf dem den eine wir Ihnen haben wird bei nach über aus durch Zähler Haus Fluss Garten Gemeinde Brief Monat Winter Frühling Papier Fenster Brücke Wasser Schule Markt seit weil obwohl jedoch zwischen unter Nummer Amt werden können",
-                    "Seite", "von", "Übertrag", "Hohenlauch|Birkenzell|Unterweiler|Sandhorst"),
+                    "Seite",
+                    "von",
+                    "Übertrag",
+                    "Hohenlauch|Birkenzell|Unterweiler|Sandhorst"),
             of(
                     "fr-FR",
                     "Madame, Monsieur|Chère Madame Vaucresse|Cher Monsieur Tillard|Chers collègues",
@@ -74,7 +80,10 @@ record Speech(
                     "Nom de famille|Prénom|Date de naissance|Rue et numéro|Code postal|Commune|Téléphone|Employeur|Profession|Motif|Date de début|Date de fin|Nombre de personnes|Titulaire du compte|Véhicule|Signature|Lieu et date|Observations|Numéro de membre|Tuteur|Nationalité|État civil|Revenu mensuel|Médecin|Numéro de police",
                     "Article|Quantité|Prix unitaire|Montant|Date|Désignation|Pièce|Solde",
                     "le la les des et une que nous vous pour avec dans sur pas est sont été par plus votre notre cette après avant pendant compteur maison rivière jardin mairie lettre mois hiver printemps papier fenêtre pont eau école marché depuis parce toutefois entre sous numéro bureau",
-                    "Page", "sur", "à reporter", "Saint-Aubray|Montverdier|Crozelles|La Fournère"),
+                    "Page",
+                    "sur",
+                    "à reporter",
+                    "Saint-Aubray|Montverdier|Crozelles|La Fournère"),
             of(
                     "es-ES",
                     "Estimados señores|Estimada señora Quirantes|Muy señor mío|Apreciados compañeros",
@@ -85,7 +94,10 @@ record Speech(
                     "Apellidos|Nombre|Fecha de nacimiento|Calle y número|Código postal|Localidad|Teléfono|Empresa|Profesión|Motivo|Fecha de inicio|Fecha final|Número de personas|Titular de la cuenta|Vehículo|Firma|Lugar y fecha|Observaciones|Número de socio|Tutor|Nacionalidad|Estado civil|Ingresos mensuales|Médico|Número de póliza",
                     "Artículo|Cantidad|Precio|Importe|Fecha|Concepto|Documento|Saldo",
                     "el la los las de y que en un una por con para no se su nos ha sido este después antes durante contador casa río jardín ayuntamiento carta mes invierno primavera papel ventana puente agua escuela mercado desde porque aunque entre bajo número oficina",
-                    "Página", "de", "suma y sigue", "Valdecorzo|Puerto Sereno|Villarejos|Monteagrio"),
+                    "Página",
+                    "de",
+                    "suma y sigue",
+                    "Valdecorzo|Puerto Sereno|Villarejos|Monteagrio"),
             of(
                     "it-IT",
                     "Gentili signori|Gentile signora Baldassi|Egregio signor Torrini|Cari colleghi",
@@ -96,7 +108,10 @@ record Speech(
                     "Cognome|Nome|Data di nascita|Via e numero|Codice postale|Comune|Telefono|Datore di lavoro|Professione|Motivo|Data di inizio|Data di fine|Numero di persone|Intestatario del conto|Veicolo|Firma|Luogo e data|Osservazioni|Numero di socio|Tutore|Cittadinanza|Stato civile|Reddito mensile|Medico|Numero di polizza",
                     "Articolo|Quantità|Prezzo|Importo|Data|Descrizione|Documento|Saldo",
                     "il la le gli di e che in un una per con non si nostro vostro è stato questo dopo prima durante contatore casa fiume giardino comune lettera mese inverno primavera carta finestra ponte acqua scuola mercato dal perché anche tra sotto numero ufficio",
-                    "Pagina", "di", "da riportare", "Castelverna|Montarioso|Rivabella|San Dorato"),
+                    "Pagina",
+                    "di",
+                    "da riportare",
+                    "Castelverna|Montarioso|Rivabella|San Dorato"),
             of(
                     "nl-NL",
                     "Geachte heer, mevrouw|Geachte mevrouw Verhoog|Geachte heer Smeding|Beste collega's",
@@ -107,7 +122,10 @@ record Speech(
                     "Achternaam|Voornaam|Geboortedatum|Straat en nummer|Postcode|Woonplaats|Telefoon|Werkgever|Beroep|Reden|Begindatum|Einddatum|Aantal personen|Rekeninghouder|Kenteken|Handtekening|Plaats en datum|Opmerkingen|Lidnummer|Voogd|Nationaliteit|Burgerlijke staat|Inkomen per maand|Huisarts|Polisnummer",
                     "Artikel|Aantal|Prijs|Bedrag|Datum|Omschrijving|Stuk|Saldo",
                     "de het een en van is niet met voor op aan wij u hebben wordt bij na over uit door meter huis rivier tuin gemeente brief maand winter lente papier raam brug water school markt sinds omdat hoewel echter tussen onder nummer kantoor worden kunnen",
-                    "Pagina", "van", "transport", "Oudewaard|Zuiderhoek|Klaverdam|Rietveen"),
+                    "Pagina",
+                    "van",
+                    "transport",
+                    "Oudewaard|Zuiderhoek|Klaverdam|Rietveen"),
             of(
                     "sv-SE",
                     "Bästa fru Lindhagen|Hej|Till den det berör|Bäste herr Torgård",
@@ -118,7 +136,10 @@ record Speech(
                     "Efternamn|Förnamn|Födelsedatum|Gata och nummer|Postnummer|Ort|Telefon|Arbetsgivare|Yrke|Orsak|Startdatum|Slutdatum|Antal personer|Kontohavare|Fordon|Underskrift|Ort och datum|Anmärkningar|Medlemsnummer|Förmyndare|Medborgarskap|Civilstånd|Inkomst per månad|Läkare|Försäkringsnummer",
                     "Artikel|Antal|Pris|Belopp|Datum|Beskrivning|Verifikat|Saldo",
                     "och att det som en på är av för med till den har inte om vi er ett men från efter innan under mätare hus älv trädgård kommun brev månad vinter vår papper fönster bro vatten skola torg sedan eftersom dock mellan nummer kontor blir kan",
-                    "Sida", "av", "transporteras", "Granvik|Östhammarby|Kvarnfors|Lillnäset"),
+                    "Sida",
+                    "av",
+                    "transporteras",
+                    "Granvik|Östhammarby|Kvarnfors|Lillnäset"),
             of(
                     "pl-PL",
                     "Szanowni Państwo|Szanowna Pani|Szanowny Panie|Drodzy koledzy",
@@ -129,7 +150,10 @@ record Speech(
                     "Nazwisko|Imię|Data urodzenia|Ulica i numer|Kod pocztowy|Miejscowość|Telefon|Pracodawca|Zawód|Powód|Data rozpoczęcia|Data zakończenia|Liczba osób|Posiadacz konta|Pojazd|Podpis|Miejsce i data|Uwagi|Numer członka|Opiekun|Obywatelstwo|Stan cywilny|Dochód miesięczny|Lekarz|Numer polisy",
                     "Pozycja|Ilość|Cena|Kwota|Data|Opis|Dokument|Saldo",
                     "i w na do nie się że z jest to od po przez dla jak o ale już był będzie licznik dom rzeka ogród gmina list miesiąc zima wiosna papier okno most woda szkoła targ ponieważ jednak między pod numer biuro oraz także",
-                    "Strona", "z", "do przeniesienia", "Brzezinowo|Dolna Kępa|Zamłynie|Wysoka Wola"));
+                    "Strona",
+                    "z",
+                    "do przeniesienia",
+                    "Brzezinowo|Dolna Kępa|Zamłynie|Wysoka Wola"));
 
     String any(List<String> words, Random r) {
         return words.get(r.nextInt(words.size()));

@@ -12,7 +12,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Random;
 import java.util.stream.IntStream;
 
 /**
@@ -52,7 +51,7 @@ public final class SortBench {
 
     private PageFacts read(FormWorld.Kind kind, int kindNo, int no) {
         long its = seed * 1_000_003L + kindNo * 1009L + no;
-        return paper.read(kind.page(its), 1, new Random(its * 31));
+        return paper.read(kind.page(its), 1, FormWorld.chance(its * 31));
     }
 
     private LearnedTypes learned(int samples) {
@@ -93,7 +92,8 @@ public final class SortBench {
         List<Page> pages = pages(tests);
         pages.forEach(p -> learned.guesses(p.facts));
         long began = System.nanoTime();
-        List<List<Guess>> all = pages.stream().map(p -> learned.guesses(p.facts)).toList();
+        List<List<Guess>> all =
+                pages.stream().map(p -> learned.guesses(p.facts)).toList();
         double ms = (System.nanoTime() - began) / 1e6 / pages.size();
         int known = 0;
         int right = 0;
@@ -116,7 +116,10 @@ public final class SortBench {
                 }
                 if (!isRight && System.getenv("SHOW") != null) {
                     System.err.println(p.kind.name() + " taken for " + best.type() + " " + best.certainty() + "; own "
-                            + all.get(i).stream().filter(g -> p.kind.name().equals(g.type())).map(Guess::certainty).toList());
+                            + all.get(i).stream()
+                                    .filter(g -> p.kind.name().equals(g.type()))
+                                    .map(Guess::certainty)
+                                    .toList());
                 }
             } else if (p.kind.lookalike()) {
                 siblings++;

@@ -43,6 +43,21 @@ public final class Certainty {
     /** Numbers that do not go on: a document whose first pages are missing, or a page that was misread. */
     public static final double NUMBER_JUMPS = 0.55;
 
+    /** A sheet without anything on it is rarely part of a document where the stream parts documents by such sheets. */
+    public static final double BLANK_SHEET = 0.95;
+
+    /** Another value of the same form: what was read wrong would mostly come back to the old one. */
+    public static final double NEW_VALUE = 0.97;
+
+    /** A value that differs in one letter or digit, on one page only, may be the old one misread. */
+    public static final double HARDLY_DIFFERS = 0.6;
+
+    /** A value that comes back after another one: the other one was misread, or a page lies in the wrong place. */
+    public static final double VALUE_COMES_BACK = 0.4;
+
+    /** A sign on the back of a sheet, where no document should begin. */
+    public static final double ON_BACK = 0.3;
+
     /** A rule saw a document begin on a page that numbers itself as going on: one of the two is wrong. */
     public static final double CONTRADICTED = 0.5;
 
@@ -51,6 +66,15 @@ public final class Certainty {
 
     /** Two types claim the same page. */
     public static final double RIVAL_TYPE = 0.6;
+
+    /** Odds from words that a type must have, all of them there. */
+    public static final double ODDS_OF_TYPE_WORDS = 12;
+
+    /** Odds for a type some of whose words are missing, or that has words it must not have. */
+    public static final double ODDS_WITHOUT_TYPE_WORDS = 0.1;
+
+    /** A second guess less likely than this is not told. */
+    public static final double RIVAL_WORTH_TELLING = 0.05;
 
     /** Zones of a page less trusted than this are told: they may lie beside the values. */
     public static final double FIT_DOUBTED_BELOW = 0.9;

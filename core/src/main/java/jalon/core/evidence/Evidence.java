@@ -31,6 +31,15 @@ public record Evidence(Rule rule, int page, Box box, Reason why, double score) {
         /** The number that a page gives itself. */
         @JsonProperty("numbering")
         NUMBERING,
+        /** A blank sheet. */
+        @JsonProperty("blank")
+        BLANK,
+        /** A value that is another one than on the page before. */
+        @JsonProperty("change")
+        CHANGE,
+        /** The page beside the one before. */
+        @JsonProperty("pages-alone")
+        PAGES_ALONE,
         /** A sample that a type is known by. */
         @JsonProperty("specimen")
         SPECIMEN,

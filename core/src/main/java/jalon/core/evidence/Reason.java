@@ -51,6 +51,52 @@ public record Reason(Code code, Map<String, String> with) {
         /** Speaks against a stake. */
         @JsonProperty("numberGoesOn")
         NUMBER_GOES_ON("page"),
+        /** The page before has the words of last pages. */
+        @JsonProperty("lastPageWords")
+        LAST_PAGE_WORDS("text"),
+        @JsonProperty("blankSheet")
+        BLANK_SHEET,
+        @JsonProperty("newValue")
+        NEW_VALUE("before", "here"),
+        @JsonProperty("firstValue")
+        FIRST_VALUE("here"),
+        /** Speaks against a stake where the value changes. */
+        @JsonProperty("valueComesBack")
+        VALUE_COMES_BACK("value"),
+        /** Speaks against a stake where the value changes. */
+        @JsonProperty("hardlyDiffers")
+        HARDLY_DIFFERS("before", "here"),
+        /** Speaks against a stake. */
+        @JsonProperty("onBack")
+        ON_BACK,
+        /** Speaks against a stake: the value of the page before. */
+        @JsonProperty("sameValue")
+        SAME_VALUE("value"),
+        @JsonProperty("newHead")
+        NEW_HEAD("words"),
+        @JsonProperty("letterBegins")
+        LETTER_BEGINS("words"),
+        @JsonProperty("letterEnded")
+        LETTER_ENDED("words"),
+        @JsonProperty("otherPaper")
+        OTHER_PAPER,
+        @JsonProperty("otherNumbers")
+        OTHER_NUMBERS("before", "here"),
+        @JsonProperty("pageBeforeNotFull")
+        PAGE_BEFORE_NOT_FULL,
+        @JsonProperty("otherText")
+        OTHER_TEXT,
+        @JsonProperty("likeFirstPages")
+        LIKE_FIRST_PAGES,
+        /** Speaks against a stake, as do those below. */
+        @JsonProperty("likeLaterPages")
+        LIKE_LATER_PAGES,
+        @JsonProperty("sameHead")
+        SAME_HEAD("words"),
+        @JsonProperty("sameNumber")
+        SAME_NUMBER("number"),
+        @JsonProperty("textGoesOn")
+        TEXT_GOES_ON,
         @JsonProperty("wholeBatch")
         WHOLE_BATCH,
         @JsonProperty("firstWithoutSign")
@@ -70,6 +116,10 @@ public record Reason(Code code, Map<String, String> with) {
         ALSO_WORDS_OF("type"),
         @JsonProperty("likeSamples")
         LIKE_SAMPLES("found", "wanted", "words"),
+        @JsonProperty("likeFirstOf")
+        LIKE_FIRST_OF("type"),
+        @JsonProperty("alsoLike")
+        ALSO_LIKE("type"),
         @JsonProperty("onlyType")
         ONLY_TYPE,
         @JsonProperty("noTypeClaims")

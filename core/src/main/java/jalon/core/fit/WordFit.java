@@ -40,7 +40,8 @@ public record WordFit(Similarity map, int agreeing, int shared) {
     /** Words of one page by what they say. */
     public static Map<String, List<At>> byWord(List<At> words) {
         Map<String, List<At>> places = new HashMap<>();
-        words.forEach(w -> places.computeIfAbsent(w.word(), k -> new ArrayList<>(2)).add(w));
+        words.forEach(
+                w -> places.computeIfAbsent(w.word(), k -> new ArrayList<>(2)).add(w));
         return places;
     }
 

@@ -22,23 +22,25 @@ public record PageLayout(List<Box> rules, List<Box> boxes, String ink, int colum
     public static final double CELL_MM = 4;
 
     /** So many rules at most, the longest ones: a sheet of squared paper has hundreds. */
-    private static final int MOST_RULES = 120;
+    private static final int MOST_RULES = 160;
 
     private static final int MOST_BOXES = 60;
 
-    /** Strokes of letters are shorter, even those of headings. */
-    private static final double SHORTEST_RULE_MM = 9;
+    /** Strokes of letters are shorter, but for those of large headings, which are as much of the form as its rules. */
+    private static final double SHORTEST_RULE_MM = 3.6;
 
     /** Rules are thinner; what is thicker is a bar or a picture. */
     private static final double THICKEST_MM = 1.3;
 
     /** A run of ink as long belongs to a rule; a rule that a bad scan breaks up is several of them. */
-    private static final double SHORTEST_RUN_MM = 5;
+    private static final double SHORTEST_RUN_MM = 3;
 
     /** Runs of one rule that is a little askew touch, or miss each other by so much. */
     private static final double BROKEN_MM = 1;
 
-    private static final double SMALLEST_BOX_MM = 2.5;
+    /** Letters of headings have four sides too, but are smaller. */
+    private static final double SMALLEST_BOX_MM = 3.2;
+
     private static final double LARGEST_BOX_MM = 15;
 
     /** Share of each side of a box that must be ink. */
@@ -101,11 +103,8 @@ public record PageLayout(List<Box> rules, List<Box> boxes, String ink, int colum
                     double dy = y + 0.5 - height / 2.0;
                     int ux = (int) Math.floor(width / 2.0 + dx * cos - dy * sin);
                     int uy = (int) Math.floor(height / 2.0 + dx * sin + dy * cos);
-                    ink[y * width + x] = ux >= 0
-                            && uy >= 0
-                            && ux < width
-                            && uy < height
-                            && map.ink[received(map, rotation, ux, uy)];
+                    ink[y * width + x] =
+                            ux >= 0 && uy >= 0 && ux < width && uy < height && map.ink[received(map, rotation, ux, uy)];
                 }
             }
         }
@@ -202,8 +201,7 @@ public record PageLayout(List<Box> rules, List<Box> boxes, String ink, int colum
                     && lines.height(i) / page.pixelsPerMm <= 2 * THICKEST_MM;
             if (isLine) {
                 double middle = (lines.top[i] + lines.bottom[i] + 1) / 2.0;
-                found.add(page.box(
-                        lines.left[i], middle - thick / 2, lines.right[i] + 1 - gap, middle + thick / 2));
+                found.add(page.box(lines.left[i], middle - thick / 2, lines.right[i] + 1 - gap, middle + thick / 2));
             }
         }
         return found;

@@ -9,9 +9,11 @@ import jalon.core.index.Indexer;
 import jalon.core.index.Register;
 import jalon.core.index.ZoneReader;
 import jalon.core.read.PageFacts;
+import jalon.core.sort.Learned;
 import jalon.core.sort.Sorted;
 import jalon.core.sort.Sorter;
 import jalon.core.split.BatchHeader;
+import jalon.core.split.Cut;
 import jalon.core.split.Cutter;
 import jalon.core.stream.Field;
 import jalon.core.stream.StreamDefinition;
@@ -19,10 +21,12 @@ import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.IntFunction;
 
 /**
@@ -36,19 +40,23 @@ public final class BatchRun {
     private final LocalDate today;
     private final IndexMemory memory;
     private final BatchContext about;
+    private final Learned learned;
 
     /** @param today for checks against dates */
     public BatchRun(StreamDefinition stream, Map<String, Register> registers, ZoneReader zones, LocalDate today) {
-        this(stream, registers, zones, today, BatchContext.NOTHING, IndexMemory.NONE);
+        this(stream, Learned.NOTHING, registers, zones, today, BatchContext.NOTHING, IndexMemory.NONE);
     }
 
+    /** @param learned what the stream's samples teach */
     public BatchRun(
             StreamDefinition stream,
+            Learned learned,
             Map<String, Register> registers,
             ZoneReader zones,
             LocalDate today,
             BatchContext about,
             IndexMemory memory) {
+        this.learned = learned;
         this.about = about;
         this.memory = memory;
         this.stream = stream;
@@ -70,8 +78,9 @@ public final class BatchRun {
     private BatchView view(List<PageFacts> received, List<Decided> decisions, boolean fields) {
         Map<Integer, PageFacts> byNo = new HashMap<>();
         received.forEach(p -> byNo.put(p.no(), p));
+        Cut cut = Cutter.cut(stream, received, new KnownPages(learned, registers, today));
         DecidedBatch desk =
-                new DecidedBatch(received.stream().map(PageFacts::no).toList(), Cutter.cut(stream, received));
+                new DecidedBatch(received.stream().map(PageFacts::no).toList(), cut);
         decisions.forEach(desk::apply);
 
         List<BatchView.PageView> pages = new ArrayList<>();
@@ -81,7 +90,23 @@ public final class BatchRun {
         List<BatchView.DocumentView> documents = (fields ? drafts.parallelStream() : drafts.stream())
                 .map(draft -> document(draft, desk, byNo, fields))
                 .toList();
-        return new BatchView(List.copyOf(pages), documents, desk.gaps(), counts(received, documents.size(), desk));
+        return new BatchView(
+                List.copyOf(pages),
+                documents,
+                places(cut, desk, documents),
+                desk.gaps(),
+                counts(received, documents.size(), desk));
+    }
+
+    /** Where a stake may be missing and nobody has said so or otherwise; a stake set there since answers it. */
+    private List<BatchView.PlaceView> places(Cut cut, DecidedBatch desk, List<BatchView.DocumentView> documents) {
+        Set<Integer> inside = new HashSet<>();
+        documents.forEach(d -> inside.addAll(d.pages().subList(1, d.pages().size())));
+        return cut.maybe().stream()
+                .filter(s -> s.certainty() > 1 - stream.cut().checkBelow())
+                .filter(s -> inside.contains(s.page()) && desk.isOpen(s.page()))
+                .map(s -> new BatchView.PlaceView(s.page(), s.certainty(), s.evidence()))
+                .toList();
     }
 
     private BatchView.ImageView image(DecidedBatch desk, ImageFindings fitness, PageFacts page) {
@@ -194,12 +219,27 @@ public final class BatchRun {
         if (named != null && named.decision() instanceof Decision.NameType t) {
             var evidence = List.of(
                     new Evidence(Evidence.Rule.PERSON, t.page(), null, Reason.Code.NAMED_BY.with(named.by()), 1));
-            return new BatchView.TypeView(t.type(), 1, false, evidence, named.by());
+            Sorted sorted = Sorter.sort(stream, learned.asFirst(first), first);
+            String variant = t.type().equals(sorted.type()) ? sorted.variant() : null;
+            return new BatchView.TypeView(t.type(), variant, 1, false, evidence, guesses(sorted), named.by());
         }
-        Sorted sorted = Sorter.sort(stream, first);
+        Sorted sorted = Sorter.sort(stream, learned.asFirst(first), first);
         boolean doubtful =
                 sorted.certainty() < stream.type(sorted.type()).orElseThrow().checkBelow();
-        return new BatchView.TypeView(sorted.type(), sorted.certainty(), doubtful, sorted.evidence(), null);
+        return new BatchView.TypeView(
+                sorted.type(),
+                sorted.variant(),
+                sorted.certainty(),
+                doubtful,
+                sorted.evidence(),
+                guesses(sorted),
+                null);
+    }
+
+    private static List<BatchView.GuessView> guesses(Sorted sorted) {
+        return sorted.guesses().stream()
+                .map(g -> new BatchView.GuessView(g.type(), g.variant(), g.certainty()))
+                .toList();
     }
 
     /** Of two decisions about documents that were joined since, the one that was made later holds. */

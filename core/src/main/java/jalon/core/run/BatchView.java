@@ -14,9 +14,12 @@ import java.util.Map;
  * A batch as it stands: what the machine made of the pages and what people decided, together.
  *
  * @param pages in reading order
+ * @param places pages inside of documents before which a stake may be missing, in the order received
  */
-public record BatchView(List<PageView> pages, List<DocumentView> documents, List<Gap> gaps, Counts counts) {
+public record BatchView(
+        List<PageView> pages, List<DocumentView> documents, List<PlaceView> places, List<Gap> gaps, Counts counts) {
     public BatchView {
+        places = places == null ? List.of() : List.copyOf(places);
         gaps = gaps == null ? List.of() : List.copyOf(gaps);
     }
 
@@ -113,9 +116,36 @@ public record BatchView(List<PageView> pages, List<DocumentView> documents, List
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record StakeView(int page, double certainty, boolean doubtful, List<Evidence> evidence, String by) {}
 
-    /** @param by who named the type, or null */
+    /**
+     * A place without a stake that a person should look at.
+     *
+     * @param page the page that may begin a document
+     * @param certainty that one begins there
+     */
+    public record PlaceView(int page, double certainty, List<Evidence> evidence) {}
+
+    /**
+     * @param variant the layout of the type that the first page has, or null where none is known
+     * @param guesses types it may be, the most likely first
+     * @param by who named the type, or null
+     */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record TypeView(String type, double certainty, boolean doubtful, List<Evidence> evidence, String by) {}
+    public record TypeView(
+            String type,
+            String variant,
+            double certainty,
+            boolean doubtful,
+            List<Evidence> evidence,
+            List<GuessView> guesses,
+            String by) {
+        public TypeView {
+            guesses = guesses == null ? List.of() : List.copyOf(guesses);
+        }
+    }
+
+    /** @param variant the layout that it is like, or null */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record GuessView(String type, String variant, double certainty) {}
 
     /**
      * @param no from 1, in reading order
@@ -145,14 +175,14 @@ public record BatchView(List<PageView> pages, List<DocumentView> documents, List
         }
     }
 
-    /** Stakes, types and images a person should look at, open gaps, and counts that differ. */
+    /** Stakes, places without one, types and images a person should look at, open gaps, and counts that differ. */
     public long cutDoubts() {
         long cuts = documents.stream()
                 .mapToLong(d -> (d.stake().doubtful() ? 1 : 0) + (d.type().doubtful() ? 1 : 0))
                 .sum();
         long open = gaps.stream().filter(Gap::open).count();
         boolean uncounted = counts != null && counts.differ() && counts.acceptedBy() == null;
-        return cuts + open + (uncounted ? 1 : 0) + imageDoubts();
+        return cuts + places.size() + open + (uncounted ? 1 : 0) + imageDoubts();
     }
 
     /** Pages whose image a person should look at. */

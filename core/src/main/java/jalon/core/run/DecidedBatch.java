@@ -25,6 +25,7 @@ final class DecidedBatch {
     private final Map<Integer, Aside> aside = new HashMap<>();
     private final Map<Integer, BatchView.Gap> gaps = new LinkedHashMap<>();
     private final Map<Integer, Decided> types = new HashMap<>();
+    private final Set<Integer> settledPlaces = new HashSet<>();
     private Decided countsAccepted;
     private final Map<Integer, Decided> accepted = new LinkedHashMap<>();
     private final Map<Integer, Decided> asked = new LinkedHashMap<>();
@@ -57,6 +58,11 @@ final class DecidedBatch {
                         new Aside(role == Cut.Role.BLANK ? BatchView.Role.BLANK : BatchView.Role.SEPARATOR, null)));
         flags = cut.flags();
         cut.placeholders().forEach(page -> gaps.put(page, new BatchView.Gap(page, null, true, null, null)));
+    }
+
+    /** Whether nobody has yet said whether a document begins with this page. */
+    boolean isOpen(int page) {
+        return !settledPlaces.contains(page);
     }
 
     Evidence flag(int page) {
@@ -132,7 +138,10 @@ final class DecidedBatch {
 
         @Override
         public Runnable liftStake(Decision.LiftStake lift) {
-            return () -> stakesBefore(lift.page()).forEach(stakes::remove);
+            return () -> {
+                settledPlaces.add(lift.page());
+                stakesBefore(lift.page()).forEach(stakes::remove);
+            };
         }
 
         @Override

@@ -92,7 +92,7 @@ public sealed interface Decision {
         }
     }
 
-    /** No document begins here: it joins the one before. */
+    /** No document begins here: it joins the one before, or is part of it already and was looked at. */
     record LiftStake(int page) implements OfPage {
         @Override
         public <R> R match(Cases<R> cases) {

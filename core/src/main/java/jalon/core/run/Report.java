@@ -16,7 +16,12 @@ import java.util.Map;
 
 /** What became of a batch, page by page and document by document; its form is {@code docs/schemas/report.schema.json}. */
 public record Report(
-        List<Page> pages, List<Document> documents, Ledger ledger, List<Rejected> rejected, List<String> warnings) {
+        List<Page> pages,
+        List<Document> documents,
+        List<Place> doubtfulPlaces,
+        Ledger ledger,
+        List<Rejected> rejected,
+        List<String> warnings) {
 
     public record Page(
             int no,
@@ -59,10 +64,18 @@ public record Report(
             Map<String, Value> fields,
             List<Delivery> deliveries) {}
 
-    /** @param variant null: variants come later */
-    public record Type(String type, double typeCertainty, String variant) {}
+    /**
+     * @param variant the layout that the first page has, or null where none is known
+     * @param guesses the most likely first
+     */
+    public record Type(String type, double typeCertainty, boolean typeDoubtful, String variant, List<Guess> guesses) {}
 
-    public record Stake(double certainty, List<Seen> evidence) {}
+    public record Guess(String type, double certainty) {}
+
+    public record Stake(double certainty, boolean doubtful, List<Seen> evidence) {}
+
+    /** A page before which a stake may be missing. @param certainty that a document begins with it */
+    public record Place(int page, double certainty, List<Seen> evidence) {}
 
     /** Evidence with its words beside its code. */
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -130,7 +143,13 @@ public record Report(
         List<Document> documents = view.documents().stream()
                 .map(d -> document(d, deliveries.getOrDefault(d.no(), List.of())))
                 .toList();
-        return new Report(pages, documents, ledger, rejected, warnings);
+        List<Place> places = view.places().stream()
+                .map(p -> new Place(
+                        p.page(),
+                        p.certainty(),
+                        p.evidence().stream().map(Seen::of).toList()))
+                .toList();
+        return new Report(pages, documents, places, ledger, rejected, warnings);
     }
 
     private static Page page(BatchView.PageView view, PageFacts facts) {
@@ -162,8 +181,16 @@ public record Report(
                 d.pages(),
                 new Stake(
                         d.stake().certainty(),
+                        d.stake().doubtful(),
                         d.stake().evidence().stream().map(Seen::of).toList()),
-                new Type(d.type().type(), d.type().certainty(), null),
+                new Type(
+                        d.type().type(),
+                        d.type().certainty(),
+                        d.type().doubtful(),
+                        d.type().variant(),
+                        d.type().guesses().stream()
+                                .map(g -> new Guess(g.type(), g.certainty()))
+                                .toList()),
                 fields,
                 deliveries);
     }

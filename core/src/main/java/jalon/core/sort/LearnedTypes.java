@@ -2,9 +2,7 @@ package jalon.core.sort;
 
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
-import jalon.core.fit.WordFit;
 import jalon.core.page.Box;
-import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -39,13 +37,11 @@ public final class LearnedTypes {
 
     private LearnedTypes(List<Specimen> specimens) {
         Map<String, List<Specimen>> byType = new LinkedHashMap<>();
-        specimens.forEach(s -> byType.computeIfAbsent(s.type(), t -> new ArrayList<>()).add(s));
+        specimens.forEach(
+                s -> byType.computeIfAbsent(s.type(), t -> new ArrayList<>()).add(s));
         byType.forEach((type, its) -> {
             for (Layouts.Layout layout : Layouts.of(its)) {
-                var template = new Template(
-                        type,
-                        layout.pages().get(0),
-                        layout.pages().subList(1, layout.pages().size()));
+                var template = new Template(type, layout.pages());
                 templates.add(template);
                 for (SeenPage p : layout.pages()) {
                     pages.add(p);
@@ -164,7 +160,7 @@ public final class LearnedTypes {
                     worst = Math.min(worst, mine - its + Math.max(0, c.utility - r.utility));
                 }
             }
-            SortWeights.compared(c.features, Double.isInfinite(worst) ? SortWeights.CLEAR : worst);
+            SortWeights.compared(c.features, worst);
         }
     }
 

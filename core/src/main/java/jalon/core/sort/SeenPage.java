@@ -43,7 +43,8 @@ final class SeenPage {
                 words.add(seen);
                 anchors.add(new WordFit.At(plain, box.centreX(), box.centreY()));
                 for (int c = cell(box.x()); c <= cell(box.right()); c++) {
-                    cells.computeIfAbsent(key(c, cell(box.centreY())), k -> new ArrayList<>(4)).add(seen);
+                    cells.computeIfAbsent(key(c, cell(box.centreY())), k -> new ArrayList<>(4))
+                            .add(seen);
                 }
             }
         }
@@ -74,5 +75,111 @@ final class SeenPage {
             }
         }
         return found;
+    }
+
+    /** How a printed word stands on a page where it is looked for. */
+    enum Standing {
+        /** It is there, letter for letter. */
+        THERE,
+        /** With a letter or two misread. */
+        NEARLY,
+        /** Something is there that could not be read. */
+        UNREAD,
+        /** Another word is there. */
+        OTHER,
+        /** Nothing is there. */
+        NOTHING
+    }
+
+    private static final double REACH_MM = 3;
+
+    /** A word that the engine was not sure of does not gainsay the one that should stand there. */
+    static final double WELL_READ = 0.6;
+
+    /** @param there where it should stand on this page */
+    Standing standing(String plain, Box there) {
+        double x = there.centreX();
+        double y = there.centreY();
+        boolean other = false;
+        boolean unread = false;
+        boolean nearly = false;
+        for (Seen s : around(x, y, REACH_MM)) {
+            if (s.plain.equals(plain)) {
+                return Standing.THERE;
+            }
+            nearly |= isNearly(plain, s.plain);
+            // What only touches its place may be what was written beside it.
+            boolean onIt = s.box.x() < x && s.box.right() > x;
+            other |= onIt && s.certainty >= WELL_READ;
+            unread |= s.certainty < WELL_READ;
+        }
+        if (nearly) {
+            return Standing.NEARLY;
+        }
+        if (other) {
+            return Standing.OTHER;
+        }
+        boolean inked = layout == null || layout.darkestIn(there) >= 2;
+        return unread || inked ? Standing.UNREAD : Standing.NOTHING;
+    }
+
+    /** A letter or two misread, or joined with a neighbour, or a part of it; numbers that differ are other numbers. */
+    private static boolean isNearly(String wanted, String seen) {
+        boolean joined = seen.length() > wanted.length() && wanted.length() >= 4 && seen.contains(wanted)
+                || seen.length() >= 4 && seen.length() >= wanted.length() - 2 && wanted.contains(seen);
+        return joined || !hasDigit(wanted) && Phrase.likeness(wanted, seen) > 0;
+    }
+
+    static boolean hasDigit(String plain) {
+        return plain.chars().anyMatch(Character::isDigit);
+    }
+
+    /** Whether a rule of the form is there, which may be broken. */
+    boolean hasRule(Box there) {
+        return covered(there, layout.rules()) >= MOST_OF_IT;
+    }
+
+    boolean hasSomeOfRule(Box there) {
+        return covered(there, layout.rules()) >= SOME_OF_IT;
+    }
+
+    private static final double MOST_OF_IT = 0.6;
+    private static final double SOME_OF_IT = 0.25;
+    private static final double SAME_RULE_MM = 2;
+
+    /** A short rule, such as the side of a tick box, stands close to others. */
+    private static final double SAME_SHORT_RULE_MM = 1.2;
+
+    private static final double LONG_MM = 9;
+
+    private static double covered(Box rule, List<Box> others) {
+        boolean across = rule.width() > rule.height();
+        double from = across ? rule.x() : rule.y();
+        double to = across ? rule.right() : rule.bottom();
+        double at = across ? rule.centreY() : rule.centreX();
+        double covered = 0;
+        double near = to - from < LONG_MM ? SAME_SHORT_RULE_MM : SAME_RULE_MM;
+        for (Box o : others) {
+            boolean alike =
+                    o.width() > o.height() == across && Math.abs((across ? o.centreY() : o.centreX()) - at) <= near;
+            if (alike) {
+                double begin = Math.max(from, across ? o.x() : o.y());
+                covered += Math.max(0, Math.min(to, across ? o.right() : o.bottom()) - begin);
+            }
+        }
+        return Math.min(1, covered / Math.max(1, to - from));
+    }
+
+    boolean hasBox(Box there) {
+        return layout.boxes().stream()
+                .anyMatch(o -> Math.abs(o.centreX() - there.centreX()) <= SAME_RULE_MM
+                        && Math.abs(o.centreY() - there.centreY()) <= SAME_RULE_MM
+                        && Math.abs(o.width() - there.width()) <= SAME_RULE_MM
+                        && Math.abs(o.height() - there.height()) <= SAME_RULE_MM);
+    }
+
+    /** The length of a rule, mm. */
+    static double length(Box rule) {
+        return Math.max(rule.width(), rule.height());
     }
 }

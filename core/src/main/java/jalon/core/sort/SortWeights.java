@@ -6,14 +6,14 @@ package jalon.core.sort;
  * that it measures.
  */
 final class SortWeights {
-    /** How clearly a layout that has no rival stands apart, in log odds. */
-    static final double CLEAR = 6;
+    /** Beyond these log odds nothing more is gained. */
+    private static final double MOST = 9;
 
-    static final int COUNT = 10;
+    static final int COUNT = 11;
     private static final int COMPARED = 8;
 
     /** The constant, then as in {@link #features}. */
-    private static final double[] WEIGHTS = {-6, 3, 8, -6, -3, 3, 1.5, 1.5, 0.8, 0.2};
+    private static final double[] WEIGHTS = {-6, 3, 8, -6, -3, 3, 1.5, 1.5, 0.8, 0.2, -0.5};
 
     private SortWeights() {}
 
@@ -35,12 +35,14 @@ final class SortWeights {
             drawn < 0 ? 0.6 : drawn,
             here < 0 ? 0.6 : here,
             0,
-            Math.log1p(laid.fit.agreeing())
+            Math.log1p(laid.fit.agreeing()),
+            Math.min(3, shares.gainsaid())
         };
     }
 
+    /** Only what speaks against a layout counts: that it beats its rivals does not make it fit. */
     static void compared(double[] features, double logOdds) {
-        features[COMPARED] = Math.max(-CLEAR, Math.min(CLEAR, logOdds));
+        features[COMPARED] = Math.max(-MOST, Math.min(0, logOdds));
     }
 
     /** Without comparing it with others. */

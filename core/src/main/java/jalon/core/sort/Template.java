@@ -3,16 +3,18 @@ package jalon.core.sort;
 import jalon.core.fit.Similarity;
 import jalon.core.fit.WordFit;
 import jalon.core.page.Box;
+import jalon.core.sort.SeenPage.Standing;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiPredicate;
 
 /**
  * What the first pages of one layout of a type have in common: words, rules and boxes with how often they were there,
  * on the straight page of its first sample.
  */
 final class Template {
-    private static final double SAME_PLACE_MM = 3.5;
-    private static final double SAME_RULE_MM = 2;
+    /** From where a word belongs to the form and not to what was filled in. */
+    static final double PRINTED = 0.5;
 
     /** As if so many samples more had been seen that have it as often as such words have. */
     private static final double PRIOR = 0.6;
@@ -21,108 +23,121 @@ final class Template {
     private static final double NUMBER_STAYS = 0.1;
     private static final double RULE_STAYS = 0.8;
 
+    /** Thicker ones are found on some scans and not on others. */
+    private static final double THIN_MM = 0.9;
+
     final String type;
-    final int samples;
-    final SeenPage reference;
+    final List<SeenPage> pages = new ArrayList<>();
+    /** From the first page to each of them. */
+    final List<Similarity> onto = new ArrayList<>();
+
     final List<Print> words = new ArrayList<>();
     final List<Drawn> rules = new ArrayList<>();
     final List<Drawn> boxes = new ArrayList<>();
     final List<WordFit.At> anchors;
 
     /** @param stays 0..1: how likely it is on the next page of this layout */
-    record Print(String plain, Box box, double stays) {}
+    record Print(String plain, Box box, double stays) {
+        boolean isPrinted() {
+            return stays >= PRINTED;
+        }
+    }
 
     record Drawn(Box box, double stays) {}
 
-    /** @param others further samples of the same layout */
-    Template(String type, SeenPage reference, List<SeenPage> others) {
+    Template(String type, List<SeenPage> samples) {
         this.type = type;
-        this.reference = reference;
-        this.samples = 1 + others.size();
-        List<Similarity> onto = others.stream()
-                .map(o -> WordFit.of(reference.anchors, o.byWord).map())
-                .toList();
-        for (SeenPage.Seen s : reference.words) {
-            int hits = 1;
-            for (int i = 0; i < others.size(); i++) {
-                hits += has(others.get(i), s.plain(), onto.get(i), s.box()) ? 1 : 0;
-            }
-            words.add(new Print(s.plain(), s.box(), stays(s.plain(), hits)));
+        SeenPage reference = samples.get(0);
+        for (SeenPage p : samples) {
+            pages.add(p);
+            onto.add(
+                    p == reference
+                            ? Similarity.NONE
+                            : WordFit.of(reference.anchors, p.byWord).map());
         }
-        // What the first sample has lost, all others having it.
-        for (int i = 0; i < Math.min(1, others.size()); i++) {
-            Similarity back = onto.get(i).inverse();
-            for (SeenPage.Seen s : others.get(i).words) {
+        for (SeenPage.Seen s : reference.words) {
+            words.add(print(s.plain(), s.box()));
+        }
+        if (pages.size() > 1) {
+            // What the first sample has lost, the second having it.
+            Similarity back = onto.get(1).inverse();
+            for (SeenPage.Seen s : pages.get(1).words) {
                 Box at = back.of(s.box());
-                if (!has(reference, s.plain(), Similarity.NONE, at)) {
-                    int hits = 1;
-                    for (int j = 1; j < others.size(); j++) {
-                        hits += has(others.get(j), s.plain(), onto.get(j), at) ? 1 : 0;
-                    }
-                    words.add(new Print(s.plain(), at, stays(s.plain(), hits)));
+                Standing there = reference.standing(s.plain(), at);
+                if (there != Standing.THERE && there != Standing.NEARLY) {
+                    words.add(print(s.plain(), at));
                 }
             }
         }
         if (reference.layout != null) {
-            reference.layout.rules().forEach(r -> rules.add(drawn(r, others, onto, true)));
-            reference.layout.boxes().forEach(b -> boxes.add(drawn(b, others, onto, false)));
+            for (Box r : reference.layout.rules()) {
+                if (Math.min(r.width(), r.height()) <= THIN_MM) {
+                    rules.add(drawn(r, SeenPage::hasRule));
+                }
+            }
+            reference.layout.boxes().forEach(b -> boxes.add(drawn(b, SeenPage::hasBox)));
         }
         anchors = words.stream()
-                .filter(w -> w.stays >= 0.5)
+                .filter(Print::isPrinted)
                 .map(w -> new WordFit.At(w.plain, w.box.centreX(), w.box.centreY()))
                 .toList();
     }
 
-    private Drawn drawn(Box box, List<SeenPage> others, List<Similarity> onto, boolean rule) {
-        int hits = 1;
-        for (int i = 0; i < others.size(); i++) {
-            Box there = onto.get(i).of(box);
-            var layout = others.get(i).layout;
-            hits += layout != null && (rule ? covered(there, layout.rules()) >= 0.6 : isAmong(there, layout.boxes()))
+    SeenPage reference() {
+        return pages.get(0);
+    }
+
+    private Print print(String plain, Box box) {
+        int hits = 0;
+        for (int i = 0; i < pages.size(); i++) {
+            Standing s = pages.get(i).standing(plain, onto.get(i).of(box));
+            hits += s == Standing.THERE || s == Standing.NEARLY ? 1 : 0;
+        }
+        return new Print(plain, box, share(hits, SeenPage.hasDigit(plain) ? NUMBER_STAYS : WORD_STAYS));
+    }
+
+    private Drawn drawn(Box box, BiPredicate<SeenPage, Box> has) {
+        int hits = 0;
+        for (int i = 0; i < pages.size(); i++) {
+            hits += pages.get(i).layout != null
+                            && has.test(pages.get(i), onto.get(i).of(box))
                     ? 1
                     : 0;
         }
         return new Drawn(box, share(hits, RULE_STAYS));
     }
 
-    private double stays(String word, int hits) {
-        return share(hits, word.chars().anyMatch(Character::isDigit) ? NUMBER_STAYS : WORD_STAYS);
-    }
-
     /** Of the samples beside the one in which it was found. */
     private double share(int hits, double usual) {
-        return (hits - 1 + PRIOR * usual) / (samples - 1 + PRIOR);
+        return (Math.max(1, hits) - 1 + PRIOR * usual) / (pages.size() - 1 + PRIOR);
     }
 
-    static boolean has(SeenPage page, String plain, Similarity map, Box box) {
-        return page.around(
-                        map.x(box.centreX(), box.centreY()), map.y(box.centreX(), box.centreY()), SAME_PLACE_MM)
-                .stream()
-                .anyMatch(s -> s.plain().equals(plain));
+    /**
+     * How surely none of the samples has a word: 1 where all show another word or nothing at its place, 0 where one has it.
+     *
+     * @param map from the word's page to this template's
+     */
+    double lacks(Print print, Similarity map) {
+        double lacks = 1;
+        for (int i = 0; i < pages.size(); i++) {
+            Box there = onto.get(i).of(map.of(print.box));
+            lacks *= switch (pages.get(i).standing(print.plain, there)) {
+                case THERE, NEARLY -> 0;
+                case UNREAD -> 0.3;
+                case OTHER, NOTHING -> 1;
+            };
+        }
+        return lacks;
     }
 
-    /** The share of a rule that others cover. */
-    static double covered(Box rule, List<Box> others) {
-        boolean across = rule.width() > rule.height();
-        double from = across ? rule.x() : rule.y();
-        double to = across ? rule.right() : rule.bottom();
-        double at = across ? rule.centreY() : rule.centreX();
-        double covered = 0;
-        for (Box o : others) {
-            boolean alike = o.width() > o.height() == across
-                    && Math.abs((across ? o.centreY() : o.centreX()) - at) <= SAME_RULE_MM;
-            if (alike) {
-                covered += Math.max(0, Math.min(to, across ? o.right() : o.bottom()) - Math.max(from, across ? o.x() : o.y()));
+    /** Whether none of the samples has any of a rule, or the box. */
+    boolean lacksDrawn(Drawn drawn, Similarity map, BiPredicate<SeenPage, Box> has) {
+        for (int i = 0; i < pages.size(); i++) {
+            if (pages.get(i).layout == null
+                    || has.test(pages.get(i), onto.get(i).of(map.of(drawn.box)))) {
+                return false;
             }
         }
-        return Math.min(1, covered / Math.max(1, to - from));
-    }
-
-    static boolean isAmong(Box box, List<Box> others) {
-        return others.stream()
-                .anyMatch(o -> Math.abs(o.centreX() - box.centreX()) <= SAME_RULE_MM
-                        && Math.abs(o.centreY() - box.centreY()) <= SAME_RULE_MM
-                        && Math.abs(o.width() - box.width()) <= SAME_RULE_MM
-                        && Math.abs(o.height() - box.height()) <= SAME_RULE_MM);
+        return true;
     }
 }

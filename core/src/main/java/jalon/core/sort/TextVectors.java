@@ -27,8 +27,9 @@ final class TextVectors {
         all.forEach(counts -> counts.keySet().forEach(f -> samplesWith.merge(f, 1, Integer::sum)));
         for (int i = 0; i < samples; i++) {
             int sample = i;
-            weighed(all.get(i)).forEach((feature, weight) -> index.computeIfAbsent(feature, f -> new ArrayList<>(2))
-                    .add(new Entry(sample, weight)));
+            weighed(all.get(i))
+                    .forEach((feature, weight) -> index.computeIfAbsent(feature, f -> new ArrayList<>(2))
+                            .add(new Entry(sample, weight)));
         }
     }
 
@@ -43,13 +44,13 @@ final class TextVectors {
         return sums;
     }
 
-    /** How telling a word is: 0 when every sample has it. */
+    /** How telling a word is: little when every sample has it. */
     double rarity(String word) {
         return rarity(word.hashCode());
     }
 
     private double rarity(int feature) {
-        return Math.log((samples + 1.0) / (samplesWith.getOrDefault(feature, 0) + 1.0));
+        return Math.log((samples + 1.0) / (samplesWith.getOrDefault(feature, 0) + 0.5));
     }
 
     private static Map<Integer, Double> counts(SeenPage page) {

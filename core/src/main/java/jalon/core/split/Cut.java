@@ -8,12 +8,17 @@ import java.util.Map;
  * What the rules say of a batch.
  *
  * @param stakes in page order
+ * @param maybe places without a stake where one may be missing, with the certainty that a document begins there, in page order
  * @param outOfFlow pages that are not part of a document, by page number
  * @param placeholders sheets that stand for something still to come
  * @param flags what somebody marked on its way in, by page number; where a sheet says so, the page behind it
  */
 public record Cut(
-        List<Stake> stakes, Map<Integer, Role> outOfFlow, List<Integer> placeholders, Map<Integer, Evidence> flags) {
+        List<Stake> stakes,
+        List<Stake> maybe,
+        Map<Integer, Role> outOfFlow,
+        List<Integer> placeholders,
+        Map<Integer, Evidence> flags) {
     /** Why a page is out of the flow. */
     public enum Role {
         SEPARATOR,

@@ -18,47 +18,73 @@ import java.util.Optional;
 
 /** Sets the stakes of a batch by the stream's rules, in their order of trust. */
 public final class Cutter {
-    private Cutter() {}
+    private final StreamDefinition stream;
+    private final List<PageFacts> pages;
+    private final BatchPages sheets;
+    private final List<StakeSign> signs;
+    private final boolean partsByBlanks;
+    private final List<Stake> stakes = new ArrayList<>();
+    private final List<Stake> maybe = new ArrayList<>();
+    private final Map<Integer, Cut.Role> outOfFlow = new HashMap<>();
+    private final List<Integer> placeholders = new ArrayList<>();
+    private final Map<Integer, Evidence> flags = new HashMap<>();
+    private final Map<Integer, List<Evidence>> onBacks = new HashMap<>();
 
+    private Cutter(StreamDefinition stream, List<PageFacts> pages, PageKnowledge knowledge) {
+        this.stream = stream;
+        this.pages = pages;
+        this.sheets = new BatchPages(stream, pages);
+        List<PageFacts> printed = pages.stream()
+                .filter(p -> !sheets.isBlank(p)
+                        && !isPlaceholder(p)
+                        && BatchHeader.on(p).isEmpty())
+                .toList();
+        var batch = new StakeSign.Batch(sheets, printed, knowledge);
+        this.signs = stream.cut().rules().stream()
+                .map(rule -> StakeSign.of(rule, batch))
+                .toList();
+        this.partsByBlanks = stream.cut().rules().stream().anyMatch(StakeRule.ByBlank.class::isInstance);
+    }
+
+    /** Of a stream without samples and without a rule that asks a finder. */
     public static Cut cut(StreamDefinition stream, List<PageFacts> pages) {
-        List<StakeSign> signs = stream.cut().rules().stream().map(StakeSign::of).toList();
-        List<Stake> stakes = new ArrayList<>();
-        Map<Integer, Cut.Role> outOfFlow = new HashMap<>();
-        List<Integer> placeholders = new ArrayList<>();
-        Map<Integer, Evidence> flags = new HashMap<>();
+        return cut(stream, pages, PageKnowledge.NONE);
+    }
+
+    public static Cut cut(StreamDefinition stream, List<PageFacts> pages, PageKnowledge knowledge) {
+        return new Cutter(stream, pages, knowledge).cut();
+    }
+
+    private Cut cut() {
         Evidence flag = null;
         boolean staked = false;
         int sinceStake = 0;
         PageFacts inFlow = null;
         for (int i = 0; i < pages.size(); i++) {
             PageFacts page = pages.get(i);
-            if (isBlank(stream, page)) {
-                outOfFlow.put(page.no(), Cut.Role.BLANK);
+            Optional<Cut.Role> out = outOfFlow(page);
+            if (out.isPresent()) {
+                outOfFlow.put(page.no(), out.get());
                 // The back of a sheet is a page of it, though nothing is on it.
-                sinceStake += staked ? 1 : 0;
-                continue;
-            }
-            if (isPlaceholder(stream, page) || BatchHeader.on(page).isPresent()) {
-                outOfFlow.put(page.no(), Cut.Role.SEPARATOR);
-                if (isPlaceholder(stream, page)) {
-                    placeholders.add(page.no());
-                }
+                sinceStake += staked && out.get() == Cut.Role.BLANK ? 1 : 0;
                 continue;
             }
             var at = new StakeSign.Place(page, i == 0 ? null : pages.get(i - 1), inFlow, sinceStake);
-            Optional<Sighted> seen = look(signs, at);
+            Optional<Sighted> seen = look(at);
             flag = seen.map(Sighted::flag).orElse(flag);
             boolean dropped = seen.isPresent() && seen.get().sheet() == StakeRule.Sheet.DROPPED;
             if (dropped) {
                 outOfFlow.put(page.no(), Cut.Role.SEPARATOR);
             }
             if (seen.isPresent() && seen.get().begins()) {
-                stakes.add(stake(signs, at, seen.get().evidence()));
+                stakes.add(stake(at, seen.get().evidence()));
                 staked = true;
                 sinceStake = seen.get().begun();
             } else if (!staked && !dropped) {
                 stakes.add(first(page, signs.isEmpty()));
                 staked = true;
+            } else {
+                maybe(at);
             }
             if (flag != null && !dropped) {
                 flags.put(page.no(), flag);
@@ -67,15 +93,44 @@ public final class Cutter {
             sinceStake += dropped ? 0 : 1;
             inFlow = page;
         }
-        if (!signs.isEmpty() && stream.cut().rules().stream().noneMatch(StakeRule::counts)) {
-            overlooked(stream, pages, stakes, outOfFlow);
+        if (!signs.isEmpty() && stream.cut().rules().stream().noneMatch(StakeRule::placesAll)) {
+            overlooked();
         }
-        return new Cut(stakes, outOfFlow, placeholders, flags);
+        return new Cut(List.copyOf(stakes), List.copyOf(maybe), outOfFlow, placeholders, flags);
+    }
+
+    /** What takes a page out of the flow before any rule is asked. */
+    private Optional<Cut.Role> outOfFlow(PageFacts page) {
+        if (sheets.isBlank(page)) {
+            PageFacts front = sheets.frontOf(page);
+            boolean ofSeparator = front != null && outOfFlow.get(front.no()) == Cut.Role.SEPARATOR;
+            boolean parts = partsByBlanks && sheets.endsBlankSheet(page);
+            if (ofSeparator || parts) {
+                if (parts && front != null) {
+                    outOfFlow.put(front.no(), Cut.Role.SEPARATOR);
+                }
+                return Optional.of(Cut.Role.SEPARATOR);
+            }
+            return stream.pages().blank() == PageRules.Blank.SET_ASIDE ? Optional.of(Cut.Role.BLANK) : Optional.empty();
+        }
+        boolean stands = isPlaceholder(page);
+        if (stands) {
+            placeholders.add(page.no());
+        }
+        return stands || BatchHeader.on(page).isPresent() ? Optional.of(Cut.Role.SEPARATOR) : Optional.empty();
+    }
+
+    private void maybe(StakeSign.Place at) {
+        List<Evidence> all = new ArrayList<>(onBacks.getOrDefault(at.page().no(), List.of()));
+        signs.forEach(sign -> sign.maybe(at).ifPresent(all::add));
+        if (!all.isEmpty()) {
+            double certainty = all.stream().mapToDouble(Evidence::score).max().orElse(0);
+            maybe.add(new Stake(at.page().no(), certainty, all));
+        }
     }
 
     /** Adds a doubtful stake before each page that looks like a first page and has none. */
-    private static void overlooked(
-            StreamDefinition stream, List<PageFacts> pages, List<Stake> stakes, Map<Integer, Cut.Role> outOfFlow) {
+    private void overlooked() {
         Map<Integer, Stake> known = new HashMap<>();
         stakes.forEach(s -> known.put(s.page(), s));
         List<PageFacts> firsts = new ArrayList<>();
@@ -101,7 +156,7 @@ public final class Cutter {
     }
 
     /** The rule that decided says how certain it is; what speaks against it makes it a doubt. */
-    private static Stake stake(List<StakeSign> signs, StakeSign.Place at, List<Evidence> evidence) {
+    private Stake stake(StakeSign.Place at, List<Evidence> evidence) {
         List<Evidence> all = new ArrayList<>(evidence);
         signs.forEach(sign -> sign.against(at).ifPresent(all::add));
         double certainty = all.subList(evidence.size(), all.size()).stream()
@@ -117,15 +172,14 @@ public final class Cutter {
     }
 
     /** A page with hardly any ink and no readable word. A page number or a faint line of print makes it a page. */
-    static boolean isBlank(StreamDefinition stream, PageFacts page) {
-        return stream.pages().blank() == PageRules.Blank.SET_ASIDE
-                && page.image().inkShare() < stream.pages().blankInkShare()
+    public static boolean isBlank(StreamDefinition stream, PageFacts page) {
+        return page.image().inkShare() < stream.pages().blankInkShare()
                 && page.marks().isEmpty()
                 && page.words().stream()
                         .noneMatch(w -> w.certainty() > 0.4 && w.text().chars().anyMatch(Character::isLetterOrDigit));
     }
 
-    private static boolean isPlaceholder(StreamDefinition stream, PageFacts page) {
+    private boolean isPlaceholder(PageFacts page) {
         String like = stream.pages().placeholder();
         return like != null
                 && page.marks().stream()
@@ -140,21 +194,36 @@ public final class Cutter {
     private record Sighted(boolean begins, StakeRule.Sheet sheet, int begun, List<Evidence> evidence, Evidence flag) {}
 
     /** The first rule by which a document begins decides, else the first that flags; others are kept as further evidence. */
-    private static Optional<Sighted> look(List<StakeSign> signs, StakeSign.Place at) {
+    private Optional<Sighted> look(StakeSign.Place at) {
         StakeSign.Sign decided = null;
         List<Evidence> evidence = new ArrayList<>();
         Evidence flag = null;
+        boolean onBack = sheets.isBack(at.page()) && !stream.cut().beginOnBacks();
         for (StakeSign sign : signs) {
             Optional<StakeSign.Sign> seen = sign.on(at);
-            if (seen.isPresent()) {
-                flag = flag == null && !seen.get().begins() ? seen.get().evidence() : flag;
-                boolean outranks = decided == null || seen.get().begins() && !decided.begins();
-                decided = outranks ? seen.get() : decided;
-                evidence.add(outranks ? 0 : evidence.size(), seen.get().evidence());
+            if (seen.isEmpty()) {
+                continue;
             }
+            if (onBack && seen.get().begins() && seen.get().sheet() == StakeRule.Sheet.KEPT) {
+                onBack(at.page().no(), seen.get().evidence());
+                continue;
+            }
+            flag = flag == null && !seen.get().begins() ? seen.get().evidence() : flag;
+            boolean outranks = decided == null || seen.get().begins() && !decided.begins();
+            decided = outranks ? seen.get() : decided;
+            evidence.add(outranks ? 0 : evidence.size(), seen.get().evidence());
+            evidence.addAll(seen.get().more());
         }
         return decided == null
                 ? Optional.empty()
                 : Optional.of(new Sighted(decided.begins(), decided.sheet(), decided.begun(), evidence, flag));
+    }
+
+    /** A sign on a back sets no stake, but somebody may want to know. */
+    private void onBack(int page, Evidence sign) {
+        Reason why = Reason.Code.ON_BACK.with();
+        double score = Math.min(sign.score(), Certainty.ON_BACK);
+        var its = new Evidence(sign.rule(), sign.page(), sign.box(), sign.why(), score);
+        onBacks.put(page, List.of(its, new Evidence(sign.rule(), page, null, why, score)));
     }
 }

@@ -4,6 +4,7 @@ import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.StakeRule;
+import java.util.List;
 import java.util.Optional;
 
 /** One rule at work: does this page carry its sign? One class for each kind of rule. */
@@ -13,6 +14,11 @@ interface StakeSign {
 
     /** What speaks against a document that begins here, whichever rule saw it begin. */
     default Optional<Evidence> against(Place place) {
+        return Optional.empty();
+    }
+
+    /** What speaks for a document that may begin here though the rule sets no stake. */
+    default Optional<Evidence> maybe(Place place) {
         return Optional.empty();
     }
 
@@ -26,15 +32,23 @@ interface StakeSign {
     /**
      * @param begins whether a document begins here, or the page is only flagged
      * @param begun pages of that document that were passed already, blank as they were
+     * @param more further evidence of the same rule
      */
-    record Sign(boolean begins, StakeRule.Sheet sheet, int begun, Evidence evidence) {
+    record Sign(boolean begins, StakeRule.Sheet sheet, int begun, Evidence evidence, List<Evidence> more) {
+        Sign(boolean begins, StakeRule.Sheet sheet, int begun, Evidence evidence) {
+            this(begins, sheet, begun, evidence, List.of());
+        }
+
         /** A document begins here whatever is on the page, which stays. */
         static Sign begins(Evidence.Rule rule, PageFacts page, Reason why) {
             return new Sign(true, StakeRule.Sheet.KEPT, 0, new Evidence(rule, page.no(), null, why, 1));
         }
     }
 
-    static StakeSign of(StakeRule rule) {
+    /** What signs are made with: the batch as a whole. */
+    record Batch(BatchPages sheets, List<PageFacts> inFlow, PageKnowledge knowledge) {}
+
+    static StakeSign of(StakeRule rule, Batch batch) {
         return rule.match(new StakeRule.Cases<>() {
             @Override
             public StakeSign barcode(StakeRule.ByBarcode barcode) {
@@ -64,6 +78,26 @@ interface StakeSign {
             @Override
             public StakeSign numbering(StakeRule.ByNumbering numbering) {
                 return new NumberingSign();
+            }
+
+            @Override
+            public StakeSign blank(StakeRule.ByBlank blank) {
+                return new BlankSign(batch.sheets());
+            }
+
+            @Override
+            public StakeSign specimen(StakeRule.BySpecimen specimen) {
+                return new SpecimenSign(batch.knowledge());
+            }
+
+            @Override
+            public StakeSign change(StakeRule.ByChange change) {
+                return new ChangeSign(change, batch.knowledge(), batch.inFlow());
+            }
+
+            @Override
+            public StakeSign pagesAlone(StakeRule.PagesAlone pagesAlone) {
+                return new PagesAloneSign(batch.inFlow(), batch.knowledge());
             }
         });
     }

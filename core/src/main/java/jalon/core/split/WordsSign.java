@@ -7,13 +7,14 @@ import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
+import jalon.core.read.PageFacts;
 import jalon.core.read.Phrase;
 import jalon.core.stream.StakeRule;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Words that stand, or must not stand, on first pages. */
+/** Words that stand, or must not stand, on first pages; or on last ones, behind which the next document begins. */
 final class WordsSign implements StakeSign {
     private final StakeRule.ByWords rule;
     private final List<Phrase> must;
@@ -29,7 +30,13 @@ final class WordsSign implements StakeSign {
 
     @Override
     public Optional<Sign> on(Place place) {
-        List<Word> words = place.page().words();
+        boolean onLast = rule.on() == StakeRule.ByWords.On.LAST;
+        PageFacts page = onLast ? place.inFlow() : place.page();
+        return page == null ? Optional.empty() : on(page, onLast);
+    }
+
+    private Optional<Sign> on(PageFacts page, boolean onLast) {
+        List<Word> words = page.words();
         List<Phrase.Hit> hits = new ArrayList<>();
         for (Phrase phrase : must) {
             Optional<Phrase.Hit> hit = phrase.find(words, rule.where());
@@ -45,7 +52,7 @@ final class WordsSign implements StakeSign {
         Box box = hits.isEmpty() ? null : hits.get(0).box();
         String text = String.join(", ", rule.must());
         if (pattern != null) {
-            Optional<Line> line = place.page().lines().stream()
+            Optional<Line> line = page.lines().stream()
                     .filter(l -> rule.where() == null || rule.where().holdsCentreOf(l.box()))
                     .filter(l -> pattern.matcher(l.text()).find())
                     .findFirst();
@@ -59,10 +66,11 @@ final class WordsSign implements StakeSign {
             box = found.isEmpty() ? box : Line.boxOf(found);
             text = m.group();
         }
+        Reason why = (onLast ? Reason.Code.LAST_PAGE_WORDS : Reason.Code.WORDS).with(text);
         return Optional.of(new Sign(
                 true,
-                rule.sheet(),
+                onLast ? StakeRule.Sheet.KEPT : rule.sheet(),
                 0,
-                new Evidence(Evidence.Rule.WORDS, place.page().no(), box, Reason.Code.WORDS.with(text), score)));
+                new Evidence(Evidence.Rule.WORDS, page.no(), box, why, score)));
     }
 }

@@ -15,7 +15,11 @@ import java.util.Map;
     @JsonSubTypes.Type(value = StakeRule.ByWords.class, name = "words"),
     @JsonSubTypes.Type(value = StakeRule.EveryPages.class, name = "pages"),
     @JsonSubTypes.Type(value = StakeRule.ByFile.class, name = "file"),
-    @JsonSubTypes.Type(value = StakeRule.ByNumbering.class, name = "numbering")
+    @JsonSubTypes.Type(value = StakeRule.ByNumbering.class, name = "numbering"),
+    @JsonSubTypes.Type(value = StakeRule.ByBlank.class, name = "blank"),
+    @JsonSubTypes.Type(value = StakeRule.BySpecimen.class, name = "specimen"),
+    @JsonSubTypes.Type(value = StakeRule.ByChange.class, name = "change"),
+    @JsonSubTypes.Type(value = StakeRule.PagesAlone.class, name = "pages-alone")
 })
 public sealed interface StakeRule {
     /** One answer for each kind of rule. */
@@ -31,6 +35,14 @@ public sealed interface StakeRule {
         R file(ByFile file);
 
         R numbering(ByNumbering numbering);
+
+        R blank(ByBlank blank);
+
+        R specimen(BySpecimen specimen);
+
+        R change(ByChange change);
+
+        R pagesAlone(PagesAlone pagesAlone);
     }
 
     <R> R match(Cases<R> cases);
@@ -42,8 +54,8 @@ public sealed interface StakeRule {
      */
     default void examine(String at, Faults faults) {}
 
-    /** Whether it counts, whatever stands on the pages. */
-    default boolean counts() {
+    /** Whether it says of every place whether a document begins there, so that none can be overlooked. */
+    default boolean placesAll() {
         return false;
     }
 
@@ -100,16 +112,26 @@ public sealed interface StakeRule {
     }
 
     /**
-     * Words or patterns on first pages.
+     * Words or patterns on first or last pages.
      *
      * @param must phrases that must all be there
      * @param mustNot phrases of which none may be there
      * @param pattern a regular expression (RE2) that one line must match, or null
      * @param where the part of the page looked at, or null for all of it
+     * @param on whether they stand on first pages, or on last ones, behind which the next document begins
      */
-    record ByWords(List<String> must, List<String> mustNot, String pattern, Box where, Sheet sheet)
+    record ByWords(List<String> must, List<String> mustNot, String pattern, Box where, On on, Sheet sheet)
             implements StakeRule {
+        /** Which page of a document carries the sign. */
+        public enum On {
+            @JsonProperty("first")
+            FIRST,
+            @JsonProperty("last")
+            LAST
+        }
+
         public ByWords {
+            on = on == null ? On.FIRST : on;
             must = must == null ? List.of() : List.copyOf(must);
             mustNot = mustNot == null ? List.of() : List.copyOf(mustNot);
             sheet = sheet == null ? Sheet.KEPT : sheet;
@@ -134,7 +156,7 @@ public sealed interface StakeRule {
         }
 
         @Override
-        public boolean counts() {
+        public boolean placesAll() {
             return true;
         }
     }
@@ -147,7 +169,7 @@ public sealed interface StakeRule {
         }
 
         @Override
-        public boolean counts() {
+        public boolean placesAll() {
             return true;
         }
     }
@@ -157,6 +179,56 @@ public sealed interface StakeRule {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.numbering(this);
+        }
+    }
+
+    /** A blank sheet between two documents: with duplex both its sides. It is dropped. */
+    record ByBlank() implements StakeRule {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.blank(this);
+        }
+    }
+
+    /** A page that is like the first pages of the stream's samples: what follows belongs to it until the next one. */
+    record BySpecimen() implements StakeRule {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.specimen(this);
+        }
+    }
+
+    /**
+     * A value that changes: pages with the same value belong together, a new one begins a document, a page without one follows
+     * the page before.
+     *
+     * @param finder how each page's value is found
+     */
+    record ByChange(Finder finder) implements StakeRule {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.change(this);
+        }
+
+        @Override
+        public void examine(String at, Faults faults) {
+            finder.examine(
+                    new StreamDefinition.DocumentType("page", null, null, false, null, null, null),
+                    at + "/finder",
+                    faults);
+        }
+    }
+
+    /** No sign of any kind: the pages themselves, each beside the one before. */
+    record PagesAlone() implements StakeRule {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.pagesAlone(this);
+        }
+
+        @Override
+        public boolean placesAll() {
+            return true;
         }
     }
 }

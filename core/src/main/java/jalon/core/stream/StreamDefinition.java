@@ -30,7 +30,7 @@ public record StreamDefinition(
         language = language == null ? "eng" : language;
         intake = intake == null ? IntakeRules.USUAL : intake;
         pages = pages == null ? PageRules.USUAL : pages;
-        cut = cut == null ? new CutRules(null, null) : cut;
+        cut = cut == null ? new CutRules(null, null, false, false) : cut;
         types = types == null ? List.of() : List.copyOf(types);
         filing = filing == null ? FilingRules.USUAL : filing;
         destinations = destinations == null ? List.of() : List.copyOf(destinations);
@@ -47,8 +47,11 @@ public record StreamDefinition(
     /**
      * @param rules in order of trust: the first that speaks for a page decides
      * @param checkBelow a stake less certain than this is shown to a person
+     * @param duplex whether the pages of a file are fronts and backs in turn: a separator's blank back goes with it, and no
+     *     document begins on a back
+     * @param beginOnBacks whether one may, for all that
      */
-    public record CutRules(List<StakeRule> rules, Double checkBelow) {
+    public record CutRules(List<StakeRule> rules, Double checkBelow, boolean duplex, boolean beginOnBacks) {
         public CutRules {
             rules = rules == null ? List.of() : List.copyOf(rules);
             checkBelow = checkBelow == null ? 0.8 : checkBelow;

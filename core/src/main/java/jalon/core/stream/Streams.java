@@ -16,6 +16,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Reads stream definitions and says exactly where one is at fault. */
 public final class Streams {
@@ -75,8 +76,31 @@ public final class Streams {
         return definition;
     }
 
-    public static String write(StreamDefinition definition) {
-        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(definition);
+    /**
+     * The definition with one type more, all else as it was written.
+     *
+     * @param type the new type's name
+     * @param title how it is called
+     * @param like an existing type whose fields it gets, or null for none
+     */
+    public static String withType(String json, String type, String title, String like) {
+        ObjectNode tree = (ObjectNode) JSON.readTree(json);
+        ObjectNode added = JSON.createObjectNode();
+        added.put("type", type);
+        added.put("title", title);
+        for (JsonNode t : tree.path("types")) {
+            if (t.path("type").asString().equals(like)) {
+                if (t.has("checkBelow")) {
+                    added.set("checkBelow", t.get("checkBelow").deepCopy());
+                }
+                if (t.has("layout")) {
+                    added.set("layout", t.get("layout").deepCopy());
+                }
+                added.set("fields", t.path("fields").deepCopy());
+            }
+        }
+        tree.withArray("types").add(added);
+        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(tree);
     }
 
     /** What a schema cannot say: names are unique, what is pointed to exists, patterns are patterns. */

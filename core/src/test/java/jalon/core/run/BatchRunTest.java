@@ -11,6 +11,7 @@ import jalon.core.index.ZoneReader;
 import jalon.core.mark.Mark;
 import jalon.core.page.Box;
 import jalon.core.read.PageFacts;
+import jalon.core.sort.Learned;
 import jalon.core.split.BatchHeader;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;
@@ -232,7 +233,14 @@ class BatchRunTest {
                         "{\"type\":\"other\",\"default\":true}",
                         "{\"type\":\"other\",\"default\":true,\"fields\":[{\"field\":\"from\",\"finders\":[{\"by\":\"inherited\",\"from\":\"sender\"}]}]}"));
         var about = new BatchContext(Map.of(Finder.Inherited.From.SENDER, "ewa@merrow.example"), null, null);
-        var run = new BatchRun(stream, Map.of(), ZoneReader.NONE, LocalDate.of(2026, 11, 23), about, IndexMemory.NONE);
+        var run = new BatchRun(
+                stream,
+                Learned.NOTHING,
+                Map.of(),
+                ZoneReader.NONE,
+                LocalDate.of(2026, 11, 23),
+                about,
+                IndexMemory.NONE);
         var field = run.index(List.of(page(1, "hello")), List.of())
                 .documents()
                 .get(0)

@@ -61,9 +61,9 @@ class CutterTest {
         var stream = Streams.parse(
                 "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\",\"words\":{\"must\":[\"Harbour Master\"]}},"
                         + "{\"type\":\"other\",\"default\":true}]}");
-        var clean = Sorter.sort(stream, page(1, 1, "Harbour Master"));
-        var misread = Sorter.sort(stream, page(1, 1, "Harbaur Mastcr"));
-        var other = Sorter.sort(stream, page(1, 1, "Something else"));
+        var clean = Sorter.sort(stream, List.of(), page(1, 1, "Harbour Master"));
+        var misread = Sorter.sort(stream, List.of(), page(1, 1, "Harbaur Mastcr"));
+        var other = Sorter.sort(stream, List.of(), page(1, 1, "Something else"));
         assertThat(clean.type()).isEqualTo("t");
         assertThat(misread.type()).isEqualTo("t");
         assertThat(misread.certainty()).isLessThan(clean.certainty());
@@ -129,7 +129,7 @@ class CutterTest {
         var stream = Streams.parse(
                 "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"a\",\"words\":{\"must\":[\"dues\"]}},"
                         + "{\"type\":\"b\",\"words\":{\"must\":[\"berth\"]}}]}");
-        var both = Sorter.sort(stream, page(1, 1, "dues for a berth"));
+        var both = Sorter.sort(stream, List.of(), page(1, 1, "dues for a berth"));
         assertThat(both.certainty()).isLessThan(0.7);
         assertThat(both.evidence())
                 .anyMatch(e -> e.why().equals(Reason.Code.ALSO_WORDS_OF.with("a"))

@@ -14,6 +14,7 @@ import jalon.core.run.Decision;
 import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
 import jalon.core.run.IndexMemory;
+import jalon.core.sort.Learned;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
@@ -154,6 +155,7 @@ public class Batches {
         PageZones.Reading reading = zones.in(stream(batch).language());
         var run = new BatchRun(
                 stream(batch),
+                Learned.NOTHING,
                 streams.registers(),
                 reading,
                 // The day it came in, not the day it is looked at: a later look gives the same.

@@ -1,0 +1,156 @@
+package jalon.bench.cut;
+
+import jalon.bench.paper.FormWorld;
+import jalon.bench.paper.MixedPaper;
+import jalon.bench.paper.ReadPaper;
+import jalon.core.read.PageFacts;
+import jalon.core.split.Cut;
+import jalon.core.split.Cutter;
+import jalon.core.split.PageKnowledge;
+import jalon.core.split.PagesAloneTraining;
+import jalon.core.split.Stake;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.Streams;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
+
+/**
+ * How well batches without any separator are cut, on senders and kinds of paper that the product was not made for.
+ * {@code CutBench OUT.md KEPT batches seed}; with {@code fit} as a last argument it fits the weights instead.
+ */
+public final class CutBench {
+    private static final int PAGES = 25;
+
+    private final ReadPaper paper;
+    private final long seed;
+
+    private CutBench(Path kept, long seed) throws Exception {
+        this.paper = new ReadPaper(kept);
+        this.seed = seed;
+    }
+
+    public static void main(String[] args) throws Exception {
+        System.setProperty("java.awt.headless", "true");
+        int batches = Integer.parseInt(args[2]);
+        var bench = new CutBench(Path.of(args[1]), Long.parseLong(args[3]));
+        if (args.length > 4) {
+            System.out.println(bench.fit(batches));
+            return;
+        }
+        String table = bench.measure(batches);
+        System.out.println(table);
+        Files.writeString(Path.of(args[0]), table);
+    }
+
+    /** @param firsts numbers of the pages that documents begin with; kinds of each page's document beside */
+    private record Batch(List<PageFacts> pages, Set<Integer> firsts, List<String> kinds) {}
+
+    private List<Batch> batches(int n) {
+        return IntStream.range(0, n).parallel().mapToObj(this::batch).toList();
+    }
+
+    private Batch batch(int i) {
+        Random r = FormWorld.chance(seed * 7_919L + i);
+        List<PageFacts> pages = new ArrayList<>();
+        Set<Integer> firsts = new HashSet<>();
+        List<String> kinds = new ArrayList<>();
+        while (pages.size() < PAGES) {
+            var document = MixedPaper.document(r);
+            firsts.add(pages.size() + 1);
+            // One feeding of one document has much the same wear.
+            long wear = r.nextLong();
+            for (var sheet : document.pages()) {
+                int no = pages.size() + 1;
+                Random its = new Random(r.nextInt(3) == 0 ? r.nextLong() : wear);
+                pages.add(document.narrow() ? paper.readNarrow(sheet, no, its) : paper.read(sheet, no, its));
+                kinds.add(document.kind());
+            }
+        }
+        return new Batch(pages, firsts, kinds);
+    }
+
+    private String fit(int n) {
+        var training = new PagesAloneTraining();
+        batches(n).forEach(b -> training.add(b.pages, PageKnowledge.NONE, b.firsts));
+        return training.fitted(6000);
+    }
+
+    private String measure(int n) throws Streams.InvalidStream {
+        StreamDefinition stream = Streams.parse(
+                "{\"jalon\":1,\"stream\":\"mixed\",\"title\":\"Mixed\",\"cut\":{\"rules\":[{\"by\":\"pages-alone\"}]},\"types\":[{\"type\":\"any\"}]}");
+        int right = 0;
+        int set = 0;
+        int wanted = 0;
+        int batchesAllAsked = 0;
+        int asked = 0;
+        int settledRight = 0;
+        int settledSet = 0;
+        int pages = 0;
+        var missed = new TreeMap<String, Integer>();
+        for (Batch b : batches(n)) {
+            Cut cut = Cutter.cut(stream, b.pages);
+            Set<Integer> stakes = new HashSet<>();
+            Set<Integer> doubts = new HashSet<>();
+            for (Stake s : cut.stakes()) {
+                stakes.add(s.page());
+                if (s.certainty() < stream.cut().checkBelow() && s.page() > 1) {
+                    doubts.add(s.page());
+                }
+            }
+            for (Stake s : cut.maybe()) {
+                if (s.certainty() > 1 - stream.cut().checkBelow()) {
+                    doubts.add(s.page());
+                }
+            }
+            boolean all = true;
+            for (int p = 2; p <= b.pages.size(); p++) {
+                boolean is = b.firsts.contains(p);
+                boolean said = stakes.contains(p);
+                pages++;
+                wanted += is ? 1 : 0;
+                set += said ? 1 : 0;
+                right += is && said ? 1 : 0;
+                boolean settled = doubts.contains(p) ? is : said;
+                settledSet += settled ? 1 : 0;
+                settledRight += settled && is ? 1 : 0;
+                if (is != said) {
+                    all &= doubts.contains(p);
+                    String what = (is ? "missing " : "wrong ")
+                            + b.kinds.get(p - 1)
+                            + (doubts.contains(p) ? " asked" : " NOT ASKED");
+                    missed.merge(what, 1, Integer::sum);
+                }
+            }
+            asked += doubts.size();
+            batchesAllAsked += all ? 1 : 0;
+        }
+        if (System.getenv("SHOW") != null) {
+            missed.forEach((k, v) -> System.err.println(k + " " + v));
+        }
+        double precision = (double) right / Math.max(1, set);
+        double recall = (double) right / wanted;
+        double sp = (double) settledRight / Math.max(1, settledSet);
+        double sr = (double) settledRight / wanted;
+        return String.format(
+                Locale.ROOT,
+                "| batches | places | stakes | precision | recall | F1 | all faults among the doubts | doubts a batch | F1 when settled |\n|%s\n| %d | %d | %d | %.4f | %.4f | %.4f | %.3f | %.2f | %.4f |\n",
+                "---|".repeat(9),
+                n,
+                pages,
+                wanted,
+                precision,
+                recall,
+                2 * precision * recall / (precision + recall),
+                (double) batchesAllAsked / n,
+                (double) asked / n,
+                2 * sp * sr / (sp + sr));
+    }
+}

@@ -1,0 +1,185 @@
+package jalon.core.split;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jalon.core.PageBuilder;
+import jalon.core.evidence.Reason;
+import jalon.core.index.ZoneReader;
+import jalon.core.read.PageFacts;
+import jalon.core.run.BatchContext;
+import jalon.core.run.BatchRun;
+import jalon.core.run.BatchView;
+import jalon.core.run.Decided;
+import jalon.core.run.Decision;
+import jalon.core.run.IndexMemory;
+import jalon.core.sort.Learned;
+import jalon.core.sort.Specimen;
+import jalon.core.stream.Streams;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** Rules that look at more than one page, through the whole run of a batch. */
+class RulesTest {
+    private static BatchView view(String cut, Learned learned, List<Decided> decisions, List<PageFacts> pages)
+            throws Exception {
+        var stream = Streams.parse(
+                "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"permit\"},{\"type\":\"notice\"}],\"cut\":{"
+                        + cut + "}}");
+        return new BatchRun(
+                        stream,
+                        learned,
+                        Map.of(),
+                        ZoneReader.NONE,
+                        LocalDate.of(2026, 11, 23),
+                        BatchContext.NOTHING,
+                        IndexMemory.NONE)
+                .cut(pages, decisions);
+    }
+
+    private static BatchView view(String cut, PageFacts... pages) throws Exception {
+        return view(cut, Learned.NOTHING, List.of(), List.of(pages));
+    }
+
+    private static List<List<Integer>> documents(BatchView view) {
+        return view.documents().stream().map(BatchView.DocumentView::pages).toList();
+    }
+
+    private static PageFacts page(int no, String... lines) {
+        return PageBuilder.page(no).lines(lines).seen();
+    }
+
+    private static PageFacts blank(int no) {
+        return PageBuilder.page(no).ink(0).seen();
+    }
+
+    @Test
+    void behindTheWordsOfALastPageTheNextDocumentBegins() throws Exception {
+        BatchView view = view(
+                "\"rules\":[{\"by\":\"words\",\"must\":[\"Yours faithfully\"],\"on\":\"last\"}]",
+                page(1, "Dear Harbour Master"),
+                page(2, "the end", "Yours faithfully"),
+                page(3, "Another letter"),
+                page(4, "and more of it"));
+        assertThat(documents(view)).containsExactly(List.of(1, 2), List.of(3, 4));
+        assertThat(view.documents().get(1).stake().evidence().get(0).why())
+                .isEqualTo(Reason.Code.LAST_PAGE_WORDS.with("Yours faithfully"));
+    }
+
+    @Test
+    void aBlankSheetPartsDocumentsAndABlankBackDoesNot() throws Exception {
+        BatchView simplex =
+                view("\"rules\":[{\"by\":\"blank\"}]", page(1, "one"), page(2, "two"), blank(3), page(4, "three"));
+        assertThat(documents(simplex)).containsExactly(List.of(1, 2), List.of(4));
+        assertThat(simplex.pages().get(2).role()).isEqualTo(BatchView.Role.SEPARATOR);
+        BatchView duplex = view(
+                "\"duplex\":true,\"rules\":[{\"by\":\"blank\"}]",
+                page(1, "one"),
+                blank(2),
+                page(3, "two"),
+                page(4, "three"),
+                blank(5),
+                blank(6),
+                page(7, "four"));
+        assertThat(documents(duplex)).containsExactly(List.of(1, 3, 4), List.of(7));
+        assertThat(duplex.pages())
+                .extracting(BatchView.PageView::role)
+                .containsSubsequence(BatchView.Role.BLANK, BatchView.Role.SEPARATOR, BatchView.Role.SEPARATOR);
+    }
+
+    @Test
+    void withDuplexASignOnABackIsOnlyADoubtAndASeparatorTakesItsBlankBackAlong() throws Exception {
+        String rules =
+                "\"rules\":[{\"by\":\"barcode\",\"sheet\":\"dropped\"},{\"by\":\"words\",\"must\":[\"Notice\"]}]";
+        PageFacts[] pages = {
+            PageBuilder.page(1).barcode("A-1").seen(),
+            blank(2),
+            page(3, "Notice of something"),
+            page(4, "Notice on the back"),
+            page(5, "more"),
+        };
+        BatchView view = view("\"duplex\":true," + rules, pages);
+        assertThat(documents(view)).containsExactly(List.of(3, 4, 5));
+        assertThat(view.pages().get(1).role()).isEqualTo(BatchView.Role.SEPARATOR);
+        assertThat(view.places()).extracting(BatchView.PlaceView::page).containsExactly(4);
+        assertThat(view.cutDoubts()).isPositive();
+        assertThat(documents(view("\"duplex\":true,\"beginOnBacks\":true," + rules, pages)))
+                .containsExactly(List.of(3), List.of(4, 5));
+    }
+
+    private static final String CHANGE =
+            "\"rules\":[{\"by\":\"change\",\"finder\":{\"by\":\"shape\",\"like\":\"PM-9999\"}}]";
+
+    @Test
+    void pagesWithOneValueBelongTogetherANewOneBeginsADocumentAndNoneFollows() throws Exception {
+        BatchView view = view(
+                CHANGE,
+                page(1, "about PM-4821"),
+                page(2, "PM-4821 again"),
+                page(3, "nothing here"),
+                page(4, "about PM-7730"),
+                page(5, "still PM-7730"));
+        assertThat(documents(view)).containsExactly(List.of(1, 2, 3), List.of(4, 5));
+        assertThat(view.documents()).noneMatch(d -> d.stake().doubtful());
+        assertThat(view.documents().get(1).stake().evidence().get(0).why())
+                .isEqualTo(Reason.Code.NEW_VALUE.with("PM-4821", "PM-7730"));
+    }
+
+    @Test
+    void aValueThatComesBackIsADoubtAtBothEndsAndNoCut() throws Exception {
+        List<PageFacts> pages = List.of(page(1, "PM-4821"), page(2, "PM-4871"), page(3, "PM-4821"), page(4, "PM-6000"));
+        BatchView view = view(CHANGE, Learned.NOTHING, List.of(), pages);
+        assertThat(documents(view)).containsExactly(List.of(1, 2, 3), List.of(4));
+        assertThat(view.places()).extracting(BatchView.PlaceView::page).containsExactly(2, 3);
+        // Whoever says that no document begins there has answered it.
+        var lifted = new Decided(new Decision.LiftStake(2), "t.vane", Instant.EPOCH);
+        var planted = new Decided(new Decision.PlantStake(3), "t.vane", Instant.EPOCH);
+        BatchView decided = view(CHANGE, Learned.NOTHING, List.of(lifted, planted), pages);
+        assertThat(decided.places()).isEmpty();
+        assertThat(documents(decided)).containsExactly(List.of(1, 2), List.of(3), List.of(4));
+    }
+
+    private static PageFacts form(int no, String title) {
+        return page(
+                no,
+                "Corvow Board",
+                title,
+                "Surname " + "abcdefg".charAt(no % 7) + "xq" + no,
+                "Street and number",
+                "Postcode",
+                "Telephone " + 1000 * no,
+                "Place and date",
+                "Signature of the applicant");
+    }
+
+    private static Specimen sample(String type, int no, String title) {
+        return new Specimen(type + "/" + no, type, null, List.of(form(no, title)));
+    }
+
+    static Learned learned() {
+        return Learned.from(List.of(
+                sample("permit", 1, "Application for a parking permit"),
+                sample("permit", 2, "Application for a parking permit"),
+                sample("notice", 3, "Notice of a change of address"),
+                sample("notice", 4, "Notice of a change of address")));
+    }
+
+    @Test
+    void aKnownFirstPageBeginsADocumentAndWhateverFollowsBelongsToIt() throws Exception {
+        BatchView view = view(
+                "\"rules\":[{\"by\":\"specimen\"}]",
+                learned(),
+                List.of(),
+                List.of(
+                        form(1, "Notice of a change of address"),
+                        page(2, "A letter that came with it and says much", "of this and of that and of nothing else"),
+                        form(3, "Application for a parking permit"),
+                        form(4, "Application for a parking permit")));
+        assertThat(documents(view)).containsExactly(List.of(1, 2), List.of(3), List.of(4));
+        assertThat(view.documents()).extracting(d -> d.type().type()).containsExactly("notice", "permit", "permit");
+        assertThat(view.documents().get(0).type().guesses().get(0).type()).isEqualTo("notice");
+        assertThat(view.documents().get(0).type().variant()).isEqualTo("1");
+    }
+}
