@@ -4,6 +4,7 @@ import jalon.demo.Sheet;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 
 /**
@@ -77,15 +78,23 @@ public final class FormWorld {
         List<FormDesign.Change> changes = new ArrayList<>(List.of(FormDesign.Change.values()));
         Collections.shuffle(changes, r);
         List<FormDesign> designs = new ArrayList<>(List.of(first));
+        List<String> names = new ArrayList<>(List.of("first"));
         for (int i = 1; i <= members; i++) {
             var change = changes.get(i % changes.size());
             boolean again = i > changes.size();
             // There is one frame; a second one is another title.
-            designs.add(
-                    first.changed(again && change == FormDesign.Change.FRAME ? FormDesign.Change.TITLE : change, r));
+            if (again && change == FormDesign.Change.FRAME) {
+                change = FormDesign.Change.TITLE;
+            }
+            designs.add(first.changed(change, r));
+            names.add(change.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         }
         for (int i = 0; i < members && known.size() < types; i++) {
-            known.add(new Kind("form-" + family + "-" + (char) ('a' + i), family, members > 1, designs.get(i)::page));
+            known.add(new Kind(
+                    "form-" + family + "-" + (char) ('a' + i) + "-" + names.get(i),
+                    family,
+                    members > 1,
+                    designs.get(i)::page));
         }
         if (r.nextInt(6) == 0) {
             unknown.add(new Kind("sibling-" + family, family, true, designs.get(members)::page));

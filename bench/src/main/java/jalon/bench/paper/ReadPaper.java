@@ -1,5 +1,8 @@
 package jalon.bench.paper;
 
+import jalon.core.image.GrayPlane;
+import jalon.core.image.ImageFacts;
+import jalon.core.image.PageCheck;
 import jalon.core.page.Scan;
 import jalon.core.page.Sha256;
 import jalon.core.read.PageFacts;
@@ -66,6 +69,17 @@ public final class ReadPaper {
         return read(cut, dpi, no);
     }
 
+    /** The layout is quick to see again, and what is seen of it changes more often than what is read. */
+    private static PageFacts withLayout(PageFacts kept, BufferedImage image, int dpi) {
+        GrayPlane received = GrayPlane.of(image, dpi);
+        boolean bitonal = image.getColorModel().getPixelSize() == 1;
+        ImageFacts i = kept.image();
+        var layout = PageCheck.of(received, received.small(), bitonal).layout(i.rotation(), i.skewDegrees());
+        var facts = new ImageFacts(
+                i.size(), i.density(), i.pose(), i.inkShare(), i.measured(), i.coloured(), i.readThrough(), layout);
+        return new PageFacts(kept.no(), kept.file(), kept.filePage(), kept.sha256(), facts, kept.marks(), kept.words());
+    }
+
     public PageFacts read(BufferedImage image, int dpi, int no) {
         byte[] pixels = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
         try {
@@ -73,7 +87,7 @@ public final class ReadPaper {
                     Sha256.of(new java.io.ByteArrayInputStream(pixels)).substring(0, 24) + ".json.gz");
             if (Files.exists(file)) {
                 try (var in = new GZIPInputStream(Files.newInputStream(file))) {
-                    return JSON.readValue(in, PageFacts.class).numbered(no);
+                    return withLayout(JSON.readValue(in, PageFacts.class).numbered(no), image, dpi);
                 }
             }
             PageFacts facts;

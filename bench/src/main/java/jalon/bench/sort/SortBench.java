@@ -36,12 +36,15 @@ public final class SortBench {
         int types = Integer.parseInt(args[2]);
         int samples = Integer.parseInt(args[3]);
         int tests = Integer.parseInt(args[4]);
-        long seed = Long.parseLong(args[5]);
-        var bench = new SortBench(Path.of(args[1]), types, seed);
         if (args.length > 6) {
-            System.out.println(bench.fit(samples, tests));
+            var training = new SortTraining();
+            for (String seed : args[5].split(",")) {
+                new SortBench(Path.of(args[1]), types, Long.parseLong(seed)).train(training, samples, tests);
+            }
+            System.out.println(training.fitted(4000));
             return;
         }
+        var bench = new SortBench(Path.of(args[1]), types, Long.parseLong(args[5]));
         String table = bench.measure(types, samples, tests);
         System.out.println(table);
         Files.writeString(Path.of(args[0]), table);
@@ -78,13 +81,11 @@ public final class SortBench {
                 .toList();
     }
 
-    private String fit(int samples, int tests) {
+    private void train(SortTraining training, int samples, int tests) {
         LearnedTypes types = learned(samples);
-        var training = new SortTraining();
         for (Page p : pages(tests)) {
             training.add(types, p.facts, p.known ? p.kind.name() : null);
         }
-        return training.fitted(4000);
     }
 
     private String measure(int types, int samples, int tests) {

@@ -9,17 +9,17 @@ import java.util.stream.Stream;
 
 /**
  * What a page looks like beside its words: what a form is known by though its print is hard to read. Everything lies on the
- * upright page made straight about its middle, in millimetres. About 1 kB a page.
+ * upright page made straight about its middle, in millimetres. About 6 kB a page, a fifth of that when packed.
  *
  * @param rules ruled lines, across and down; a line's box has the length of its line and hardly any thickness
  * @param boxes small empty or ticked boxes with all four sides, up to 15 mm
- * @param ink how much ink each cell of {@value #CELL_MM} mm holds, row by row from the top left: {@code 0} none, {@code 1} a
- *     touch, {@code 2} print, {@code 3} dark
+ * @param ink how much ink each cell of {@value #CELL_MM} mm holds, row by row from the top left, three cells to a character of
+ *     {@value #SIX_BITS}, the first in its lowest bits: 0 none, 1 a touch, 2 print, 3 dark
  * @param columns cells in a row
  */
 public record PageLayout(List<Box> rules, List<Box> boxes, String ink, int columns) {
     /** Side of a cell of the ink grid. */
-    public static final double CELL_MM = 4;
+    public static final double CELL_MM = 2;
 
     /** So many rules at most, the longest ones: a sheet of squared paper has hundreds. */
     private static final int MOST_RULES = 160;
@@ -46,7 +46,11 @@ public record PageLayout(List<Box> rules, List<Box> boxes, String ink, int colum
     /** Share of each side of a box that must be ink. */
     private static final double SIDE_INKED = 0.85;
 
-    private static final double[] INKED = {0.004, 0.05, 0.35};
+    /** A speck is no ink. */
+    private static final double[] INKED = {0.03, 0.12, 0.45};
+
+    static final String SIX_BITS = "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/";
+    private static final int CELLS_IN_SIX = 3;
 
     public PageLayout {
         rules = rules == null ? List.of() : List.copyOf(rules);
@@ -57,19 +61,62 @@ public record PageLayout(List<Box> rules, List<Box> boxes, String ink, int colum
     public int inkAt(double x, double y) {
         int column = (int) Math.floor(x / CELL_MM);
         int row = (int) Math.floor(y / CELL_MM);
+        if (column < 0 || column >= columns || row < 0) {
+            return -1;
+        }
         int at = row * columns + column;
-        return column < 0 || column >= columns || row < 0 || at >= ink.length() ? -1 : ink.charAt(at) - '0';
+        return at / CELLS_IN_SIX >= ink.length() ? -1 : level(at);
+    }
+
+    private int level(int at) {
+        return bits(ink.charAt(at / CELLS_IN_SIX)) >> 2 * (at % CELLS_IN_SIX) & 3;
+    }
+
+    private static int bits(char c) {
+        return c >= 'A' && c <= 'Z'
+                ? c - 'A'
+                : c >= 'a' && c <= 'z' ? c - 'a' + 26 : c >= '0' && c <= '9' ? c - '0' + 52 : c == '+' ? 62 : 63;
     }
 
     /** The darkest cell that a box touches, 0 to 3. */
     public int darkestIn(Box box) {
         int most = 0;
-        for (double y = box.y(); y < box.bottom() + CELL_MM; y += CELL_MM) {
-            for (double x = box.x(); x < box.right() + CELL_MM; x += CELL_MM) {
-                most = Math.max(most, inkAt(Math.min(x, box.right()), Math.min(y, box.bottom())));
-            }
+        for (double[] cell : cells(box)) {
+            most = Math.max(most, inkAt(cell[0], cell[1]));
         }
         return most;
+    }
+
+    /**
+     * The share of a straight rule's length along which there is no ink.
+     *
+     * @param beside so far to either side of it none, mm
+     */
+    public double clearAlong(Box rule, double beside) {
+        boolean across = rule.width() > rule.height();
+        double from = across ? rule.x() : rule.y();
+        double to = across ? rule.right() : rule.bottom();
+        double middle = across ? rule.centreY() : rule.centreX();
+        int clear = 0;
+        int all = 0;
+        for (double at = from + CELL_MM / 2; at < to || all == 0; at += CELL_MM) {
+            double thick = beside + Math.min(rule.width(), rule.height()) / 2;
+            Box piece = across ? new Box(at, middle - thick, 0, 2 * thick) : new Box(middle - thick, at, 2 * thick, 0);
+            clear += darkestIn(piece) == 0 ? 1 : 0;
+            all++;
+        }
+        return (double) clear / all;
+    }
+
+    /** A point in each cell that a box touches. */
+    private static List<double[]> cells(Box box) {
+        List<double[]> cells = new ArrayList<>();
+        for (double y = box.y(); y < box.bottom() + CELL_MM; y += CELL_MM) {
+            for (double x = box.x(); x < box.right() + CELL_MM; x += CELL_MM) {
+                cells.add(new double[] {Math.min(x, box.right()), Math.min(y, box.bottom())});
+            }
+        }
+        return cells;
     }
 
     /**
@@ -247,14 +294,19 @@ public record PageLayout(List<Box> rules, List<Box> boxes, String ink, int colum
                 }
             }
         }
-        StringBuilder out = new StringBuilder(dark.length);
-        for (int d : dark) {
-            double share = d / (cell * cell);
+        StringBuilder out = new StringBuilder(dark.length / CELLS_IN_SIX + 1);
+        int six = 0;
+        for (int i = 0; i < dark.length; i++) {
+            double share = dark[i] / (cell * cell);
             int level = 0;
             while (level < INKED.length && share >= INKED[level]) {
                 level++;
             }
-            out.append((char) ('0' + level));
+            six |= level << 2 * (i % CELLS_IN_SIX);
+            if (i % CELLS_IN_SIX == CELLS_IN_SIX - 1 || i == dark.length - 1) {
+                out.append(SIX_BITS.charAt(six));
+                six = 0;
+            }
         }
         return out.toString();
     }

@@ -6,6 +6,7 @@ import jalon.core.page.Box;
 import jalon.core.sort.SeenPage.Standing;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** A template laid on a page: which of its print is there. */
 final class Laid {
@@ -33,16 +34,25 @@ final class Laid {
         return page.standing(print.plain(), map.of(print.box()));
     }
 
+    Optional<String> readAt(Box box) {
+        return page.wordAt(map.of(box));
+    }
+
+    /** Whether the page's rules are known, and most of the form's are there. */
     boolean isDrawnKnown() {
-        return page.layout != null;
+        return page.layout != null && template.isDrawnOn(page, map);
     }
 
     boolean hasRule(Box rule) {
         return page.hasRule(map.of(rule));
     }
 
-    boolean hasSomeOfRule(Box rule) {
-        return page.hasSomeOfRule(map.of(rule));
+    boolean isClearOfRule(Box rule) {
+        return page.isClearOfRule(map.of(rule));
+    }
+
+    boolean isClearOfBox(Box box) {
+        return page.isClearOfBox(map.of(box));
     }
 
     boolean hasBox(Box box) {
@@ -54,14 +64,15 @@ final class Laid {
      *
      * @param gainsaid words that should stand there and in whose place there is another one
      */
-    record Shares(double there, double other, double nothing, int found, int gainsaid, List<Template.Print> telling) {}
+    record Shares(
+            double there, double other, double nothing, List<Template.Print> gainsaid, List<Template.Print> telling) {}
 
     Shares shares(TextVectors texts) {
         double all = 0;
         double there = 0;
         double other = 0;
         double nothing = 0;
-        int gainsaid = 0;
+        List<Template.Print> gainsaid = new ArrayList<>();
         List<Template.Print> telling = new ArrayList<>();
         for (Template.Print p : template.words) {
             if (!p.isPrinted()) {
@@ -80,14 +91,17 @@ final class Laid {
                 }
                 case OTHER -> {
                     other += weight;
-                    gainsaid += p.stays() >= SURE_TO_STAY && p.plain().length() >= LONG_ENOUGH ? 1 : 0;
+                    if (p.stays() >= SURE_TO_STAY && p.plain().length() >= LONG_ENOUGH) {
+                        gainsaid.add(p);
+                    }
                 }
                 case NOTHING -> nothing += weight;
+                case NEARLY_NUMBER -> there += 0.5 * weight;
                 case UNREAD -> {}
             }
         }
         double total = Math.max(all, 1e-9);
-        return new Shares(there / total, other / total, nothing / total, telling.size(), gainsaid, telling);
+        return new Shares(there / total, other / total, nothing / total, gainsaid, telling);
     }
 
     /** The share of the page's own words that the form explains, by how telling each is. */
@@ -139,13 +153,13 @@ final class Laid {
     /** The share of the page's rules that the form has; -1 where either has none or is not known. */
     double drawnOnlyHere() {
         SeenPage form = template.reference();
-        if (page.layout == null || form.layout == null || page.layout.rules().isEmpty()) {
+        if (page.layout == null || form.layout == null || page.rules.isEmpty()) {
             return -1;
         }
         Similarity back = map.inverse();
         double all = 0;
         double known = 0;
-        for (Box r : page.layout.rules()) {
+        for (Box r : page.rules) {
             double length = SeenPage.length(r);
             all += length;
             known += form.hasRule(back.of(r)) ? length : 0;

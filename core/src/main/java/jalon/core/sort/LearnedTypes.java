@@ -6,9 +6,11 @@ import jalon.core.page.Box;
 import jalon.core.read.PageFacts;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -94,7 +96,7 @@ public final class LearnedTypes {
             named.add(p.plain());
         }
         Reason why = Reason.Code.LIKE_SAMPLES.with(
-                c.shares.found(), c.laid.template.anchors.size(), String.join(", ", named));
+                c.shares.telling().size(), c.laid.template.anchors.size(), String.join(", ", named));
         return new Evidence(Evidence.Rule.SPECIMEN, page.no(), box, why, Math.exp(c.utility) / sum);
     }
 
@@ -137,6 +139,7 @@ public final class LearnedTypes {
             Laid.Shares shares = laid.shares(texts);
             double[] features = SortWeights.features(likeness[sample], laid, shares, laid.explained(texts));
             var claim = new Claim(laid, variantOf.get(sample), likeness[sample], shares, features);
+            SortWeights.gainsaid(features, shares.gainsaid().size());
             claim.utility = SortWeights.alone(features);
             byType.merge(laid.template.type, claim, (a, b) -> b.utility > a.utility ? b : a);
         }
@@ -152,15 +155,18 @@ public final class LearnedTypes {
     private void compare(List<Claim> rivals) {
         for (Claim c : rivals) {
             double worst = Double.POSITIVE_INFINITY;
+            Set<Template.Print> gainsaid = new HashSet<>(c.shares.gainsaid());
             for (Claim r : rivals) {
                 if (r != c) {
-                    double mine = difference(c.laid.template, r.laid.template).odds(c.laid);
+                    Difference difference = difference(c.laid.template, r.laid.template);
+                    gainsaid.removeAll(difference.filledIn());
+                    double mine = difference.odds(c.laid);
                     double its = difference(r.laid.template, c.laid.template).odds(r.laid);
                     // A rival that fits badly need not be told apart.
                     worst = Math.min(worst, mine - its + Math.max(0, c.utility - r.utility));
                 }
             }
-            SortWeights.compared(c.features, worst);
+            SortWeights.compared(c.features, worst, gainsaid.size());
         }
     }
 

@@ -62,8 +62,8 @@ public final class SampleFolder {
         try (var in = new GZIPInputStream(Files.newInputStream(file))) {
             Stored stored = JSON.readValue(in, Stored.class);
             if (stored.jalon > FORM) {
-                throw new IOException("the sample " + file + " is of form " + stored.jalon
-                        + ", and this version of Jalon" + " knows form " + FORM + "; it takes a newer one");
+                throw new IllegalArgumentException("it is of form " + stored.jalon
+                        + ", and this version of Jalon knows form " + FORM + "; it takes a newer one");
             }
             String name = file.getFileName().toString();
             return new Specimen(
@@ -71,9 +71,11 @@ public final class SampleFolder {
                     stored.type,
                     stored.variant,
                     stored.pages);
-        } catch (JacksonException | IllegalArgumentException e) {
+        } catch (IOException | JacksonException | IllegalArgumentException e) {
             throw new IOException(
-                    "the file " + file + " is no sample: " + e.getMessage() + "; take it away or learn anew", e);
+                    "the file " + file + " cannot be used as a sample: " + e.getMessage()
+                            + "; take it away or learn anew",
+                    e);
         }
     }
 

@@ -9,11 +9,12 @@ final class SortWeights {
     /** Beyond these log odds nothing more is gained. */
     private static final double MOST = 9;
 
-    static final int COUNT = 11;
+    static final int COUNT = 12;
     private static final int COMPARED = 8;
 
     /** The constant, then as in {@link #features}. */
-    private static final double[] WEIGHTS = {-6, 3, 8, -6, -3, 3, 1.5, 1.5, 0.8, 0.2, -0.5};
+    private static final double[] WEIGHTS = {-6.75, 7.46, 1.52, -0.45, -2.96, -2.4, 1.68, 1.53, 2.04, 0.65, -2.06, -0.99
+    };
 
     private SortWeights() {}
 
@@ -36,13 +37,21 @@ final class SortWeights {
             here < 0 ? 0.6 : here,
             0,
             Math.log1p(laid.fit.agreeing()),
-            Math.min(3, shares.gainsaid())
+            0,
+            0
         };
     }
 
     /** Only what speaks against a layout counts: that it beats its rivals does not make it fit. */
-    static void compared(double[] features, double logOdds) {
+    static void compared(double[] features, double logOdds, int gainsaid) {
+        gainsaid(features, gainsaid);
         features[COMPARED] = Math.max(-MOST, Math.min(0, logOdds));
+    }
+
+    /** One word may be chance; each further one is none. */
+    static void gainsaid(double[] features, int words) {
+        features[COUNT - 2] = Math.min(1, words);
+        features[COUNT - 1] = Math.min(3, Math.max(0, words - 1));
     }
 
     /** Without comparing it with others. */

@@ -5,7 +5,9 @@ import jalon.core.fit.WordFit;
 import jalon.core.page.Box;
 import jalon.core.sort.SeenPage.Standing;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.BiPredicate;
 
 /**
@@ -70,7 +72,7 @@ final class Template {
             }
         }
         if (reference.layout != null) {
-            for (Box r : reference.layout.rules()) {
+            for (Box r : reference.rules) {
                 if (Math.min(r.width(), r.height()) <= THIN_MM) {
                     rules.add(drawn(r, SeenPage::hasRule));
                 }
@@ -93,7 +95,7 @@ final class Template {
             Standing s = pages.get(i).standing(plain, onto.get(i).of(box));
             hits += s == Standing.THERE || s == Standing.NEARLY ? 1 : 0;
         }
-        return new Print(plain, box, share(hits, SeenPage.hasDigit(plain) ? NUMBER_STAYS : WORD_STAYS));
+        return new Print(plain, box, share(hits, SeenPage.isNumber(plain) ? NUMBER_STAYS : WORD_STAYS));
     }
 
     private Drawn drawn(Box box, BiPredicate<SeenPage, Box> has) {
@@ -123,6 +125,7 @@ final class Template {
             Box there = onto.get(i).of(map.of(print.box));
             lacks *= switch (pages.get(i).standing(print.plain, there)) {
                 case THERE, NEARLY -> 0;
+                case NEARLY_NUMBER -> 0.8;
                 case UNREAD -> 0.3;
                 case OTHER, NOTHING -> 1;
             };
@@ -130,14 +133,55 @@ final class Template {
         return lacks;
     }
 
-    /** Whether none of the samples has any of a rule, or the box. */
-    boolean lacksDrawn(Drawn drawn, Similarity map, BiPredicate<SeenPage, Box> has) {
+    /**
+     * Whether the samples have something else each at a word's place, or some nothing: it is filled in there, and that all
+     * samples of another form have the same word in it is chance.
+     */
+    boolean isFilledIn(Print print, Similarity map) {
+        Set<String> read = new HashSet<>();
         for (int i = 0; i < pages.size(); i++) {
-            if (pages.get(i).layout == null
-                    || has.test(pages.get(i), onto.get(i).of(map.of(drawn.box)))) {
+            Box there = onto.get(i).of(map.of(print.box));
+            Standing s = pages.get(i).standing(print.plain, there);
+            read.add(s == Standing.NOTHING ? "" : pages.get(i).wordAt(there).orElse(""));
+        }
+        List<String> all = List.copyOf(read);
+        return all.size() > 1 && all.stream().skip(1).anyMatch(w -> Misread.likeness(all.get(0), w) < FILLED_OTHERWISE);
+    }
+
+    private static final double FILLED_OTHERWISE = 0.5;
+
+    /** Whether on every sample the place of a rule or a box is clear: one that is there is easily overlooked. */
+    boolean lacksDrawn(Drawn drawn, Similarity map, Template has, BiPredicate<SeenPage, Box> isClear) {
+        for (int i = 0; i < pages.size(); i++) {
+            Similarity there = onto.get(i).after(map);
+            SeenPage page = pages.get(i);
+            if (page.layout == null || !isClear.test(page, there.of(drawn.box)) || !has.isDrawnOn(page, there)) {
                 return false;
             }
         }
         return true;
+    }
+
+    /** Whether most of this form's rules were seen on a page; on a faint one thin rules are lost. */
+    boolean isDrawnOn(SeenPage page, Similarity map) {
+        double all = 0;
+        double there = 0;
+        for (Drawn r : rules) {
+            double length = SeenPage.length(r.box) * r.stays;
+            all += length;
+            there += page.hasRule(map.of(r.box)) ? length : 0;
+        }
+        return there >= MOSTLY_DRAWN * all;
+    }
+
+    private static final double MOSTLY_DRAWN = 0.4;
+
+    /** What each sample has at a place of its own first page; a sample without a word there has none in the list. */
+    List<String> readAt(Box box) {
+        List<String> read = new ArrayList<>();
+        for (int i = 0; i < pages.size(); i++) {
+            pages.get(i).wordAt(onto.get(i).of(box)).ifPresent(read::add);
+        }
+        return read;
     }
 }

@@ -164,7 +164,7 @@ final class PageTraits {
                 dark += layout.inkAt((c + 0.5) * PageLayout.CELL_MM, y) == 3 ? 1 : 0;
             }
         }
-        return Math.min(1, dark / 16);
+        return Math.min(1, dark / 64);
     }
 
     private static String key(String plain, Box box, int dx, int dy) {

@@ -20,7 +20,7 @@ class LearnedTypesTest {
     private static final String[] LABELS = {
         "Surname", "First name", "Street and number", "Postcode", "Telephone", "Employer", "Occupation", "Remarks"
     };
-    private static final String EMPTY = "0".repeat(53 * 75);
+    private static final String EMPTY = "A".repeat(105 * 149 / 3 + 1);
 
     /** A form whose print lies a little elsewhere on each scan; something else is written into each. */
     private static PageFacts form(int no, String title, List<Box> boxes) {
@@ -45,7 +45,7 @@ class LearnedTypesTest {
                 .toList();
         return PageBuilder.page(no)
                 .words(words)
-                .layout(new PageLayout(List.of(), moved, EMPTY, 53))
+                .layout(new PageLayout(List.of(), moved, EMPTY, 105))
                 .seen();
     }
 
@@ -164,7 +164,8 @@ class LearnedTypesTest {
         folder.write(one);
         assertThat(folder.read()).singleElement().satisfies(read -> {
             assertThat(read.id()).isEqualTo(one.id());
-            assertThat(best(LearnedTypes.of(List.of(read)), one.pages().get(0)).type()).isEqualTo("apply");
+            assertThat(best(LearnedTypes.of(List.of(read)), one.pages().get(0)).type())
+                    .isEqualTo("apply");
         });
         Files.writeString(dir.resolve("samples/apply/2.json.gz"), "not a sample");
         assertThatThrownBy(folder::read).isInstanceOf(IOException.class).hasMessageContaining("2.json.gz");
