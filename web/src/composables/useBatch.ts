@@ -90,8 +90,9 @@ export function useBatch(no: string, fields: boolean) {
 
   const pages = computed(() => batch.value?.pages ?? [])
   const documents = computed(() => batch.value?.documents ?? [])
+  const places = computed(() => batch.value?.places ?? [])
   const pageByNo = computed(() => new Map(pages.value.map((p) => [p.no, p])))
-  return { batch, loading, problem, pages, documents, pageByNo, load, decide, undo, redo, moveTo }
+  return { batch, loading, problem, pages, documents, places, pageByNo, load, decide, undo, redo, moveTo }
 }
 
 export type FieldValue = Schema['FieldValue']

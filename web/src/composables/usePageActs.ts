@@ -8,6 +8,8 @@ interface Desk {
   chosen: ComputedRef<number[]>
   page: ComputedRef<Schema['DeskPage'] | undefined>
   document: ComputedRef<Schema['DocumentView'] | undefined>
+  /** Whether a stake may be missing before this page. */
+  place: ComputedRef<Schema['PlaceView'] | undefined>
   locked: ComputedRef<boolean>
   decide: (decision: Decision) => Promise<unknown>
   nextDoubt: () => void
@@ -15,17 +17,21 @@ interface Desk {
 
 /** What is done with the pages chosen at the Page desk: stakes, order, turning, setting aside, naming the type. */
 export function usePageActs(desk: Desk) {
-  const { batch, pages, current, chosen, page, document, locked, decide, nextDoubt } = desk
+  const { batch, pages, current, chosen, page, document, place, locked, decide, nextDoubt } = desk
   const naming = ref(false)
   const isFirst = computed(() => document.value?.pages[0] === current.value)
 
   function toggleStake() {
     if (locked.value || page.value?.role !== 'content') return
-    void decide({ act: isFirst.value ? 'liftStake' : 'plantStake', page: current.value })
+    const asked = !!place.value
+    const done = decide({ act: isFirst.value ? 'liftStake' : 'plantStake', page: current.value })
+    if (asked) void done.then(nextDoubt)
   }
+  /** It is as it stands: the document begins here, or where a stake may be missing, none does. */
   function confirm() {
-    if (!locked.value && isFirst.value)
-      void decide({ act: 'confirmStake', page: current.value }).then(nextDoubt)
+    if (locked.value || !(isFirst.value || place.value)) return
+    const act = isFirst.value ? 'confirmStake' : 'liftStake'
+    void decide({ act, page: current.value }).then(nextDoubt)
   }
   function toggleAside() {
     if (locked.value || !page.value) return
@@ -57,12 +63,36 @@ export function usePageActs(desk: Desk) {
     naming.value = false
     void decide({ act: 'nameType', page: current.value, type })
   }
+  /** The types as they are offered: the best guesses first, then all others. */
+  const offered = computed(() => {
+    const all = batch.value?.types ?? []
+    const guesses = document.value?.type.guesses ?? []
+    const guessed = guesses.flatMap((g) => {
+      const type = all.find((x) => x.type === g.type)
+      return type ? [{ type: type.type, title: type.title, certainty: g.certainty }] : []
+    })
+    const rest = all.filter((x) => !guesses.some((g) => g.type === x.type))
+    return [...guessed, ...rest.map((x) => ({ type: x.type, title: x.title, certainty: undefined }))]
+  })
   /** While the types are shown, a figure takes one. */
   function pick(n: number) {
-    const type = batch.value?.types[n - 1]
+    const type = offered.value[n - 1]
     if (naming.value && type) name(type.type)
   }
-  return { naming, isFirst, toggleStake, confirm, toggleAside, turn, nudge, drop, toggleNaming, name, pick }
+  return {
+    naming,
+    isFirst,
+    offered,
+    toggleStake,
+    confirm,
+    toggleAside,
+    turn,
+    nudge,
+    drop,
+    toggleNaming,
+    name,
+    pick,
+  }
 }
 
 export type PageActs = ReturnType<typeof usePageActs>

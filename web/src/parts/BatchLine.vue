@@ -16,6 +16,9 @@ interface Segment {
   doubts: number
   doubtfulStake: boolean
 }
+const places = computed(() => new Set(props.batch.places.map((p) => p.page)))
+/** What a page adds to its document's doubts. */
+const ofPage = (page: Schema['DeskPage']) => Number(page.needsEye) + Number(places.value.has(page.no))
 const segments = computed(() => {
   const all: Segment[] = []
   const byNo = new Map(props.batch.documents.map((d) => [d.no, d]))
@@ -26,7 +29,7 @@ const segments = computed(() => {
       else all.push({ kind: 'aside', length: 1, no: 0, doubts: 0, doubtfulStake: false })
     } else if (last?.kind === 'document' && last.no === page.document) {
       last.length++
-      last.doubts += Number(page.needsEye)
+      last.doubts += ofPage(page)
     } else {
       const d = byNo.get(page.document)
       const before = all.some((s) => s.no === page.document)
@@ -34,7 +37,7 @@ const segments = computed(() => {
         kind: 'document',
         length: 1,
         no: page.document,
-        doubts: (d && !before ? documentDoubts(d) : 0) + Number(page.needsEye),
+        doubts: (d && !before ? documentDoubts(d) : 0) + ofPage(page),
         doubtfulStake: !!d?.stake.doubtful,
       })
     }

@@ -18,6 +18,8 @@ const props = defineProps<{
   batch: Schema['BatchDetail']
   page: Schema['DeskPage']
   document: Schema['DocumentView'] | undefined
+  /** Whether a stake may be missing before this page. */
+  place: Schema['PlaceView'] | undefined
   acts: PageActs
   check: ImageCheck
   locked: boolean
@@ -71,6 +73,7 @@ const facts = computed(() => {
           },
         ]
       : []),
+    ...(document?.type.variant ? [{ label: t('pageDesk.variant'), value: document.type.variant }] : []),
     ...(page.sheet
       ? [
           {
@@ -103,7 +106,7 @@ const facts = computed(() => {
     <template v-if="!folded">
       <TypePicker
         v-if="acts.naming.value && document"
-        :types="batch.types"
+        :types="acts.offered.value"
         :document="document.no"
         @name="acts.name"
         @close="acts.toggleNaming"
@@ -114,6 +117,17 @@ const facts = computed(() => {
           <KeyButton :disabled="locked" k="Y" @click="acts.confirm">{{ t('pageDesk.confirm') }}</KeyButton>
           <KeyButton :disabled="locked" k="Space" @click="acts.toggleStake">
             {{ t('pageDesk.lift') }}
+          </KeyButton>
+        </template>
+      </NoteBanner>
+      <NoteBanner v-if="place" kind="doubt">
+        <b class="state doubtful">{{ t('pageDesk.doubtPlace') }}</b>
+        {{ t('pageDesk.maybe', { share: share(place.certainty, 0) }) }}
+        {{ place.evidence.map((e) => words.reason(e.why)).join('; ') }}
+        <template #acts>
+          <KeyButton :disabled="locked" k="Y" @click="acts.confirm">{{ t('pageDesk.goesOn') }}</KeyButton>
+          <KeyButton :disabled="locked" k="Space" @click="acts.toggleStake">
+            {{ t('pageDesk.plant') }}
           </KeyButton>
         </template>
       </NoteBanner>

@@ -40,6 +40,7 @@ const virtual = useVirtualizer(
   })),
 )
 const first = computed(() => new Map(props.batch.documents.map((d) => [d.pages[0], d])))
+const maybe = computed(() => new Set(props.batch.places.map((p) => p.page)))
 /** Pages after which something is still to come. */
 const gaps = computed(() => new Set(props.batch.gaps.filter((g) => g.open).map((g) => g.page)))
 const dragged = ref(0)
@@ -70,6 +71,7 @@ defineExpose({ columns, show })
           :batch="batch"
           :page="p"
           :begins="first.get(p.no)"
+          :maybe="maybe.has(p.no)"
           :gap="gaps.has(p.no)"
           :width="thumb"
           :class="{ current: p.no === current, chosen: chosen.includes(p.no), over: over === p.no }"

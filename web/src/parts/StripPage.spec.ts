@@ -13,6 +13,7 @@ const at = (over: object, begins = false) =>
       begins: begins ? one.documents[0] : undefined,
       width: 108,
       gap: false,
+      maybe: false,
     },
     global: { plugins: [i18n] },
   })

@@ -10,6 +10,8 @@ const props = defineProps<{
   page: Schema['DeskPage']
   /** The document that begins here. */
   begins: Schema['DocumentView'] | undefined
+  /** Whether a stake may be missing before it. */
+  maybe: boolean
   /** Of its picture, in pixels. */
   width: number
   gap: boolean
@@ -53,6 +55,7 @@ const label = computed(() =>
     out.value && t(`pageDesk.out.${out.value}`),
     type.value && t('pageDesk.begins', { type: type.value, reason: reason.value }),
     badge.value?.word,
+    props.maybe && t('pageDesk.doubtPlace'),
     props.gap && t('gap.mark'),
   ]
     .filter(Boolean)
@@ -68,6 +71,7 @@ const label = computed(() =>
       :class="{ broken: begins.stake.doubtful }"
       :style="{ height: height + 7 + 'px' }"
     />
+    <div v-else-if="maybe" class="stake maybe" :style="{ height: height + 7 + 'px' }" />
     <div class="sheet" :style="{ width: width + 'px', height: height + 'px' }">
       <img :src="pictureOf(batch.no, page, 200)" loading="lazy" draggable="false" alt="" />
       <span v-if="badge" class="badge" :class="{ eye: badge.eye }">{{ badge.mark }} {{ badge.word }}</span>
@@ -81,6 +85,7 @@ const label = computed(() =>
         {{ type }}
         <div class="tag" :class="{ doubt: begins.stake.doubtful }">{{ reason }}</div>
       </template>
+      <div v-else-if="maybe" class="tag doubt">{{ t('pageDesk.doubtPlace') }}</div>
       <span v-else-if="out" class="soft">{{ t(`pageDesk.out.${out}`) }}</span>
     </div>
   </div>
@@ -123,6 +128,11 @@ const label = computed(() =>
     transparent 23px 28px
   );
   outline-style: dashed;
+  outline-width: 1px;
+}
+.stake.maybe {
+  background: none;
+  outline-style: dotted;
   outline-width: 1px;
 }
 .gap {

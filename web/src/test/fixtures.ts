@@ -79,7 +79,7 @@ export function doc(
       ],
       by: '',
     },
-    type: { type: 'letter', certainty: 1, doubtful: false, evidence: [], by: '' },
+    type: { type: 'letter', certainty: 1, doubtful: false, evidence: [], guesses: [], variant: '', by: '' },
   }
 }
 
@@ -109,6 +109,7 @@ export function batch(
     ],
     pages,
     documents,
+    places: [],
     ledger: {
       received: pages.length,
       filed: 0,

@@ -3,7 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
-import { pictureOf, repairsOf } from '../api/client'
+import { repairsOf } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { useBringing } from '../composables/useBringing'
 import { useImageCheck } from '../composables/useImageCheck'
@@ -12,15 +12,16 @@ import { usePageChoice } from '../composables/usePageChoice'
 import { usePageDoubts } from '../composables/usePageDoubts'
 import { usePageKeys } from '../composables/usePageKeys'
 import { useReasons } from '../composables/useReasons'
+import { useSplit } from '../composables/useSplit'
 import AskReason from '../parts/AskReason.vue'
 import BatchLine from '../parts/BatchLine.vue'
 import BringPages from '../parts/BringPages.vue'
 import NotReadList from '../parts/NotReadList.vue'
 import PageFacts from '../parts/PageFacts.vue'
 import PageNotes from '../parts/PageNotes.vue'
+import PageOnDesk from '../parts/PageOnDesk.vue'
 import PageStrip from '../parts/PageStrip.vue'
 import PageTools from '../parts/PageTools.vue'
-import PageViewer from '../parts/PageViewer.vue'
 import RepairBar from '../parts/RepairBar.vue'
 import WaitingFor from '../parts/base/WaitingFor.vue'
 import { pageShapes } from '../parts/shapes'
@@ -28,14 +29,14 @@ import { pageShapes } from '../parts/shapes'
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
 const router = useRouter()
-const { batch, loading, problem, pages, documents, load, decide, undo, redo, moveTo } = useBatch(
+const { batch, loading, problem, pages, documents, places, load, decide, undo, redo, moveTo } = useBatch(
   props.no,
   false,
 )
 const strip = ref<InstanceType<typeof PageStrip>>()
-const viewer = ref<InstanceType<typeof PageViewer>>()
+const viewer = ref<InstanceType<typeof PageOnDesk>>()
 const size = useLocalStorage('jalon.thumb', 1)
-const split = useLocalStorage<string | number>('jalon.strip', '46%')
+const { split, resplit } = useSplit()
 const folded = useLocalStorage('jalon.facts.folded', false)
 const lens = ref(false)
 
@@ -47,8 +48,16 @@ const document = computed(() => documents.value.find((d) => d.no === page.value?
 const locked = computed(() => !batch.value || batch.value.filed || !batch.value.free)
 const gap = computed(() => batch.value?.gaps.find((g) => g.page === current.value) ?? null)
 
-const { doubts, eyes, nextDoubt } = usePageDoubts({ pages, documents, current, select, nextOf })
-const acts = usePageActs({ batch, pages, current, chosen, page, document, locked, decide, nextDoubt })
+const place = computed(() => places.value.find((p) => p.page === current.value))
+const { doubts, eyes, beside, nextDoubt } = usePageDoubts({
+  pages,
+  documents,
+  places,
+  current,
+  select,
+  nextOf,
+})
+const acts = usePageActs({ batch, pages, current, chosen, page, document, place, locked, decide, nextDoubt })
 const { asking, label, given, ask, answer } = useReasons({ page, locked, gap, decide, nextDoubt })
 const check = useImageCheck({ no: props.no, pages, index, current, chosen, locked, decide, next: nextDoubt })
 const { region, repairing, preview, before, shownRecipe } = check
@@ -80,8 +89,6 @@ const nothing = computed(
     (!pages.value.length && batch.value?.stage !== 'intake' && t('pageDesk.empty')) ||
     (onlyEyes.value && !eyes.value && t('image.noneNeed')),
 )
-const SPLITS = ['30%', '46%', '64%']
-const resplit = () => (split.value = SPLITS[(SPLITS.indexOf(String(split.value)) + 1) % SPLITS.length])
 
 const toggle = (what: Ref<boolean>) => (what.value = !what.value)
 usePageKeys({
@@ -168,25 +175,18 @@ usePageKeys({
             <NotReadList :no="no" :items="batch.rejected" :locked="locked" @changed="load" />
           </ElSplitterPanel>
           <ElSplitterPanel>
-            <PageViewer
+            <PageOnDesk
               v-if="page"
               ref="viewer"
-              :src="pictureOf(no, page, 900, shownRecipe)"
-              :fine="pictureOf(no, page, 1700, shownRecipe)"
-              :thumb="pictureOf(no, page, 200)"
-              :turn="shownRecipe.some((r) => r.do === 'straighten') ? -page.lean : 0"
-              :lean="page.lean"
-              :alt="t('pageDesk.page', { no: page.no })"
-              :width-mm="page.widthMm"
-              :height-mm="page.heightMm"
-              v-bind="{ lens, shapes }"
+              v-bind="{ no, page, beside, lens, shapes }"
+              :recipe="shownRecipe"
             />
           </ElSplitterPanel>
         </ElSplitter>
         <PageFacts
           v-if="page"
           v-model:folded="folded"
-          v-bind="{ batch, page, document, acts, check, locked, gap }"
+          v-bind="{ batch, page, document, place, acts, check, locked, gap }"
           @ask="ask($event, current)"
           @decide="decide"
           @insert="insert"

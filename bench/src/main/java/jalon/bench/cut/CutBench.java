@@ -40,11 +40,17 @@ public final class CutBench {
     public static void main(String[] args) throws Exception {
         System.setProperty("java.awt.headless", "true");
         int batches = Integer.parseInt(args[2]);
-        var bench = new CutBench(Path.of(args[1]), Long.parseLong(args[3]));
         if (args.length > 4) {
-            System.out.println(bench.fit(batches));
+            var training = new PagesAloneTraining();
+            for (String seed : args[3].split(",")) {
+                new CutBench(Path.of(args[1]), Long.parseLong(seed))
+                        .batches(batches)
+                        .forEach(b -> training.add(b.pages, PageKnowledge.NONE, b.firsts));
+            }
+            System.out.println(training.fitted(6000));
             return;
         }
+        var bench = new CutBench(Path.of(args[1]), Long.parseLong(args[3]));
         String table = bench.measure(batches);
         System.out.println(table);
         Files.writeString(Path.of(args[0]), table);
@@ -62,8 +68,9 @@ public final class CutBench {
         List<PageFacts> pages = new ArrayList<>();
         Set<Integer> firsts = new HashSet<>();
         List<String> kinds = new ArrayList<>();
+        var mixed = new MixedPaper(r);
         while (pages.size() < PAGES) {
-            var document = MixedPaper.document(r);
+            var document = mixed.document(r);
             firsts.add(pages.size() + 1);
             // One feeding of one document has much the same wear.
             long wear = r.nextLong();
@@ -75,12 +82,6 @@ public final class CutBench {
             }
         }
         return new Batch(pages, firsts, kinds);
-    }
-
-    private String fit(int n) {
-        var training = new PagesAloneTraining();
-        batches(n).forEach(b -> training.add(b.pages, PageKnowledge.NONE, b.firsts));
-        return training.fitted(6000);
     }
 
     private String measure(int n) throws Streams.InvalidStream {

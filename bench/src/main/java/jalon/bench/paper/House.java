@@ -81,7 +81,7 @@ final class House {
         hand = face(HANDS, r);
         letterhead = r.nextInt(5);
         logo = r.nextInt(6);
-        left = 16 + r.nextInt(14);
+        left = 18 + 3 * r.nextInt(4);
         points = 9 + 0.5 * r.nextInt(6);
         numbering = r.nextInt(6);
         footer = r.nextBoolean();

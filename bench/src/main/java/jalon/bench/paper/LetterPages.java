@@ -33,10 +33,14 @@ final class LetterPages {
                 house.points,
                 reference + "   " + (1 + r.nextInt(28)) + "." + (1 + r.nextInt(12)) + "." + (2020 + r.nextInt(6)));
         y += 2 * line;
-        leaf.bold(house.left, y, house.points, s.any(s.subjects(), r));
-        y += 2 * line;
-        leaf.text(house.left, y, house.points, s.any(s.greetings(), r) + ",");
-        y += 2 * line;
+        if (r.nextInt(4) > 0) {
+            leaf.bold(house.left, y, house.points, s.any(s.subjects(), r));
+            y += 2 * line;
+        }
+        if (r.nextInt(4) > 0) {
+            leaf.text(house.left, y, house.points, s.any(s.greetings(), r) + ",");
+            y += 2 * line;
+        }
         for (int no = 1; no <= count; no++) {
             if (no > 1) {
                 leaf = house.leaf();

@@ -9,8 +9,6 @@ import java.util.Random;
  * forms of one and two pages, contracts with numbered paragraphs, certificates, notes.
  */
 public final class MixedPaper {
-    private MixedPaper() {}
-
     /** Kinds of paper. */
     enum Kind {
         LETTER,
@@ -28,8 +26,20 @@ public final class MixedPaper {
     /** @param narrow whether it is on A5 */
     public record Document(String kind, List<? extends jalon.demo.Sheet> pages, boolean narrow) {}
 
-    public static Document document(Random r) {
-        return document(new House(r), r);
+    private final List<House> houses = new ArrayList<>();
+
+    /** What lies in one batch: mostly of one language and from few senders, several documents of whom may follow each other. */
+    public MixedPaper(Random r) {
+        boolean oneLanguage = r.nextInt(5) > 0;
+        Speech speech = Speech.ALL.get(r.nextInt(Speech.ALL.size()));
+        int senders = 2 + r.nextInt(5);
+        for (int i = 0; i < senders; i++) {
+            houses.add(oneLanguage ? new House(speech, r) : new House(r));
+        }
+    }
+
+    public Document document(Random r) {
+        return document(houses.get(r.nextInt(houses.size())), r);
     }
 
     static Document document(House house, Random r) {

@@ -43,8 +43,14 @@ final class ParagraphPages {
                 leaf.text(house.left, 13, 8, title);
                 leaf.rule(house.left, 15, 210 - house.left, 15);
             }
+            if (no > 1 && r.nextInt(6) == 0) {
+                // An annex, with a heading as large as a title.
+                leaf.bold(
+                        house.left, y + 4, 13 + r.nextInt(5), s.any(s.labels(), r) + " " + (char) ('A' + r.nextInt(4)));
+                y += 14;
+            }
             boolean last = no == count;
-            double bottom = last ? Math.min(225, y + 25 + r.nextInt(150)) : 266;
+            double bottom = last ? Math.min(250, y + 25 + r.nextInt(200)) : 266;
             boolean fresh = no == 1 || r.nextBoolean();
             while (y < bottom) {
                 if (fresh) {

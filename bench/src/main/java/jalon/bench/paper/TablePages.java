@@ -64,7 +64,7 @@ final class TablePages {
                 y += step;
             }
             boolean last = no == count;
-            double bottom = last ? Math.min(235, y + 20 + r.nextInt(140)) : 262;
+            double bottom = last ? Math.min(262, y + 20 + r.nextInt(220)) : 262;
             while (y < bottom) {
                 leaf.text(
                         at[0],

@@ -46,6 +46,7 @@ record BatchDetail(
     record Content(
             List<DeskPage> pages,
             List<BatchView.DocumentView> documents,
+            List<BatchView.PlaceView> places,
             Ledger ledger,
             List<NotReadList.NotRead> rejected,
             List<BatchView.Gap> gaps,

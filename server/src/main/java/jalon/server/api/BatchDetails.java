@@ -77,6 +77,7 @@ class BatchDetails {
                         .map(p -> page(p, facts.get(p.no()), sheets.get(p.no())))
                         .toList(),
                 view.documents(),
+                view.places(),
                 filing.ledger(batch, view),
                 notRead.of(batch),
                 view.gaps(),

@@ -52,7 +52,13 @@ record StoredView(
     record StoredStake(int page, double certainty, boolean doubtful, List<StoredEvidence> evidence, String by) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record StoredType(String type, double certainty, boolean doubtful, List<StoredEvidence> evidence, String by) {}
+    record StoredType(
+            String type,
+            String variant,
+            double certainty,
+            boolean doubtful,
+            List<StoredEvidence> evidence,
+            String by) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record StoredEvidence(Evidence.Rule rule, int page, Box box, StoredReason why, double score) {}
@@ -142,7 +148,7 @@ record StoredView(
                 d.pages(),
                 d.separator(),
                 new StoredStake(s.page(), s.certainty(), s.doubtful(), stored(s.evidence()), s.by()),
-                new StoredType(t.type(), t.certainty(), t.doubtful(), stored(t.evidence()), t.by()),
+                new StoredType(t.type(), t.variant(), t.certainty(), t.doubtful(), stored(t.evidence()), t.by()),
                 fields);
     }
 
@@ -173,6 +179,8 @@ record StoredView(
         return new BatchView(
                 pages.stream().map(StoredView::page).toList(),
                 documents.stream().map(StoredView::document).toList(),
+                // Once filing has begun nobody asks any more.
+                List.of(),
                 gaps == null
                         ? List.of()
                         : gaps.stream()
@@ -223,7 +231,8 @@ record StoredView(
                 d.pages,
                 d.separator,
                 new BatchView.StakeView(s.page, s.certainty, s.doubtful, evidence(s.evidence), s.by),
-                new BatchView.TypeView(t.type, t.certainty, t.doubtful, evidence(t.evidence), t.by),
+                new BatchView.TypeView(
+                        t.type, t.variant, t.certainty, t.doubtful, evidence(t.evidence), List.of(), t.by),
                 fields);
     }
 

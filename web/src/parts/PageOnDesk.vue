@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { pictureOf, type Repair, type Schema } from '../api/client'
+import PageBefore from './PageBefore.vue'
+import PageViewer from './PageViewer.vue'
+import type { Shape } from './shapes'
+
+/** The current page of the Page desk through its recipe, with the page before where both are asked about. */
+defineProps<{
+  no: string
+  page: Schema['DeskPage']
+  beside: Schema['DeskPage'] | undefined
+  recipe: Repair[]
+  lens: boolean
+  shapes: Shape[]
+}>()
+const { t } = useI18n()
+const viewer = ref<InstanceType<typeof PageViewer>>()
+defineExpose({
+  zoom: (factor: number) => viewer.value?.zoom(factor),
+  fit: (to: 'whole' | 'width') => viewer.value?.fit(to),
+  real: () => viewer.value?.real(),
+})
+</script>
+
+<template>
+  <div class="pair row-of">
+    <PageBefore v-if="beside" :no="no" :page="beside" />
+    <PageViewer
+      ref="viewer"
+      :src="pictureOf(no, page, 900, recipe)"
+      :fine="pictureOf(no, page, 1700, recipe)"
+      :thumb="pictureOf(no, page, 200)"
+      :turn="recipe.some((r) => r.do === 'straighten') ? -page.lean : 0"
+      :lean="page.lean"
+      :alt="t('pageDesk.page', { no: page.no })"
+      :width-mm="page.widthMm"
+      :height-mm="page.heightMm"
+      v-bind="{ lens, shapes }"
+    />
+  </div>
+</template>
+
+<style scoped>
+.pair {
+  height: 100%;
+}
+</style>
