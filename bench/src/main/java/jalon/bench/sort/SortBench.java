@@ -58,7 +58,11 @@ public final class SortBench {
     }
 
     private LearnedTypes learned(int samples) {
-        List<Specimen> all = IntStream.range(0, world.known().size() * samples)
+        return LearnedTypes.of(specimens(samples));
+    }
+
+    private List<Specimen> specimens(int samples) {
+        return IntStream.range(0, world.known().size() * samples)
                 .parallel()
                 .mapToObj(i -> {
                     var kind = world.known().get(i / samples);
@@ -66,7 +70,6 @@ public final class SortBench {
                             kind.name() + "-" + i, kind.name(), null, List.of(read(kind, i / samples, i % samples)));
                 })
                 .toList();
-        return LearnedTypes.of(all);
     }
 
     private List<Page> pages(int tests) {
@@ -81,10 +84,37 @@ public final class SortBench {
                 .toList();
     }
 
+    /** So many types make a small world: streams have few types or many. */
+    private static final int FEW = 7;
+
     private void train(SortTraining training, int samples, int tests) {
-        LearnedTypes types = learned(samples);
-        for (Page p : pages(tests)) {
-            training.add(types, p.facts, p.known ? p.kind.name() : null);
+        List<Specimen> all = specimens(samples);
+        List<Page> pages = pages(tests);
+        train(training, LearnedTypes.of(all), pages, pages.size());
+        for (int from = 0; from + FEW <= world.known().size(); from += FEW) {
+            List<String> names = world.known().subList(from, from + FEW).stream()
+                    .map(FormWorld.Kind::name)
+                    .toList();
+            LearnedTypes few = LearnedTypes.of(
+                    all.stream().filter(s -> names.contains(s.type())).toList());
+            List<Page> its = pages.stream()
+                    .filter(p -> names.contains(p.kind.name()))
+                    .toList();
+            train(training, few, its, its.size());
+            int first = world.known().subList(from, from + FEW).get(0).family();
+            int last = world.known().get(from + FEW - 1).family();
+            List<Page> others = pages.stream()
+                    .filter(p -> p.kind.family() < first || p.kind.family() > last)
+                    .toList();
+            train(training, few, others.subList(from, Math.min(from + 2 * FEW, others.size())), 0);
+        }
+    }
+
+    /** @param known how many of the pages may be of a type that is learned; the others are of none */
+    private static void train(SortTraining training, LearnedTypes types, List<Page> pages, int known) {
+        for (int i = 0; i < pages.size(); i++) {
+            Page p = pages.get(i);
+            training.add(types, p.facts, i < known && p.known ? p.kind.name() : null);
         }
     }
 

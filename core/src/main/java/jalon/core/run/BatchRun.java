@@ -78,7 +78,9 @@ public final class BatchRun {
     private BatchView view(List<PageFacts> received, List<Decided> decisions, boolean fields) {
         Map<Integer, PageFacts> byNo = new HashMap<>();
         received.forEach(p -> byNo.put(p.no(), p));
-        Cut cut = Cutter.cut(stream, received, new KnownPages(learned, registers, today));
+        Cut cut = memory.cut(
+                new IndexMemory.CutKey(stream, learned, registers, received),
+                () -> Cutter.cut(stream, received, new KnownPages(learned, registers, today)));
         DecidedBatch desk =
                 new DecidedBatch(received.stream().map(PageFacts::no).toList(), cut);
         decisions.forEach(desk::apply);

@@ -3,19 +3,69 @@ package jalon.core.run;
 import jalon.core.index.Document;
 import jalon.core.index.FieldValue;
 import jalon.core.index.Register;
+import jalon.core.read.PageFacts;
+import jalon.core.sort.Learned;
+import jalon.core.split.Cut;
+import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 
 /**
- * Remembers the fields of documents. A batch is looked at again after every decision of a person, and a decision changes
- * one document of perhaps two hundred; the others give the same as before.
+ * Remembers what the rules make of a batch's pages, and the fields of its documents. A batch is looked at again after every
+ * decision of a person, and a decision changes one document of perhaps two hundred; the others give the same as before, and
+ * the machine's own cut never changes.
  */
 @FunctionalInterface
 public interface IndexMemory {
     /** Works everything out each time. */
     IndexMemory NONE = (key, work) -> work.get();
+
+    /** @param work how to work it out when it is not remembered */
+    default Cut cut(CutKey key, Supplier<Cut> work) {
+        return work.get();
+    }
+
+    /** All that a cut depends on; each the same when it is the same object, as are the pages in their list. */
+    final class CutKey {
+        private final StreamDefinition stream;
+        private final Learned learned;
+        private final Map<String, Register> registers;
+        private final List<PageFacts> pages;
+
+        CutKey(StreamDefinition stream, Learned learned, Map<String, Register> registers, List<PageFacts> pages) {
+            this.stream = stream;
+            this.learned = learned;
+            this.registers = registers;
+            this.pages = pages;
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            if (!(other instanceof CutKey k)
+                    || stream != k.stream
+                    || learned != k.learned
+                    || registers != k.registers
+                    || pages.size() != k.pages.size()) {
+                return false;
+            }
+            for (int i = 0; i < pages.size(); i++) {
+                if (pages.get(i) != k.pages.get(i)) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        @Override
+        public int hashCode() {
+            return 31 * System.identityHashCode(stream)
+                    + (pages.isEmpty() ? 0 : System.identityHashCode(pages.get(0)))
+                    + pages.size();
+        }
+    }
 
     /** @param work how to work it out when it is not remembered */
     Map<String, FieldValue> fields(Key key, Supplier<Map<String, FieldValue>> work);

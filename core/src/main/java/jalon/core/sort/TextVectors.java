@@ -15,6 +15,9 @@ final class TextVectors {
     /** Values differ from page to page, and most of what holds digits is a value. */
     private static final double WITH_DIGITS = 0.5;
 
+    /** As if so many pages more had been seen that have none of it: a stream of two types is then weighed as one of many. */
+    private static final double ELSEWHERE = 200;
+
     private final Map<Integer, Integer> samplesWith = new HashMap<>();
     private final Map<Integer, List<Entry>> index = new HashMap<>();
     private final int samples;
@@ -50,7 +53,7 @@ final class TextVectors {
     }
 
     private double rarity(int feature) {
-        return Math.log((samples + 1.0) / (samplesWith.getOrDefault(feature, 0) + 0.5));
+        return Math.log((samples + ELSEWHERE) / (samplesWith.getOrDefault(feature, 0) + 1.0));
     }
 
     private static Map<Integer, Double> counts(SeenPage page) {

@@ -178,26 +178,17 @@ final class PagePair {
         }
         set(Trait.SAME_NUMBERS, same);
         int other = 0;
-        for (var w : here.straight) {
-            String form = form(w.text());
-            if (form.isEmpty()) {
-                continue;
-            }
-            for (var v : before.straight) {
+        for (PageTraits.Coded w : here.coded) {
+            for (PageTraits.Coded v : before.coded) {
                 if (Math.abs(v.box().centreX() - w.box().centreX()) < 6
                         && Math.abs(v.box().centreY() - w.box().centreY()) < 6
-                        && form(v.text()).equals(form)
-                        && !v.text().equals(w.text())) {
+                        && v.form().equals(w.form())
+                        && !v.number().equals(w.number())) {
                     other++;
                 }
             }
         }
         set(Trait.OTHER_NUMBERS, Math.min(1, other / 2.0));
-    }
-
-    private static String form(String text) {
-        long digits = text.chars().filter(Character::isDigit).count();
-        return digits < 4 ? "" : text.replaceAll("\\d", "9").replaceAll("\\pL", "A");
     }
 
     /** The share of this page's rules that the page before has too. */

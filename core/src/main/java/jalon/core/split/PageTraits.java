@@ -50,6 +50,7 @@ final class PageTraits {
     final Set<String> vocabulary = new HashSet<>();
     final Set<String> numbers = new HashSet<>();
     final Map<String, Word> placed = new HashMap<>();
+    final List<Coded> coded = new ArrayList<>();
     final List<Word> straight;
 
     PageTraits(PageFacts page) {
@@ -143,12 +144,16 @@ final class PageTraits {
             long digits = plain.chars().filter(Character::isDigit).count();
             if (digits >= LONG_NUMBER) {
                 numbers.add(plain);
+                coded.add(new Coded(plain, plain.replaceAll("\\d", "9").replaceAll("\\pL", "A"), w.box()));
             } else if (digits == 0 && plain.length() >= 4) {
                 vocabulary.add(plain);
             }
             placed.putIfAbsent(key(plain, w.box(), 0, 0), w);
         }
     }
+
+    /** @param form the number with a 9 for every digit and an A for every letter */
+    record Coded(String number, String form, Box box) {}
 
     private static boolean says(Word w) {
         return w.text().codePoints().anyMatch(Character::isLetterOrDigit);

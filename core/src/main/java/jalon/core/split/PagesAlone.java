@@ -56,8 +56,8 @@ final class PagesAlone {
     private static List<Evidence> evidence(PagePair p, double certainty) {
         List<Said> said = new ArrayList<>();
         for (PagePair.Trait t : PagePair.Trait.values()) {
-            Reason why = reason(t, p);
-            if (why != null && p.get(t) != 0) {
+            Reason why = p.get(t) == 0 ? null : reason(t, p);
+            if (why != null) {
                 said.add(new Said(PagesAloneWeights.of(t) * p.get(t), why));
             }
         }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 
-/** Fits the weights of {@link PagesAloneWeights} on batches whose cut is known: logistic regression with a little shrinking. */
+/** Fits the weights of {@link PagesAloneWeights} on batches whose cut is known: logistic regression, held a little to the weights in force. */
 public final class PagesAloneTraining {
     private static final double SHRINK = 0.0006;
 
@@ -25,6 +25,7 @@ public final class PagesAloneTraining {
     public String fitted(int steps) {
         int n = PagePair.Trait.values().length;
         double[] w = PagesAloneWeights.inForce();
+        double[] start = w.clone();
         double[] square = new double[n];
         for (int step = 0; step < steps; step++) {
             double[] slope = new double[n];
@@ -35,7 +36,7 @@ public final class PagesAloneTraining {
                 }
             }
             for (int k = 0; k < n; k++) {
-                slope[k] -= k == 0 ? 0 : SHRINK * w[k];
+                slope[k] -= k == 0 ? 0 : SHRINK * (w[k] - start[k]);
                 square[k] += slope[k] * slope[k];
                 w[k] += 0.3 * slope[k] / Math.sqrt(square[k] + 1e-9);
             }

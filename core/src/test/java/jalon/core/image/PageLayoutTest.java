@@ -52,7 +52,7 @@ class PageLayoutTest {
             assertThat(r.centreX()).isCloseTo(60, within(0.7));
             assertThat(r.height()).isCloseTo(80, within(1.5));
         });
-        assertThat(layout.rules()).noneMatch(r -> r.y() > 50 && r.y() < 65);
+        assertThat(layout.rules()).noneMatch(r -> r.y() > 50 && r.y() < 65 && r.width() > 9);
         assertThat(layout.boxes()).anySatisfy(b -> {
             assertThat(b.centreX()).isCloseTo(152.5, within(0.8));
             assertThat(b.width()).isCloseTo(5, within(1.0));

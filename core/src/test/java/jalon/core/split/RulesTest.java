@@ -182,4 +182,30 @@ class RulesTest {
         assertThat(view.documents().get(0).type().guesses().get(0).type()).isEqualTo("notice");
         assertThat(view.documents().get(0).type().variant()).isEqualTo("1");
     }
+
+    @Test
+    void fromThePagesAloneALetterEndsWhereTheNextOneBeginsAndEveryPlaceHasItsCertainty() throws Exception {
+        String[] more = new String[28];
+        java.util.Arrays.fill(more, "and so the water of the river stood higher than the sill of the lower sluice had");
+        BatchView view = view(
+                "\"rules\":[{\"by\":\"pages-alone\"}]",
+                page(1, letter("Dear Mrs Harrowby,", "PK-77301")),
+                page(2, more),
+                page(3, "was in the end agreed.", "Yours faithfully", "Corvow Tarnick"),
+                page(4, letter("Dear Mr Tolland,", "QX-10442")),
+                page(5, "that is all there is to say of it.", "Kind regards", "Brimow Ashley"));
+        assertThat(documents(view)).containsExactly(List.of(1, 2, 3), List.of(4, 5));
+        var stake = view.documents().get(1).stake();
+        assertThat(stake.certainty()).isGreaterThan(0.5).isLessThan(1);
+        assertThat(stake.evidence()).extracting(e -> e.why().words()).anyMatch(w -> w.contains("letter"));
+        assertThat(view.places()).allMatch(p -> p.certainty() > 0.2 && p.certainty() < 0.5 && !p.evidence().isEmpty());
+    }
+
+    private static String[] letter(String greeting, String number) {
+        List<String> lines = new java.util.ArrayList<>(List.of("Corvow Board", number + "  3 April 2026", greeting));
+        while (lines.size() < 29) {
+            lines.add("we write about the sluice of the lower weir and about the water that the river brought");
+        }
+        return lines.toArray(String[]::new);
+    }
 }

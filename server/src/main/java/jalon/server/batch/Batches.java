@@ -15,6 +15,7 @@ import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
 import jalon.core.run.IndexMemory;
 import jalon.core.sort.Learned;
+import jalon.core.split.Cut;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
@@ -51,6 +52,9 @@ public class Batches {
 
     private final Cache<IndexMemory.Key, Map<String, FieldValue>> indexed =
             Caffeine.newBuilder().maximumSize(10_000).build();
+
+    private final Cache<IndexMemory.CutKey, Cut> cuts =
+            Caffeine.newBuilder().maximumSize(200).build();
 
     private final Cache<Long, BatchView> filed =
             Caffeine.newBuilder().maximumSize(100).build();
@@ -161,23 +165,36 @@ public class Batches {
                 // The day it came in, not the day it is looked at: a later look gives the same.
                 times.day(batch.origin().madeAt()),
                 context(batch),
-                (key, work) -> remembered(key, work, reading));
+                new Remembered(reading));
         List<Decided> decisions = decisions(batch);
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
     }
 
-    /** A zone that could not be read this time may be read the next: what was made without it is not kept. */
-    private Map<String, FieldValue> remembered(
-            IndexMemory.Key key, Supplier<Map<String, FieldValue>> work, PageZones.Reading reading) {
-        Map<String, FieldValue> known = indexed.getIfPresent(key);
-        if (known == null) {
-            int missed = reading.missed();
-            known = work.get();
-            if (reading.missed() == missed) {
-                indexed.put(key, known);
-            }
+    private final class Remembered implements IndexMemory {
+        private final PageZones.Reading reading;
+
+        Remembered(PageZones.Reading reading) {
+            this.reading = reading;
         }
-        return known;
+
+        @Override
+        public Cut cut(CutKey key, Supplier<Cut> work) {
+            return cuts.get(key, k -> work.get());
+        }
+
+        /** A zone that could not be read this time may be read the next: what was made without it is not kept. */
+        @Override
+        public Map<String, FieldValue> fields(Key key, Supplier<Map<String, FieldValue>> work) {
+            Map<String, FieldValue> known = indexed.getIfPresent(key);
+            if (known == null) {
+                int missed = reading.missed();
+                known = work.get();
+                if (reading.missed() == missed) {
+                    indexed.put(key, known);
+                }
+            }
+            return known;
+        }
     }
 
     /** What is or was done to the images of these pages before they are filed, by page number. */
