@@ -97,9 +97,8 @@ public final class SortBench {
                     .toList();
             LearnedTypes few = LearnedTypes.of(
                     all.stream().filter(s -> names.contains(s.type())).toList());
-            List<Page> its = pages.stream()
-                    .filter(p -> names.contains(p.kind.name()))
-                    .toList();
+            List<Page> its =
+                    pages.stream().filter(p -> names.contains(p.kind.name())).toList();
             train(training, few, its, its.size());
             int first = world.known().subList(from, from + FEW).get(0).family();
             int last = world.known().get(from + FEW - 1).family();

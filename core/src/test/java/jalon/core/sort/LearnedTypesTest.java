@@ -32,12 +32,7 @@ class LearnedTypesTest {
         line(words, 20 + dx, 40 + dy, line++, title);
         for (String label : LABELS) {
             line(words, 20 + dx, 60 + 12 * line + dy, line, label);
-            line(
-                    words,
-                    90 + dx,
-                    60 + 12 * line + dy,
-                    line,
-                    "value" + no * line + " " + "xyzuvw".charAt(no % 6) + "ab" + line);
+            line(words, 90 + dx, 60 + 12 * line + dy, line, written(no, line));
             line++;
         }
         var moved = boxes.stream()
@@ -47,6 +42,11 @@ class LearnedTypesTest {
                 .words(words)
                 .layout(new PageLayout(List.of(), moved, EMPTY, 105))
                 .seen();
+    }
+
+    /** Something else on every page and line. */
+    private static String written(int no, int line) {
+        return Long.toString(Math.abs(no * 7_919_000_003L + line * 104_729_000_017L), 36);
     }
 
     private static void line(List<Word> words, double x, double y, int line, String text) {

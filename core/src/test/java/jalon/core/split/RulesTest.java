@@ -198,7 +198,10 @@ class RulesTest {
         var stake = view.documents().get(1).stake();
         assertThat(stake.certainty()).isGreaterThan(0.5).isLessThan(1);
         assertThat(stake.evidence()).extracting(e -> e.why().words()).anyMatch(w -> w.contains("letter"));
-        assertThat(view.places()).allMatch(p -> p.certainty() > 0.2 && p.certainty() < 0.5 && !p.evidence().isEmpty());
+        assertThat(view.places())
+                .allMatch(p -> p.certainty() > 0.2
+                        && p.certainty() < 0.5
+                        && !p.evidence().isEmpty());
     }
 
     private static String[] letter(String greeting, String number) {
