@@ -13,12 +13,12 @@ import jalon.core.output.NameTaken;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchContext;
+import jalon.core.run.BatchMemory;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.DocumentFate;
 import jalon.core.run.Filing;
-import jalon.core.run.IndexMemory;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
 import jalon.core.sort.Learned;
@@ -103,7 +103,7 @@ final class Headless {
             }
         };
         LocalDate today = LocalDate.now(ZoneId.systemDefault());
-        return new BatchRun(stream, learned, registers, zones, today, BatchContext.NOTHING, IndexMemory.NONE)
+        return new BatchRun(stream, learned, registers, zones, today, BatchContext.NOTHING, BatchMemory.NONE)
                 .index(pages, List.of());
     }
 

@@ -5,7 +5,6 @@ import jalon.core.apart.WorkerLaunch;
 import jalon.core.read.PageFacts;
 import jalon.core.run.Report;
 import jalon.core.sort.SampleFaults;
-import jalon.core.sort.SampleFolder;
 import jalon.core.sort.Specimen;
 import jalon.core.split.Cutter;
 import jalon.core.stream.StreamDefinition;
@@ -16,7 +15,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.text.Normalizer;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -174,10 +173,9 @@ final class LearnCommand implements Callable<Integer> {
         try {
             List<Path> all = files.values().stream().flatMap(List::stream).toList();
             List<Report.Rejected> rejected = new ArrayList<>();
-            Map<String, Path> paths = new HashMap<>();
             Map<Path, List<PageFacts>> byFile = new ReadFiles(
                             definition.language(), definition.pages().readingRepairs(), readers, most, pool, faults)
-                    .readEach(all, rejected, paths);
+                    .readEach(all, rejected);
             rejected.forEach(r -> faults.add("the sample " + r.file()
                     + (r.filePage() == null ? "" : ", page " + r.filePage()) + " could not be read: " + r.reason()));
             List<Specimen> samples = new ArrayList<>();
@@ -191,7 +189,8 @@ final class LearnCommand implements Callable<Integer> {
                     }
                     if (!pages.isEmpty()) {
                         String type = name(folder);
-                        String id = type + "/" + file.getFileName().toString().replaceAll("[^\\w.-]", "_");
+                        // By what is in it: two names can look the same to a file system.
+                        String id = type + "/" + pages.get(0).sha256();
                         samples.add(new Specimen(id, type, null, pages));
                     }
                 }
@@ -225,7 +224,7 @@ final class LearnCommand implements Callable<Integer> {
 
     private static void delete(Path folder) throws IOException {
         try (Stream<Path> all = Files.walk(folder)) {
-            for (Path p : all.sorted(java.util.Comparator.reverseOrder()).toList()) {
+            for (Path p : all.sorted(Comparator.reverseOrder()).toList()) {
                 Files.delete(p);
             }
         }

@@ -6,7 +6,6 @@ import jalon.core.index.Register;
 import jalon.core.run.Filing;
 import jalon.core.run.Report;
 import jalon.core.sort.Learned;
-import jalon.core.sort.SampleFolder;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import java.io.IOException;

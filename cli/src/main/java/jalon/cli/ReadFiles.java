@@ -35,7 +35,6 @@ final class ReadFiles {
     private final int atOnce;
     private final ExecutorService pool;
     private final List<String> warnings;
-    private final Map<Path, String> hashes = new HashMap<>();
 
     /** @param recipe repairs to read through, @param atOnce pages, @param warnings gets what was kept and is not whole */
     ReadFiles(
@@ -55,13 +54,39 @@ final class ReadFiles {
 
     private record Task(Path file, ReadPage.Origin origin) {}
 
-    private record Outcome(ReadPage.Origin origin, PageFacts facts, Unread problem) {}
+    private record Outcome(Task task, PageFacts facts, Unread problem) {}
 
     /**
      * @param rejected gets what could not be read
      * @param paths gets each file's path by its hash
      */
     List<PageFacts> read(List<Path> files, List<Report.Rejected> rejected, Map<String, Path> paths)
+            throws IOException, InterruptedException {
+        List<PageFacts> pages = new ArrayList<>();
+        for (Outcome o : readable(files, rejected, paths)) {
+            // Numbers have no gaps: a page that could not be read is not in the batch.
+            pages.add(o.facts().numbered(pages.size() + 1));
+        }
+        return pages;
+    }
+
+    /**
+     * The pages of each file by themselves, numbered from 1; a file that could not be read is not there.
+     *
+     * @param rejected gets what could not be read
+     */
+    Map<Path, List<PageFacts>> readEach(List<Path> files, List<Report.Rejected> rejected)
+            throws IOException, InterruptedException {
+        Map<Path, List<PageFacts>> byFile = new HashMap<>();
+        for (Outcome o : readable(files, rejected, new HashMap<>())) {
+            List<PageFacts> pages = byFile.computeIfAbsent(o.task().file(), f -> new ArrayList<>());
+            pages.add(o.facts().numbered(pages.size() + 1));
+        }
+        return byFile;
+    }
+
+    /** The pages that could be read, in the order of the files. */
+    private List<Outcome> readable(List<Path> files, List<Report.Rejected> rejected, Map<String, Path> paths)
             throws IOException, InterruptedException {
         Deque<Task> tasks = tasks(files, rejected, paths);
         Map<Integer, Outcome> outcomes = new ConcurrentHashMap<>();
@@ -83,41 +108,13 @@ final class ReadFiles {
                 throw new IOException(e.getCause());
             }
         }
-        List<PageFacts> pages = new ArrayList<>();
-        outcomes.keySet().stream().sorted().map(outcomes::get).forEach(o -> {
-            if (o.facts() != null) {
-                // Numbers have no gaps: a page that could not be read is not in the batch.
-                pages.add(o.facts().numbered(pages.size() + 1));
-            } else {
-                rejected.add(Report.Rejected.of(o.origin().file(), o.origin().filePage(), o.problem()));
-            }
+        List<Outcome> inOrder =
+                outcomes.keySet().stream().sorted().map(outcomes::get).toList();
+        inOrder.stream().filter(o -> o.facts() == null).forEach(o -> {
+            ReadPage.Origin origin = o.task().origin();
+            rejected.add(Report.Rejected.of(origin.file(), origin.filePage(), o.problem()));
         });
-        return pages;
-    }
-
-    /**
-     * The pages of each file by themselves, numbered from 1.
-     *
-     * @param rejected gets what could not be read
-     * @param paths gets each file's path by its hash
-     */
-    Map<Path, List<PageFacts>> readEach(List<Path> files, List<Report.Rejected> rejected, Map<String, Path> paths)
-            throws IOException, InterruptedException {
-        List<PageFacts> all = read(files, rejected, paths);
-        Map<Path, List<PageFacts>> byFile = new HashMap<>();
-        // Pages come in the order of the files; two files with the same content are told apart by their names.
-        for (PageFacts page : all) {
-            for (Path file : files) {
-                boolean its = file.getFileName().toString().equals(page.file())
-                        && page.sha256().equals(hashes.get(file));
-                if (its) {
-                    List<PageFacts> pages = byFile.computeIfAbsent(file, f -> new ArrayList<>());
-                    pages.add(page.numbered(pages.size() + 1));
-                    break;
-                }
-            }
-        }
-        return byFile;
+        return inOrder.stream().filter(o -> o.facts() != null).toList();
     }
 
     private Deque<Task> tasks(List<Path> files, List<Report.Rejected> rejected, Map<String, Path> paths)
@@ -133,7 +130,6 @@ final class ReadFiles {
             try {
                 String hash = Sha256.of(file);
                 paths.put(hash, file);
-                hashes.put(file, hash);
                 int pages = workers.insist(new CountPages(file)).pages();
                 for (int i = 0; i < pages; i++) {
                     tasks.add(new Task(file, new ReadPage.Origin(++no, name, i + 1, hash)));
@@ -151,9 +147,9 @@ final class ReadFiles {
         for (Task task = next(tasks); task != null; task = next(tasks)) {
             Outcome outcome;
             try {
-                outcome = new Outcome(task.origin(), workers.insist(work(task)), null);
+                outcome = new Outcome(task, workers.insist(work(task)), null);
             } catch (UnreadableFile e) {
-                outcome = new Outcome(task.origin(), null, e.why());
+                outcome = new Outcome(task, null, e.why());
             } catch (WorkFailed e) {
                 if (e.why() == WorkFailed.Why.NOT_INSTALLED || e.why() == WorkFailed.Why.NOT_STARTED) {
                     throw new IllegalStateException(e.getMessage(), e);
@@ -172,12 +168,12 @@ final class ReadFiles {
                 PageFacts facts = workers.ask(work(task).withoutWords());
                 warnings.add(task.origin().file() + ": the words of " + page + " could not be read ("
                         + failed.getMessage() + "); it is filed without them");
-                return new Outcome(task.origin(), facts, null);
+                return new Outcome(task, facts, null);
             } catch (UnreadableFile | WorkFailed e) {
                 // Told below, with what came first.
             }
         }
-        return new Outcome(task.origin(), null, failed.reason().after(PageWorkers.MOST_ATTEMPTS));
+        return new Outcome(task, null, failed.reason().after(PageWorkers.MOST_ATTEMPTS));
     }
 
     private ReadOnePage work(Task task) {

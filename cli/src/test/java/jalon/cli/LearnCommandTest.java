@@ -2,6 +2,7 @@ package jalon.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import jalon.core.sort.Specimen;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import jalon.demo.Scanner;
@@ -127,5 +128,26 @@ class LearnCommandTest {
                 JSON.readTree(Files.readString(learned.resolve("stream.json"))).at("/types/1");
         assertThat(type.get("type").asString()).isEqualTo("parking-permit");
         assertThat(type.get("title").asString()).isEqualTo("Parking Permit");
+    }
+
+    @Test
+    void everySampleIsKeptWhateverItsFileIsCalledAndOneOfTwoTypesIsNamed() throws Exception {
+        List<Sheet> sheets = firsts("dues-letters", 11);
+        Path samples = folder.resolve("samples");
+        Path one = scanned(sheets.get(0), samples.resolve("letter/\u00e4.png"), 1);
+        scanned(sheets.get(1), samples.resolve("letter/\u00f6.png"), 2);
+        Files.createDirectories(samples.resolve("other"));
+        Files.copy(one, samples.resolve("other/\u00e4.png"));
+        Path learned = folder.resolve("learned");
+        Ran ran = run("learn", "--stream", stream(""), "--samples", samples, "--out", learned);
+        assertThat(ran.said()).contains("is a sample of letter too");
+        List<Specimen> kept =
+                SampleFolder.beside(learned.resolve("stream.json")).read();
+        assertThat(kept).extracting(Specimen::type).containsExactly("letter", "letter", "other");
+        assertThat(kept).allSatisfy(s -> assertThat(s.pages()).hasSize(1));
+        Files.writeString(learned.resolve("samples/letter/2.json.gz"), "not a sample");
+        Ran after = run("process", "--stream", learned.resolve("stream.json"), "--out", folder.resolve("out"), one);
+        assertThat(after.exit()).isEqualTo(2);
+        assertThat(after.said()).contains("2.json.gz", "take it away");
     }
 }

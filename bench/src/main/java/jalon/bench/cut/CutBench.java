@@ -102,12 +102,12 @@ public final class CutBench {
             Set<Integer> doubts = new HashSet<>();
             for (Stake s : cut.stakes()) {
                 stakes.add(s.page());
-                if (s.certainty() < stream.cut().checkBelow() && s.page() > 1) {
+                if (stream.cut().asksStake(s.certainty()) && s.page() > 1) {
                     doubts.add(s.page());
                 }
             }
             for (Stake s : cut.maybe()) {
-                if (s.certainty() > 1 - stream.cut().checkBelow()) {
+                if (stream.cut().asksPlace(s.certainty())) {
                     doubts.add(s.page());
                 }
             }

@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.SplittableRandom;
 
 /**
  * Types of paper for sorting: families of lookalike forms, forms that stand alone, and free letters of known senders. Some
@@ -25,11 +26,9 @@ public final class FormWorld {
         }
     }
 
-    /** Neighbouring seeds give chances that have nothing to do with each other (the finalizer of MurmurHash3). */
+    /** Neighbouring seeds give chances that have nothing to do with each other, which those of {@link Random} alone have. */
     public static Random chance(long seed) {
-        long z = (seed ^ seed >>> 33) * 0xff51afd7ed558ccdL;
-        z = (z ^ z >>> 33) * 0xc4ceb9fe1a85ec53L;
-        return new Random(z ^ z >>> 33);
+        return new Random(new SplittableRandom(seed).nextLong());
     }
 
     private interface Making {

@@ -9,27 +9,27 @@ import java.util.List;
 import java.util.function.Consumer;
 
 /** One side being written, in one typeface. */
-final class Leaf implements Sheet {
-    static final double MM_PER_POINT = 25.4 / 72;
+public final class Leaf implements Sheet {
+    public static final double MM_PER_POINT = 25.4 / 72;
     private static final FontRenderContext FINE = new FontRenderContext(null, true, true);
 
     private final List<Consumer<Pen>> strokes = new ArrayList<>();
     private final Font face;
 
-    Leaf(Font face) {
+    public Leaf(Font face) {
         this.face = face;
     }
 
-    Font face() {
+    public Font face() {
         return face;
     }
 
-    static double width(Font face, double points, String text) {
+    public static double width(Font face, double points, String text) {
         return face.deriveFont((float) points).getStringBounds(text, FINE).getWidth() * MM_PER_POINT;
     }
 
     /** @return where the text ends, mm */
-    double text(double x, double y, double points, String text) {
+    public double text(double x, double y, double points, String text) {
         strokes.add(pen -> pen.face(face).text(x, y, points, text));
         return x + width(face, points, text);
     }
@@ -58,7 +58,7 @@ final class Leaf implements Sheet {
         }
     }
 
-    Leaf draw(Consumer<Pen> stroke) {
+    public Leaf draw(Consumer<Pen> stroke) {
         strokes.add(stroke);
         return this;
     }

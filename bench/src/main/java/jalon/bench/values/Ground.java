@@ -1,9 +1,9 @@
 package jalon.bench.values;
 
+import jalon.bench.paper.Leaf;
 import jalon.demo.Pen;
 import java.awt.Color;
 import java.awt.Font;
-import java.awt.font.FontRenderContext;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -14,32 +14,26 @@ import java.util.function.Consumer;
 
 /** One side being written: what is printed, in order, and where the values lie. */
 final class Ground {
-    private static final double MM_PER_POINT = 25.4 / 72;
-    private static final FontRenderContext FINE = new FontRenderContext(null, true, true);
-
-    private final List<Consumer<Pen>> strokes = new ArrayList<>();
     private final Map<String, Rectangle2D> places = new LinkedHashMap<>();
-    private final Font face;
+    private final Leaf leaf;
 
     Ground(Font face) {
-        this.face = face;
+        leaf = new Leaf(face);
     }
 
     /** @return where the text ends, mm */
     double text(double x, double y, double points, String text) {
-        Font sized = face;
-        strokes.add(pen -> pen.face(sized).text(x, y, points, text));
-        return x + width(points, text);
+        return leaf.text(x, y, points, text);
     }
 
     double width(double points, String text) {
-        return face.deriveFont((float) points).getStringBounds(text, FINE).getWidth() * MM_PER_POINT;
+        return Leaf.width(leaf.face(), points, text);
     }
 
     /** Text whose place is kept under a name. */
     double value(String name, double x, double y, double points, String text) {
         double end = text(x, y, points, text);
-        double up = points * MM_PER_POINT;
+        double up = points * Leaf.MM_PER_POINT;
         places.put(name, new Rectangle2D.Double(x, y - 0.8 * up, end - x, up));
         return end;
     }
@@ -54,7 +48,7 @@ final class Ground {
     }
 
     void draw(Consumer<Pen> stroke) {
-        strokes.add(stroke);
+        leaf.draw(stroke);
     }
 
     Rectangle2D place(String name) {
@@ -73,7 +67,7 @@ final class Ground {
                     new double[] {x, at.getY() - 0.5 - r.nextDouble(), x + r.nextDouble(), at.getMaxY() + r.nextDouble()
                     });
         }
-        strokes.add(pen -> lines.forEach(l -> pen.line(l[0], l[1], l[2], l[3], 0.9)));
+        leaf.draw(pen -> lines.forEach(l -> pen.line(l[0], l[1], l[2], l[3], 0.9)));
     }
 
     /** An inked stamp across it. */
@@ -82,11 +76,11 @@ final class Ground {
         if (at != null) {
             double dx = r.nextDouble() * 6;
             double degrees = (r.nextDouble() - 0.5) * 16;
-            strokes.add(pen -> pen.stamp(at.getX() - dx, at.getCenterY() - 5.5, degrees, ink, word));
+            leaf.draw(pen -> pen.stamp(at.getX() - dx, at.getCenterY() - 5.5, degrees, ink, word));
         }
     }
 
     void print(Pen pen) {
-        strokes.forEach(s -> s.accept(pen));
+        leaf.print(pen);
     }
 }

@@ -69,9 +69,6 @@ public record Reason(Code code, Map<String, String> with) {
         /** Speaks against a stake. */
         @JsonProperty("onBack")
         ON_BACK,
-        /** Speaks against a stake: the value of the page before. */
-        @JsonProperty("sameValue")
-        SAME_VALUE("value"),
         @JsonProperty("newHead")
         NEW_HEAD("words"),
         @JsonProperty("letterBegins")
@@ -80,8 +77,6 @@ public record Reason(Code code, Map<String, String> with) {
         LETTER_ENDED("words"),
         @JsonProperty("otherPaper")
         OTHER_PAPER,
-        @JsonProperty("otherNumbers")
-        OTHER_NUMBERS("before", "here"),
         @JsonProperty("pageBeforeNotFull")
         PAGE_BEFORE_NOT_FULL,
         @JsonProperty("otherText")

@@ -15,9 +15,8 @@ import java.util.Random;
  *
  * @param map from the first page to the second
  * @param agreeing words of the first page that lie where the map says
- * @param shared words of the first page that stand anywhere on the second
  */
-public record WordFit(Similarity map, int agreeing, int shared) {
+public record WordFit(Similarity map, int agreeing) {
     /** Words further away than this are other words: sheets shift by a hand's breadth at most. */
     private static final double FARTHEST_MM = 60;
 
@@ -62,12 +61,9 @@ public record WordFit(Similarity map, int agreeing, int shared) {
                 }
             }
         }
-        if (candidates.size() < 2) {
-            return new WordFit(Similarity.NONE, 0, candidates.size());
-        }
-        Similarity best = proposed(candidates);
+        Similarity best = candidates.size() < 2 ? null : proposed(candidates);
         if (best == null) {
-            return new WordFit(Similarity.NONE, 0, candidates.size());
+            return new WordFit(Similarity.NONE, 0);
         }
         List<Pair> agreeing = agreeing(best, candidates);
         for (int i = 0; i < 2 && agreeing.size() >= 3; i++) {
@@ -79,7 +75,7 @@ public record WordFit(Similarity map, int agreeing, int shared) {
             best = refined;
             agreeing = now;
         }
-        return new WordFit(best, agreeing.size(), candidates.size());
+        return new WordFit(best, agreeing.size());
     }
 
     private static Similarity proposed(List<List<Pair>> candidates) {

@@ -38,13 +38,13 @@ public final class BatchRun {
     private final Map<String, Register> registers;
     private final ZoneReader zones;
     private final LocalDate today;
-    private final IndexMemory memory;
+    private final BatchMemory memory;
     private final BatchContext about;
     private final Learned learned;
 
     /** @param today for checks against dates */
     public BatchRun(StreamDefinition stream, Map<String, Register> registers, ZoneReader zones, LocalDate today) {
-        this(stream, Learned.NOTHING, registers, zones, today, BatchContext.NOTHING, IndexMemory.NONE);
+        this(stream, Learned.NOTHING, registers, zones, today, BatchContext.NOTHING, BatchMemory.NONE);
     }
 
     /** @param learned what the stream's samples teach */
@@ -55,7 +55,7 @@ public final class BatchRun {
             ZoneReader zones,
             LocalDate today,
             BatchContext about,
-            IndexMemory memory) {
+            BatchMemory memory) {
         this.learned = learned;
         this.about = about;
         this.memory = memory;
@@ -79,7 +79,7 @@ public final class BatchRun {
         Map<Integer, PageFacts> byNo = new HashMap<>();
         received.forEach(p -> byNo.put(p.no(), p));
         Cut cut = memory.cut(
-                new IndexMemory.CutKey(stream, learned, registers, received),
+                new BatchMemory.CutKey(stream, learned, registers, received),
                 () -> Cutter.cut(stream, received, new KnownPages(learned, registers, today)));
         DecidedBatch desk =
                 new DecidedBatch(received.stream().map(PageFacts::no).toList(), cut);
@@ -105,7 +105,7 @@ public final class BatchRun {
         Set<Integer> inside = new HashSet<>();
         documents.forEach(d -> inside.addAll(d.pages().subList(1, d.pages().size())));
         return cut.maybe().stream()
-                .filter(s -> s.certainty() > 1 - stream.cut().checkBelow())
+                .filter(s -> stream.cut().asksPlace(s.certainty()))
                 .filter(s -> inside.contains(s.page()) && desk.isOpen(s.page()))
                 .map(s -> new BatchView.PlaceView(s.page(), s.certainty(), s.evidence()))
                 .toList();
@@ -188,8 +188,7 @@ public final class BatchRun {
     private BatchView.DocumentView document(
             Draft draft, DecidedBatch desk, Map<Integer, PageFacts> byNo, boolean withFields) {
         int first = draft.pages.get(0);
-        boolean doubtful = draft.stake.by() == null
-                && draft.stake.certainty() < stream.cut().checkBelow();
+        boolean doubtful = draft.stake.by() == null && stream.cut().asksStake(draft.stake.certainty());
         var stake = new BatchView.StakeView(
                 first, draft.stake.certainty(), doubtful, draft.stake.evidence(), draft.stake.by());
         BatchView.TypeView type = type(draft, desk, byNo.get(first));
@@ -201,7 +200,7 @@ public final class BatchRun {
                     new Document(draft.pages.stream().map(byNo::get).toList(), separator, about.inherited());
             Map<String, FieldValue> settled = settled(definition, draft, desk);
             fields = memory.fields(
-                    new IndexMemory.Key(definition, document, settled, registers, today),
+                    new BatchMemory.Key(definition, document, settled, registers, today),
                     () -> Indexer.index(definition, document, zones, registers, today, settled));
         }
         return new BatchView.DocumentView(draft.no, List.copyOf(draft.pages), draft.separator, stake, type, fields);

@@ -36,7 +36,7 @@ final class KnownPages implements PageKnowledge {
     @Override
     public Likeness likeness(PageFacts page) {
         if (learned.isEmpty()) {
-            return new Likeness(0, 0, null, false);
+            return Likeness.UNKNOWN;
         }
         double first = some(learned.asFirst(page));
         double inner = some(learned.asLater(page));

@@ -83,10 +83,6 @@ final class Difference {
         return filledIn;
     }
 
-    List<Word> words() {
-        return words;
-    }
-
     /** Log odds, from what of it is on a page, that the page is of the form that has it. */
     double odds(Laid laid) {
         double sum = 0;

@@ -34,8 +34,12 @@ final class Laid {
         return page.standing(print.plain(), map.of(print.box()));
     }
 
-    Optional<String> readAt(Box box) {
+    private Optional<SeenPage.Seen> seenAt(Box box) {
         return page.wordAt(map.of(box));
+    }
+
+    Optional<String> readAt(Box box) {
+        return seenAt(box).map(SeenPage.Seen::plain);
     }
 
     /** Whether the page's rules are known, and most of the form's are there. */
@@ -63,9 +67,10 @@ final class Laid {
      * Shares of the form's print, by how telling each word is.
      *
      * @param gainsaid words that should stand there and in whose place there is another one
+     * @param telling words of the page that stand where the form has them
      */
     record Shares(
-            double there, double other, double nothing, List<Template.Print> gainsaid, List<Template.Print> telling) {}
+            double there, double other, double nothing, List<Template.Print> gainsaid, List<SeenPage.Seen> telling) {}
 
     Shares shares(TextVectors texts) {
         double all = 0;
@@ -73,7 +78,7 @@ final class Laid {
         double other = 0;
         double nothing = 0;
         List<Template.Print> gainsaid = new ArrayList<>();
-        List<Template.Print> telling = new ArrayList<>();
+        List<SeenPage.Seen> telling = new ArrayList<>();
         for (Template.Print p : template.words) {
             if (!p.isPrinted()) {
                 continue;
@@ -83,11 +88,11 @@ final class Laid {
             switch (standing(p)) {
                 case THERE -> {
                     there += weight;
-                    telling.add(p);
+                    seenAt(p.box()).ifPresent(telling::add);
                 }
                 case NEARLY -> {
                     there += NEARLY * weight;
-                    telling.add(p);
+                    seenAt(p.box()).ifPresent(telling::add);
                 }
                 case OTHER -> {
                     other += weight;

@@ -3,6 +3,8 @@ package jalon.core.sort;
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -19,8 +21,6 @@ import java.util.concurrent.ConcurrentHashMap;
  * from hundreds of samples.
  */
 public final class LearnedTypes {
-    public static final LearnedTypes NONE = new LearnedTypes(List.of());
-
     /** So many layouts are laid on a page. */
     private static final int CANDIDATES = 20;
 
@@ -56,7 +56,7 @@ public final class LearnedTypes {
     }
 
     public static LearnedTypes of(List<Specimen> specimens) {
-        return specimens.isEmpty() && NONE != null ? NONE : new LearnedTypes(specimens);
+        return new LearnedTypes(specimens);
     }
 
     public boolean isEmpty() {
@@ -80,39 +80,38 @@ public final class LearnedTypes {
         }
         List<Guess> guesses = new ArrayList<>();
         for (Claim c : claims) {
-            guesses.add(new Guess(
-                    c.laid.template.type, c.variant, Math.exp(c.utility) / sum, List.of(evidence(page, c, sum))));
+            double certainty = Math.exp(c.utility) / sum;
+            guesses.add(new Guess(c.laid.template.type, c.variant, certainty, List.of(evidence(page, c, certainty))));
         }
         guesses.add(new Guess(null, null, none / sum, List.of()));
         guesses.sort(Comparator.comparingDouble(Guess::certainty).reversed());
         return guesses;
     }
 
-    private static Evidence evidence(PageFacts page, Claim c, double sum) {
-        List<Template.Print> telling = c.shares.telling();
-        Box box = null;
-        List<String> named = new ArrayList<>();
-        for (Template.Print p : telling.subList(0, Math.min(NAMED, telling.size()))) {
-            named.add(p.plain());
-        }
+    /** The rarest words that stand where the samples have them say most. */
+    private Evidence evidence(PageFacts page, Claim c, double certainty) {
+        List<SeenPage.Seen> telling = c.shares.telling().stream()
+                .sorted(Comparator.comparingDouble((SeenPage.Seen s) -> -texts.rarity(s.plain())))
+                .limit(NAMED)
+                .toList();
+        List<Word> words = telling.stream().map(SeenPage.Seen::word).toList();
         Reason why = Reason.Code.LIKE_SAMPLES.with(
-                c.shares.telling().size(), c.laid.template.anchors.size(), String.join(", ", named));
-        return new Evidence(Evidence.Rule.SPECIMEN, page.no(), box, why, Math.exp(c.utility) / sum);
+                c.shares.telling().size(), c.laid.template.anchors.size(), Line.textOf(words));
+        Box box = words.isEmpty() ? null : Line.boxOf(words);
+        return new Evidence(Evidence.Rule.SPECIMEN, page.no(), box, why, certainty);
     }
 
     /** A layout that may be the page's, one for each type. */
     static final class Claim {
         final Laid laid;
         final String variant;
-        final double likeness;
         final Laid.Shares shares;
         final double[] features;
         double utility;
 
-        Claim(Laid laid, String variant, double likeness, Laid.Shares shares, double[] features) {
+        Claim(Laid laid, String variant, Laid.Shares shares, double[] features) {
             this.laid = laid;
             this.variant = variant;
-            this.likeness = likeness;
             this.shares = shares;
             this.features = features;
         }
@@ -138,7 +137,7 @@ public final class LearnedTypes {
             var laid = new Laid(templateOf.get(sample), page);
             Laid.Shares shares = laid.shares(texts);
             double[] features = SortWeights.features(likeness[sample], laid, shares, laid.explained(texts));
-            var claim = new Claim(laid, variantOf.get(sample), likeness[sample], shares, features);
+            var claim = new Claim(laid, variantOf.get(sample), shares, features);
             SortWeights.gainsaid(features, shares.gainsaid().size());
             claim.utility = SortWeights.alone(features);
             byType.merge(laid.template.type, claim, (a, b) -> b.utility > a.utility ? b : a);

@@ -23,7 +23,7 @@ public final class SampleFaults {
     }
 
     /**
-     * @param sample id of the sample, or null where all of a type are meant
+     * @param sample its type and the name of its file, or null where all of a type are meant
      * @param type its type
      * @param other the other type, or null
      */
@@ -45,6 +45,10 @@ public final class SampleFaults {
         return samples.stream().filter(SampleFaults::isEmpty).toList();
     }
 
+    private static String named(Specimen s) {
+        return s.type() + "/" + s.pages().get(0).file();
+    }
+
     private static boolean isEmpty(Specimen s) {
         PageFacts first = s.pages().get(0);
         var layout = first.image().layout();
@@ -58,14 +62,14 @@ public final class SampleFaults {
         Map<String, List<Specimen>> byType = new LinkedHashMap<>();
         for (Specimen s : samples) {
             if (isEmpty(s)) {
-                faults.add(new Fault(Kind.NOTHING_ON_IT, s.id(), s.type(), null));
+                faults.add(new Fault(Kind.NOTHING_ON_IT, named(s), s.type(), null));
                 continue;
             }
             byType.computeIfAbsent(s.type(), t -> new ArrayList<>()).add(s);
             PageFacts first = s.pages().get(0);
             Specimen same = byPage.putIfAbsent(first.sha256() + "/" + first.filePage(), s);
             if (same != null && !same.type().equals(s.type())) {
-                faults.add(new Fault(Kind.OF_TWO_TYPES, s.id(), s.type(), same.type()));
+                faults.add(new Fault(Kind.OF_TWO_TYPES, named(s), s.type(), same.type()));
             }
         }
         byType.forEach((type, its) -> {

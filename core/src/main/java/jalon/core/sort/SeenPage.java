@@ -29,16 +29,12 @@ final class SeenPage {
     /** Those of the layout that are not print. */
     final List<Box> rules;
 
-    final double widthMm;
-    final double heightMm;
     private final Map<Long, List<Seen>> cells = new HashMap<>();
 
     /** @param plain letters and digits, lower case, without accents */
     record Seen(String plain, Box box, double certainty, Word word) {}
 
     SeenPage(PageFacts page) {
-        widthMm = page.image().widthMm();
-        heightMm = page.image().heightMm();
         layout = page.image().layout();
         List<Word> received = page.words();
         List<Word> straight = page.straight().words();
@@ -149,11 +145,10 @@ final class SeenPage {
     }
 
     /** The word whose middle is nearest to that of a box. */
-    Optional<String> wordAt(Box there) {
+    Optional<Seen> wordAt(Box there) {
         return around(there.centreX(), there.centreY(), REACH_MM).stream()
                 .min(Comparator.comparingDouble(
-                        s -> Math.hypot(s.box.centreX() - there.centreX(), s.box.centreY() - there.centreY())))
-                .map(Seen::plain);
+                        s -> Math.hypot(s.box.centreX() - there.centreX(), s.box.centreY() - there.centreY())));
     }
 
     /** A letter or two misread, or joined with a neighbour, or a part of it; numbers that differ are other numbers. */

@@ -142,7 +142,13 @@ final class Template {
         for (int i = 0; i < pages.size(); i++) {
             Box there = onto.get(i).of(map.of(print.box));
             Standing s = pages.get(i).standing(print.plain, there);
-            read.add(s == Standing.NOTHING ? "" : pages.get(i).wordAt(there).orElse(""));
+            read.add(
+                    s == Standing.NOTHING
+                            ? ""
+                            : pages.get(i)
+                                    .wordAt(there)
+                                    .map(SeenPage.Seen::plain)
+                                    .orElse(""));
         }
         List<String> all = List.copyOf(read);
         return all.size() > 1 && all.stream().skip(1).anyMatch(w -> Misread.likeness(all.get(0), w) < FILLED_OTHERWISE);
@@ -180,7 +186,7 @@ final class Template {
     List<String> readAt(Box box) {
         List<String> read = new ArrayList<>();
         for (int i = 0; i < pages.size(); i++) {
-            pages.get(i).wordAt(onto.get(i).of(box)).ifPresent(read::add);
+            pages.get(i).wordAt(onto.get(i).of(box)).map(SeenPage.Seen::plain).ifPresent(read::add);
         }
         return read;
     }

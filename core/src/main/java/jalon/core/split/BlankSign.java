@@ -14,6 +14,6 @@ record BlankSign(BatchPages batch) implements StakeSign {
         }
         var evidence = new Evidence(
                 Evidence.Rule.BLANK, place.page().no(), null, Reason.Code.BLANK_SHEET.with(), Certainty.BLANK_SHEET);
-        return Optional.of(new Sign(true, jalon.core.stream.StakeRule.Sheet.KEPT, 0, evidence));
+        return Optional.of(Sign.begins(evidence));
     }
 }

@@ -143,7 +143,7 @@ public final class Cutter {
             }
             if (waiting == null) {
                 others.add(page);
-            } else if (waiting.certainty() >= stream.cut().checkBelow()) {
+            } else if (!stream.cut().asksStake(waiting.certainty())) {
                 firsts.add(page);
             }
             waiting = null;

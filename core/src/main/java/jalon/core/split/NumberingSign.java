@@ -4,7 +4,6 @@ import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
 import jalon.core.read.PageNumbering;
-import jalon.core.stream.StakeRule;
 import java.util.Optional;
 
 /**
@@ -44,6 +43,6 @@ final class NumberingSign implements StakeSign {
     private static Sign sign(Place place, PageNumbering at, Reason why, double score) {
         var evidence =
                 new Evidence(Evidence.Rule.NUMBERING, place.page().no(), at == null ? null : at.box(), why, score);
-        return new Sign(true, StakeRule.Sheet.KEPT, 0, evidence);
+        return Sign.begins(evidence);
     }
 }

@@ -33,7 +33,8 @@ public interface PageKnowledge {
      * @param known whether there are samples at all
      */
     record Likeness(double first, double inner, Evidence evidence, boolean known) {
-        static final Likeness UNKNOWN = new Likeness(0, 0, null, false);
+        /** Where there are no samples. */
+        public static final Likeness UNKNOWN = new Likeness(0, 0, null, false);
     }
 
     /** @param certainty that it was read right */

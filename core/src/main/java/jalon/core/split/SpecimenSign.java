@@ -1,6 +1,5 @@
 package jalon.core.split;
 
-import jalon.core.stream.StakeRule;
 import java.util.Optional;
 
 /** A page that is like the first pages of the samples. */
@@ -13,6 +12,6 @@ record SpecimenSign(PageKnowledge knowledge) implements StakeSign {
         PageKnowledge.Likeness likeness = knowledge.likeness(place.page());
         return likeness.first() < MAYBE || likeness.inner() > likeness.first()
                 ? Optional.empty()
-                : Optional.of(new Sign(true, StakeRule.Sheet.KEPT, 0, likeness.evidence()));
+                : Optional.of(Sign.begins(likeness.evidence()));
     }
 }

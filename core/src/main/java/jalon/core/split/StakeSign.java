@@ -39,9 +39,14 @@ interface StakeSign {
             this(begins, sheet, begun, evidence, List.of());
         }
 
+        /** A document begins with this page, which stays. */
+        static Sign begins(Evidence evidence) {
+            return new Sign(true, StakeRule.Sheet.KEPT, 0, evidence);
+        }
+
         /** A document begins here whatever is on the page, which stays. */
         static Sign begins(Evidence.Rule rule, PageFacts page, Reason why) {
-            return new Sign(true, StakeRule.Sheet.KEPT, 0, new Evidence(rule, page.no(), null, why, 1));
+            return begins(new Evidence(rule, page.no(), null, why, 1));
         }
     }
 

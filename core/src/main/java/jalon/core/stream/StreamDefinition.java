@@ -56,6 +56,16 @@ public record StreamDefinition(
             rules = rules == null ? List.of() : List.copyOf(rules);
             checkBelow = checkBelow == null ? 0.8 : checkBelow;
         }
+
+        /** @param certainty of a stake that a rule set */
+        public boolean asksStake(double certainty) {
+            return certainty < checkBelow;
+        }
+
+        /** @param certainty that a document begins at a place without a stake */
+        public boolean asksPlace(double certainty) {
+            return certainty > 1 - checkBelow;
+        }
     }
 
     /**

@@ -240,7 +240,7 @@ class BatchRunTest {
                 ZoneReader.NONE,
                 LocalDate.of(2026, 11, 23),
                 about,
-                IndexMemory.NONE);
+                BatchMemory.NONE);
         var field = run.index(List.of(page(1, "hello")), List.of())
                 .documents()
                 .get(0)

@@ -1,20 +1,15 @@
 package jalon.core.sort;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jalon.core.PageBuilder;
 import jalon.core.image.PageLayout;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 class LearnedTypesTest {
     private static final String[] LABELS = {
@@ -154,20 +149,5 @@ class LearnedTypesTest {
                         SampleFaults.Kind.NOTHING_ALIKE);
         assertThat(SampleFaults.in(samples)).allMatch(f -> f.words().contains("renew"));
         assertThat(SampleFaults.useless(samples)).extracting(Specimen::id).containsExactly("renew/2");
-    }
-
-    @Test
-    void samplesLieInFilesAndAFileThatIsNoneIsNamed(@TempDir Path dir) throws Exception {
-        var folder = new SampleFolder(dir.resolve("samples"));
-        assertThat(folder.read()).isEmpty();
-        Specimen one = sample("apply", 1, form(1, "Application for a parking permit", List.of(TICK)));
-        folder.write(one);
-        assertThat(folder.read()).singleElement().satisfies(read -> {
-            assertThat(read.id()).isEqualTo(one.id());
-            assertThat(best(LearnedTypes.of(List.of(read)), one.pages().get(0)).type())
-                    .isEqualTo("apply");
-        });
-        Files.writeString(dir.resolve("samples/apply/2.json.gz"), "not a sample");
-        assertThatThrownBy(folder::read).isInstanceOf(IOException.class).hasMessageContaining("2.json.gz");
     }
 }

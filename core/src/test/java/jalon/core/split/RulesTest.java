@@ -7,11 +7,11 @@ import jalon.core.evidence.Reason;
 import jalon.core.index.ZoneReader;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchContext;
+import jalon.core.run.BatchMemory;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
 import jalon.core.run.Decision;
-import jalon.core.run.IndexMemory;
 import jalon.core.sort.Learned;
 import jalon.core.sort.Specimen;
 import jalon.core.stream.Streams;
@@ -35,7 +35,7 @@ class RulesTest {
                         ZoneReader.NONE,
                         LocalDate.of(2026, 11, 23),
                         BatchContext.NOTHING,
-                        IndexMemory.NONE)
+                        BatchMemory.NONE)
                 .cut(pages, decisions);
     }
 

@@ -7,13 +7,13 @@ import jalon.core.index.FieldValue;
 import jalon.core.page.Unread;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchContext;
+import jalon.core.run.BatchMemory;
 import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
 import jalon.core.run.Decision;
 import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
-import jalon.core.run.IndexMemory;
 import jalon.core.sort.Learned;
 import jalon.core.split.Cut;
 import jalon.core.stream.Finder;
@@ -50,10 +50,10 @@ public class Batches {
     private final Cache<FactsKey, PageFacts> facts =
             Caffeine.newBuilder().maximumSize(20_000).build();
 
-    private final Cache<IndexMemory.Key, Map<String, FieldValue>> indexed =
+    private final Cache<BatchMemory.Key, Map<String, FieldValue>> indexed =
             Caffeine.newBuilder().maximumSize(10_000).build();
 
-    private final Cache<IndexMemory.CutKey, Cut> cuts =
+    private final Cache<BatchMemory.CutKey, Cut> cuts =
             Caffeine.newBuilder().maximumSize(200).build();
 
     private final Cache<Long, BatchView> filed =
@@ -170,7 +170,7 @@ public class Batches {
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
     }
 
-    private final class Remembered implements IndexMemory {
+    private final class Remembered implements BatchMemory {
         private final PageZones.Reading reading;
 
         Remembered(PageZones.Reading reading) {

@@ -1,6 +1,7 @@
-package jalon.core.sort;
+package jalon.cli;
 
 import jalon.core.read.PageFacts;
+import jalon.core.sort.Specimen;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,7 +18,7 @@ import tools.jackson.databind.json.JsonMapper;
  * Samples as files beside a stream's definition: {@code samples/TYPE/ID.json.gz}, each with what was seen on the pages of one
  * document.
  */
-public final class SampleFolder {
+final class SampleFolder {
     /** Of the files. */
     private static final int FORM = 1;
 
@@ -28,12 +29,12 @@ public final class SampleFolder {
 
     private final Path folder;
 
-    public SampleFolder(Path folder) {
+    SampleFolder(Path folder) {
         this.folder = folder;
     }
 
     /** The one that belongs to a stream's file. */
-    public static SampleFolder beside(Path stream) {
+    static SampleFolder beside(Path stream) {
         return new SampleFolder(stream.toAbsolutePath().resolveSibling("samples"));
     }
 
@@ -43,7 +44,7 @@ public final class SampleFolder {
      * @return all samples in the order of their types and files; none where there is no folder
      * @throws IOException naming a file that is no sample, or one of a newer form
      */
-    public List<Specimen> read() throws IOException {
+    List<Specimen> read() throws IOException {
         if (!Files.isDirectory(folder)) {
             return List.of();
         }
@@ -80,7 +81,7 @@ public final class SampleFolder {
     }
 
     /** @param sample its id is {@code TYPE/NAME} and becomes the file's name */
-    public void write(Specimen sample) throws IOException {
+    void write(Specimen sample) throws IOException {
         Path file = folder.resolve(sample.id() + ENDING);
         Files.createDirectories(file.getParent());
         try (var out = new GZIPOutputStream(Files.newOutputStream(file))) {

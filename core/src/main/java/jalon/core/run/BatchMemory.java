@@ -19,13 +19,22 @@ import java.util.function.Supplier;
  * the machine's own cut never changes.
  */
 @FunctionalInterface
-public interface IndexMemory {
+public interface BatchMemory {
     /** Works everything out each time. */
-    IndexMemory NONE = (key, work) -> work.get();
+    BatchMemory NONE = (key, work) -> work.get();
 
     /** @param work how to work it out when it is not remembered */
     default Cut cut(CutKey key, Supplier<Cut> work) {
         return work.get();
+    }
+
+    /** Whether they are the same objects: comparing their thousands of words would cost more than it saves. */
+    private static boolean areSame(List<PageFacts> some, List<PageFacts> others) {
+        boolean same = some.size() == others.size();
+        for (int i = 0; same && i < some.size(); i++) {
+            same = some.get(i) == others.get(i);
+        }
+        return same;
     }
 
     /** All that a cut depends on; each the same when it is the same object, as are the pages in their list. */
@@ -44,19 +53,11 @@ public interface IndexMemory {
 
         @Override
         public boolean equals(Object other) {
-            if (!(other instanceof CutKey k)
-                    || stream != k.stream
-                    || learned != k.learned
-                    || registers != k.registers
-                    || pages.size() != k.pages.size()) {
-                return false;
-            }
-            for (int i = 0; i < pages.size(); i++) {
-                if (pages.get(i) != k.pages.get(i)) {
-                    return false;
-                }
-            }
-            return true;
+            return other instanceof CutKey k
+                    && stream == k.stream
+                    && learned == k.learned
+                    && registers == k.registers
+                    && areSame(pages, k.pages);
         }
 
         @Override
@@ -71,8 +72,7 @@ public interface IndexMemory {
     Map<String, FieldValue> fields(Key key, Supplier<Map<String, FieldValue>> work);
 
     /**
-     * All that the fields of a document depend on. Pages, types and registers are the same when they are the same object:
-     * comparing their thousands of words would cost more than it saves.
+     * All that the fields of a document depend on. Pages, types and registers are the same when they are the same object.
      */
     final class Key {
         private final DocumentType type;
@@ -99,15 +99,10 @@ public interface IndexMemory {
             if (!(other instanceof Key k)
                     || type != k.type
                     || registers != k.registers
-                    || document.pages().size() != k.document.pages().size()
+                    || !areSame(document.pages(), k.document.pages())
                     || document.separator().orElse(null)
                             != k.document.separator().orElse(null)) {
                 return false;
-            }
-            for (int i = 0; i < document.pages().size(); i++) {
-                if (document.pages().get(i) != k.document.pages().get(i)) {
-                    return false;
-                }
             }
             return today.equals(k.today)
                     && document.inherited().equals(k.document.inherited())
