@@ -12,13 +12,26 @@ import java.util.List;
  */
 final class BarcodePlaces {
     private static final double CELL_MM = 1.5;
-    private static final int STEEP = 14;
+    /** Mean step from pixel to pixel that bars have, as a share of what lies between ink and paper; and beyond grain. */
+    private static final double STEEP = 0.06;
+
+    private static final int LEAST_STEEP = 5;
+
+    /** Shares of the page's pixels below which ink and paper lie. */
+    private static final double INK = 0.01;
+
+    private static final double PAPER = 0.7;
+
+    /** Looks at one row of so many. */
+    private static final int SAMPLED = 5;
+
     private static final double ONE_WAY = 2.2;
     /** Ink over 4.5 mm, at the middle and (half of it) at the rim of a matrix code; print has about an eighth. */
     private static final double INKED = 0.24;
 
     private static final double SOLID = 0.82;
     private static final double SMALLEST_MM = 4.5;
+    private static final double LOWEST_MATRIX_MM = 3;
     private static final double SHORTEST_ROW_MM = 9;
     private static final int MOST_PLACES = 24;
 
@@ -42,7 +55,7 @@ final class BarcodePlaces {
         if (cw < 3 || ch < 3) {
             return List.of(new Place(0, 0, p.width(), p.height(), 0, true, 0));
         }
-        byte[] kinds = kinds(p, cell, cw, ch);
+        byte[] kinds = kinds(p, cell, cw, ch, steep(p));
         List<Place> places = new ArrayList<>();
         for (byte kind = 1; kind <= 2; kind++) {
             // Quiet cells inside a code (a wide bar or space) are bridged along the code's own direction.
@@ -56,8 +69,15 @@ final class BarcodePlaces {
         return places.size() > MOST_PLACES ? places.subList(0, MOST_PLACES) : places;
     }
 
+    /** Some of the rows tell how light paper is and how dark ink. */
+    private static double steep(GrayPlane p) {
+        int paper = p.percentile(0, 0, p.width(), p.height(), SAMPLED, PAPER);
+        int ink = p.percentile(0, 0, p.width(), p.height(), SAMPLED, INK);
+        return Math.max(LEAST_STEEP, STEEP * (paper - ink));
+    }
+
     /** 1: steps from left to right, 2: from top to bottom, 0: neither. */
-    private static byte[] kinds(GrayPlane p, int cell, int cw, int ch) {
+    private static byte[] kinds(GrayPlane p, int cell, int cw, int ch, double steep) {
         byte[] kinds = new byte[cw * ch];
         byte[] px = p.pixels();
         int w = p.width();
@@ -84,9 +104,9 @@ final class BarcodePlaces {
                 int ax = gx / n;
                 int ay = gy / n;
                 byte kind = 0;
-                if (ax >= STEEP && ax > ONE_WAY * ay) {
+                if (ax >= steep && ax > ONE_WAY * ay) {
                     kind = 1;
-                } else if (ay >= STEEP && ay > ONE_WAY * ax) {
+                } else if (ay >= steep && ay > ONE_WAY * ax) {
                     kind = 2;
                 }
                 kinds[cy * cw + cx] = kind;
@@ -193,8 +213,8 @@ final class BarcodePlaces {
                 case 1 -> across >= SHORTEST_ROW_MM && down >= SMALLEST_MM && filled > 0.4;
                 case 2 -> down >= SHORTEST_ROW_MM && across >= SMALLEST_MM && filled > 0.4;
                 default ->
-                    across >= SMALLEST_MM + 1
-                            && down >= SMALLEST_MM + 1
+                    Math.max(across, down) >= SMALLEST_MM + 1
+                            && Math.min(across, down) >= LOWEST_MATRIX_MM
                             && filled > 0.55
                             && Math.max(across, down) < 8 * Math.min(across, down);
             };

@@ -10,8 +10,9 @@ import jalon.core.page.Box;
  * @param value what it says; for a patch code one of 1, 2, 3, 4, 6, T
  * @param box on the upright page
  * @param direction how a patch code's reading direction was known; null for a barcode
+ * @param agreement the share of the looks across a barcode that read the same, 0..1; null where it is not known
  */
-public record Mark(Kind kind, String symbology, String value, Box box, Direction direction) {
+public record Mark(Kind kind, String symbology, String value, Box box, Direction direction, Double agreement) {
     public enum Kind {
         @JsonProperty("barcode")
         BARCODE,

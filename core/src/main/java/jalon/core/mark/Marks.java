@@ -2,6 +2,7 @@ package jalon.core.mark;
 
 import jalon.core.image.GrayPlane;
 import jalon.core.image.Threshold;
+import jalon.core.page.Box;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -12,10 +13,12 @@ import java.util.List;
 public final class Marks {
     private final List<Mark> barcodes;
     private final List<PatchBars> patches;
+    private final Box where;
     private final double widthMm;
     private final double heightMm;
 
-    private Marks(List<Mark> barcodes, List<PatchBars> patches, double widthMm, double heightMm) {
+    private Marks(List<Mark> barcodes, List<PatchBars> patches, Box where, double widthMm, double heightMm) {
+        this.where = where;
         this.barcodes = barcodes;
         this.patches = patches;
         this.widthMm = widthMm;
@@ -24,15 +27,20 @@ public final class Marks {
 
     /** Looks for every mark on the page as received. */
     public static Marks found(GrayPlane page) {
-        return found(page, page.small());
+        return found(page, page.small(), List.of(), null);
     }
 
-    /** @param small the same page at about 100 dpi */
-    public static Marks found(GrayPlane page, GrayPlane small) {
+    /**
+     * @param small the same page at about 100 dpi
+     * @param kinds of barcodes that are looked for, none for all
+     * @param where the part of the upright page that they lie in, or null
+     */
+    public static Marks found(GrayPlane page, GrayPlane small, List<String> kinds, Box where) {
         int threshold = Threshold.of(small);
         return new Marks(
-                BarcodeReader.read(page, threshold),
+                BarcodeReader.read(page, threshold, new BarcodesWanted(kinds, where)),
                 PatchFinder.find(small, threshold),
+                where,
                 page.widthMm(),
                 page.heightMm());
     }
@@ -50,9 +58,19 @@ public final class Marks {
     public List<Mark> upright(int rotation, boolean fromPrint) {
         List<Mark> all = new ArrayList<>();
         for (Mark m : barcodes) {
-            all.add(new Mark(m.kind(), m.symbology(), m.value(), m.box().turned(rotation, widthMm, heightMm), null));
+            Box box = m.box().turned(rotation, widthMm, heightMm);
+            if (where == null || where.holdsCentreOf(box)) {
+                all.add(new Mark(m.kind(), m.symbology(), m.value(), box, null, m.agreement()));
+            }
+        }
+        List<PatchBars> twice = PatchDirection.alongBothEdges(patches, widthMm, heightMm);
+        if (!twice.isEmpty()) {
+            all.add(PatchDirection.eitherWay(twice, rotation, widthMm, heightMm));
         }
         for (PatchBars p : patches) {
+            if (twice.contains(p)) {
+                continue;
+            }
             all.add(PatchDirection.settle(p, rotation, fromPrint, widthMm, heightMm));
         }
         return all;

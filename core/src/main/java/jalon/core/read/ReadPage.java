@@ -50,21 +50,19 @@ public final class ReadPage {
     public record Origin(int no, String file, int filePage, String sha256) {}
 
     public static PageFacts read(Scan scan, Origin origin, TextReader reader) {
-        return read(scan, origin, reader, null, List.of());
+        return read(scan, origin, reader, HowToReadPage.USUAL);
     }
 
-    /**
-     * @param turn the clockwise turn that makes the page upright, as a person said, or null to find out
-     * @param recipe repairs to read through; the figures are always those of the received image
-     */
-    public static PageFacts read(Scan scan, Origin origin, TextReader reader, Integer turn, List<Repair> recipe) {
+    public static PageFacts read(Scan scan, Origin origin, TextReader reader, HowToReadPage how) {
+        Integer turn = how.turn();
         GrayPlane received = GrayPlane.of(scan.image(), scan.dpi());
         GrayPlane small = received.small();
         boolean bitonal = scan.image().getColorModel().getPixelSize() == 1;
         PageCheck check = PageCheck.of(received, small, bitonal);
         Ink ink = check.ink();
-        Marks marks = Marks.found(received, small);
-        List<Repair> readThrough = needed(scan, check, recipe);
+        Marks marks = Marks.found(
+                received, small, how.barcodes().kinds(), how.barcodes().where());
+        List<Repair> readThrough = needed(scan, check, how.recipe());
         GrayPlane toRead = readThrough.isEmpty()
                 ? received
                 : GrayPlane.of(

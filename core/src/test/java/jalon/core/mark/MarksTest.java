@@ -6,6 +6,8 @@ import com.google.zxing.BarcodeFormat;
 import com.google.zxing.MultiFormatWriter;
 import com.google.zxing.common.BitMatrix;
 import jalon.core.Pictures;
+import jalon.core.image.GrayPlane;
+import jalon.core.page.Box;
 import java.awt.Graphics2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
@@ -63,9 +65,19 @@ class MarksTest {
 
     @ParameterizedTest
     @CsvSource({
-        "CODE_128,PM-4821-K,90,15", "CODE_39,PM4821K,110,15", "ITF,12345678901231,80,15", "CODABAR,A1234567A,80,15",
-        "EAN_13,5901234123457,60,20", "QR_CODE,PM-4821-K,25,25", "DATA_MATRIX,PM-4821-K,20,20",
-                "PDF_417,PM-4821-K,80,25"
+        "CODE_128,PM-4821-K,90,15",
+        "CODE_39,PM4821K,110,15",
+        "ITF,12345678901231,80,15",
+        "CODABAR,A1234567A,80,15",
+        "EAN_13,5901234123457,60,20",
+        "CODE_93,PM4821K,90,15",
+        "EAN_8,22080424,40,15",
+        "UPC_A,012345678905,60,20",
+        "UPC_E,03298307,40,15",
+        "AZTEC,PM-4821-K,20,20",
+        "QR_CODE,PM-4821-K,25,25",
+        "DATA_MATRIX,PM-4821-K,20,20",
+        "PDF_417,PM-4821-K,80,25"
     })
     void everyKindOfBarcodeInAllFourDirections(BarcodeFormat kind, String value, double w, double h) {
         var page = Pictures.plane(300, 0.7, g -> {
@@ -121,10 +133,54 @@ class MarksTest {
         }
     }
 
+    @Test
+    void aCodeWithoutCheckDigitWhoseEndIsCutOffIsNone() {
+        for (BarcodeFormat kind : new BarcodeFormat[] {BarcodeFormat.ITF, BarcodeFormat.CODABAR}) {
+            var page = Pictures.plane(300, 0, g -> {
+                code(g, kind, kind == BarcodeFormat.ITF ? "12345678901231" : "A12345678B", 20, 60, 80, 15);
+                g.setColor(java.awt.Color.WHITE);
+                g.fill(new Rectangle2D.Double(20, 60, 24, 15));
+            });
+            assertThat(Marks.found(page).upright(0, true)).as(kind.name()).isEmpty();
+        }
+    }
+
+    @Test
+    void codesOfAPictureTakenCloseUpAreRead() {
+        var page = Pictures.plane(600, 3, g -> code(g, BarcodeFormat.UPC_E, "03298307", 10, 10, 40, 15));
+        var cut = page.cut(0, 0, 1400, 800);
+        // Whoever took it knew no resolution: it is taken for that of a whole sheet.
+        var close = new GrayPlane(cut.width(), cut.height(), cut.pixels(), 120);
+        assertThat(Marks.found(close).upright(0, true)).singleElement().satisfies(m -> {
+            assertThat(m.value()).isEqualTo("03298307");
+            assertThat(m.box().centreX()).isBetween(100.0, 200.0);
+        });
+    }
+
+    @Test
+    void onlyTheKindsAndThePlaceThatAreExpectedAreLookedFor() {
+        var page = Pictures.plane(200, 0, g -> {
+            code(g, BarcodeFormat.CODE_128, "PM-4821-K", 20, 20, 80, 14);
+            code(g, BarcodeFormat.CODE_128, "PM-5510-A", 20, 200, 80, 14);
+            code(g, BarcodeFormat.QR_CODE, "ML-26-00417", 140, 15, 25, 25);
+        });
+        var top = new Box(0, 0, 210, 60);
+        assertThat(Marks.found(page, page.small(), List.of("CODE_128"), top).upright(0, true))
+                .extracting(Mark::value)
+                .containsExactly("PM-4821-K");
+        assertThat(Marks.found(page, page.small(), List.of("QR_CODE"), null).upright(0, true))
+                .extracting(Mark::value)
+                .containsExactly("ML-26-00417");
+    }
+
     private static void code(Graphics2D g, BarcodeFormat kind, String value, double x, double y, double w, double h) {
         try {
             BitMatrix bars = new MultiFormatWriter().encode(value, kind, 0, 0);
-            boolean rows = List.of(BarcodeFormat.QR_CODE, BarcodeFormat.DATA_MATRIX, BarcodeFormat.PDF_417)
+            boolean rows = List.of(
+                            BarcodeFormat.QR_CODE,
+                            BarcodeFormat.DATA_MATRIX,
+                            BarcodeFormat.PDF_417,
+                            BarcodeFormat.AZTEC)
                     .contains(kind);
             double cell = w / bars.getWidth();
             double height = rows ? h / bars.getHeight() : h;

@@ -41,7 +41,8 @@ class StampTest {
         };
         var scan = new Scan(Pictures.page(150, 0, Pictures::letter), 150, true, List.of());
         List<Repair> white = List.of(new Repair.Levels(1, 0));
-        PageFacts page = ReadPage.read(scan, new ReadPage.Origin(1, "x", 1, "00"), reader, 0, white);
+        PageFacts page =
+                ReadPage.read(scan, new ReadPage.Origin(1, "x", 1, "00"), reader, new HowToReadPage(0, white, null));
         ReadZone.read(scan, page, new Box(20, 30, 150, 60), reader);
         assertThat(seen).hasSize(2).allMatch(p -> p.histogram()[255] == p.pixels().length);
         assertThat(page.image().figure(Measure.CONTRAST).orElseThrow())
