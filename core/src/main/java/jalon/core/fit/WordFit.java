@@ -21,9 +21,7 @@ public record WordFit(Similarity map, int agreeing) {
     private static final double FARTHEST_MM = 60;
 
     private static final double AGREES_MM = 2.5;
-    private static final double MOST_TURN = 12;
-    private static final double LEAST_SCALE = 0.85;
-    private static final double MOST_SCALE = 1.18;
+    private static final int REFINED = 2;
 
     /** Two words nearer to each other than this fix neither turn nor scale. */
     private static final double APART_MM = 25;
@@ -65,17 +63,8 @@ public record WordFit(Similarity map, int agreeing) {
         if (best == null) {
             return new WordFit(Similarity.NONE, 0);
         }
-        List<Pair> agreeing = agreeing(best, candidates);
-        for (int i = 0; i < 2 && agreeing.size() >= 3; i++) {
-            Similarity refined = Similarity.best(agreeing);
-            List<Pair> now = agreeing(refined, candidates);
-            if (!plausible(refined) || now.size() < agreeing.size()) {
-                break;
-            }
-            best = refined;
-            agreeing = now;
-        }
-        return new WordFit(best, agreeing.size());
+        Consensus consensus = Consensus.on(best, candidates, AGREES_MM, REFINED);
+        return new WordFit(consensus.map(), consensus.agreeing().size());
     }
 
     private static Similarity proposed(List<List<Pair>> candidates) {
@@ -94,7 +83,7 @@ public record WordFit(Similarity map, int agreeing) {
                 continue;
             }
             Similarity proposal = Similarity.through(p, q);
-            if (proposal != null && plausible(proposal)) {
+            if (proposal != null && Consensus.plausible(proposal)) {
                 int agreeing = count(proposal, candidates);
                 if (agreeing > most) {
                     most = agreeing;
@@ -109,10 +98,6 @@ public record WordFit(Similarity map, int agreeing) {
         return all.get(random.nextInt(all.size()));
     }
 
-    private static boolean plausible(Similarity s) {
-        return s.scale() >= LEAST_SCALE && s.scale() <= MOST_SCALE && Math.abs(s.degrees()) <= MOST_TURN;
-    }
-
     private static int count(Similarity map, List<List<Pair>> candidates) {
         int n = 0;
         for (List<Pair> places : candidates) {
@@ -124,16 +109,5 @@ public record WordFit(Similarity map, int agreeing) {
             }
         }
         return n;
-    }
-
-    private static List<Pair> agreeing(Similarity map, List<List<Pair>> candidates) {
-        List<Pair> all = new ArrayList<>();
-        for (List<Pair> places : candidates) {
-            places.stream()
-                    .min(Comparator.comparingDouble(map::miss))
-                    .filter(p -> map.miss(p) <= AGREES_MM)
-                    .ifPresent(all::add);
-        }
-        return all;
     }
 }
