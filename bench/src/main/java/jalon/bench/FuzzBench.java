@@ -6,6 +6,7 @@ import jalon.core.apart.ReadOnePage;
 import jalon.core.apart.WorkFailed;
 import jalon.core.apart.WorkerLaunch;
 import jalon.core.page.UnreadableFile;
+import jalon.core.read.HowToReadPage;
 import jalon.core.read.ReadPage;
 import jalon.demo.Harbour;
 import jalon.demo.Hostile;
@@ -181,7 +182,7 @@ final class FuzzBench {
             for (int i = 1; i <= count; i++) {
                 var origin = new ReadPage.Origin(i, file.getFileName().toString(), i, "00");
                 try {
-                    workers.insist(new ReadOnePage(file, origin, "eng", null, List.of()));
+                    workers.insist(new ReadOnePage(file, origin, "eng", HowToReadPage.USUAL));
                     read++;
                 } catch (UnreadableFile e) {
                     told = e.getMessage();

@@ -10,11 +10,11 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 
-final class Jpegs {
+public final class Jpegs {
     private Jpegs() {}
 
     /** The picture after it went through a JPEG file. @param quality 0..1 */
-    static BufferedImage through(BufferedImage image, double quality) {
+    public static BufferedImage through(BufferedImage image, double quality) {
         ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
         var bytes = new ByteArrayOutputStream();
         try (var out = ImageIO.createImageOutputStream(bytes)) {

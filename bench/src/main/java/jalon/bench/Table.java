@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Locale;
 
 /** Figures collected from many pages, and lines of a table made of them. */
-final class Table {
+public final class Table {
     private final List<String> lines = new ArrayList<>();
 
-    void title(String title, String... columns) {
+    public void title(String title, String... columns) {
         lines.add("");
         lines.add("## " + title);
         lines.add("");
@@ -17,7 +17,7 @@ final class Table {
         lines.add("|" + "---|".repeat(columns.length));
     }
 
-    void row(Object... cells) {
+    public void row(Object... cells) {
         List<String> texts = new ArrayList<>();
         for (Object cell : cells) {
             texts.add(cell instanceof Double d ? String.format(Locale.ROOT, "%.3f", d) : String.valueOf(cell));
@@ -27,7 +27,7 @@ final class Table {
         System.err.println(line);
     }
 
-    String text() {
+    public String text() {
         return String.join("\n", lines) + "\n";
     }
 
@@ -72,7 +72,7 @@ final class Table {
         return ranks;
     }
 
-    static String share(long part, long all) {
+    public static String share(long part, long all) {
         return String.format(Locale.ROOT, "%d of %d (%.1f %%)", part, all, 100.0 * part / Math.max(1, all));
     }
 }

@@ -88,12 +88,12 @@ public final class PageBuilder {
     }
 
     public PageBuilder barcode(String kind, String value) {
-        marks.add(new Mark(Mark.Kind.BARCODE, kind, value, new Box(20, 80, 90, 20), null));
+        marks.add(new Mark(Mark.Kind.BARCODE, kind, value, new Box(20, 80, 90, 20), null, null));
         return this;
     }
 
     public PageBuilder patch(String code, Mark.KnownBy by) {
-        marks.add(new Mark(Mark.Kind.PATCH, "PATCH", code, new Box(20, 10, 160, 20), new Mark.Direction(by, 0)));
+        marks.add(new Mark(Mark.Kind.PATCH, "PATCH", code, new Box(20, 10, 160, 20), new Mark.Direction(by, 0), null));
         return this;
     }
 

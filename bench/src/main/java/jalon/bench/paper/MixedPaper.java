@@ -1,7 +1,9 @@
 package jalon.bench.paper;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 
 /**
@@ -23,10 +25,15 @@ public final class MixedPaper {
         MINUTES
     }
 
-    /** @param narrow whether it is on A5 */
-    public record Document(String kind, List<? extends jalon.demo.Sheet> pages, boolean narrow) {}
+    /**
+     * @param sender which of the batch's
+     * @param narrow whether it is on A5
+     */
+    public record Document(int sender, String kind, List<? extends jalon.demo.Sheet> pages, boolean narrow) {}
 
     private final List<House> houses = new ArrayList<>();
+    private final Map<House, FormDesign> forms = new HashMap<>();
+    private final Map<House, FormDesign> longForms = new HashMap<>();
 
     /** What lies in one batch: mostly of one language and from few senders, several documents of whom may follow each other. */
     public MixedPaper(Random r) {
@@ -39,31 +46,50 @@ public final class MixedPaper {
     }
 
     public Document document(Random r) {
-        return document(houses.get(r.nextInt(houses.size())), r);
+        int sender = r.nextInt(houses.size());
+        return document(sender, Kind.values()[r.nextInt(Kind.values().length)], r);
     }
 
-    static Document document(House house, Random r) {
-        Kind kind = Kind.values()[r.nextInt(Kind.values().length)];
+    /** From now on each sender has one form of each kind, of which every paper is one: so they can be known by samples. */
+    public MixedPaper withForms(Random r) {
+        for (House house : houses) {
+            forms.put(house, new FormDesign(house, r));
+            longForms.put(house, new FormDesign(house, r));
+        }
+        return this;
+    }
+
+    /** Another of the same kind and sender. */
+    public Document like(Document other, Random r) {
+        return document(other.sender, Kind.valueOf(other.kind), r);
+    }
+
+    private Document document(int sender, Kind kind, Random r) {
+        House house = houses.get(sender);
         List<Leaf> pages = switch (kind) {
             case LETTER, LETTER_AGAIN -> new LetterPages(house, r).pages(length(r, 1, 4));
             case BILL -> new TablePages(house, r, true).pages(length(r, 1, 4));
             case STATEMENT -> new TablePages(house, r, false).pages(length(r, 1, 5));
-            case FORM -> List.of(new FormDesign(house, r).page(r));
-            case LONG_FORM -> longForm(house, r);
+            case FORM -> List.of(form(forms, house, r).page(r));
+            case LONG_FORM -> longForm(form(longForms, house, r), r);
             case CONTRACT -> new ParagraphPages(house, r, true).pages(length(r, 2, 6));
             case MINUTES -> new ParagraphPages(house, r, false).pages(length(r, 1, 4));
             case CERTIFICATE -> List.of(certificate(house, r));
             case NOTE -> List.of(note(house, r));
         };
-        return new Document(kind.name(), pages, kind == Kind.NOTE && r.nextBoolean());
+        return new Document(sender, kind.name(), pages, kind == Kind.NOTE && r.nextBoolean());
     }
 
     private static int length(Random r, int least, int most) {
         return least + r.nextInt(most - least + 1);
     }
 
-    private static List<Leaf> longForm(House house, Random r) {
-        var design = new FormDesign(house, r);
+    private static FormDesign form(Map<House, FormDesign> known, House house, Random r) {
+        FormDesign own = known.get(house);
+        return own == null ? new FormDesign(house, r) : own;
+    }
+
+    private static List<Leaf> longForm(FormDesign design, Random r) {
         List<Leaf> pages = new ArrayList<>();
         pages.add(design.page(r));
         int more = 1 + r.nextInt(2);

@@ -1,5 +1,6 @@
 package jalon.bench.sort;
 
+import jalon.bench.Table;
 import jalon.bench.paper.FormWorld;
 import jalon.bench.paper.ReadPaper;
 import jalon.core.read.PageFacts;
@@ -19,7 +20,8 @@ import java.util.stream.IntStream;
  * {@code SortBench OUT.md KEPT types samples tests seed}; with {@code fit} as a last argument it fits the weights instead.
  */
 public final class SortBench {
-    private static final double SURE = 0.7;
+    /** From which certainty on a type is called sure. */
+    private static final double[] LIMITS = {0.7, 0.8, 0.9, 0.95};
 
     private final ReadPaper paper;
     private final FormWorld world;
@@ -125,57 +127,92 @@ public final class SortBench {
         List<List<Guess>> all =
                 pages.stream().map(p -> learned.guesses(p.facts)).toList();
         double ms = (System.nanoTime() - began) / 1e6 / pages.size();
-        int known = 0;
-        int right = 0;
-        int sure = 0;
-        int sureRight = 0;
-        int others = 0;
-        int told = 0;
-        int siblings = 0;
-        int siblingsTold = 0;
-        for (int i = 0; i < pages.size(); i++) {
-            Page p = pages.get(i);
-            Guess best = all.get(i).get(0);
-            boolean isRight = p.kind.name().equals(best.type());
-            if (p.known) {
-                known++;
-                right += isRight ? 1 : 0;
-                if (best.type() != null && best.certainty() >= SURE) {
-                    sure++;
-                    sureRight += isRight ? 1 : 0;
-                }
-                if (!isRight && System.getenv("SHOW") != null) {
-                    System.err.println(p.kind.name() + " taken for " + best.type() + " " + best.certainty() + "; own "
-                            + all.get(i).stream()
-                                    .filter(g -> p.kind.name().equals(g.type()))
-                                    .map(Guess::certainty)
-                                    .toList());
-                }
-            } else if (p.kind.lookalike()) {
-                siblings++;
-                siblingsTold += best.type() == null || best.certainty() < SURE ? 1 : 0;
-            } else {
-                others++;
-                told += best.type() == null || best.certainty() < SURE ? 1 : 0;
-                if (best.type() != null && System.getenv("SHOW") != null) {
-                    System.err.println("NONE " + p.kind.name() + " taken for " + best.type() + " " + best.certainty());
-                }
+        var table = new Table();
+        table.title(
+                types + " types, " + samples + " samples each",
+                "limit",
+                "pages",
+                "right first",
+                "sure",
+                "of the sure right",
+                "none of these",
+                "told",
+                "lookalikes not learned",
+                "told",
+                "ms a page");
+        for (double limit : LIMITS) {
+            var tally = new Tally(limit);
+            for (int i = 0; i < pages.size(); i++) {
+                tally.add(pages.get(i), all.get(i).get(0));
+            }
+            table.row(
+                    limit,
+                    tally.known,
+                    share(tally.right, tally.known),
+                    share(tally.sure, tally.known),
+                    share(tally.sureRight, tally.sure),
+                    tally.others,
+                    share(tally.told, tally.others),
+                    tally.siblings,
+                    share(tally.siblingsTold, tally.siblings),
+                    ms);
+        }
+        if (System.getenv("SHOW") != null) {
+            for (int i = 0; i < pages.size(); i++) {
+                show(pages.get(i), all.get(i));
             }
         }
-        return String.format(
-                Locale.ROOT,
-                "| types | samples each | pages | right first | sure | of the sure right | none of these | told | lookalikes not learned | told | ms a page |\n|%s\n| %d | %d | %d | %.4f | %.3f | %.4f | %d | %.3f | %d | %.3f | %.1f |\n",
-                "---|".repeat(11),
-                types,
-                samples,
-                known,
-                (double) right / known,
-                (double) sure / known,
-                (double) sureRight / Math.max(1, sure),
-                others,
-                (double) told / Math.max(1, others),
-                siblings,
-                (double) siblingsTold / Math.max(1, siblings),
-                ms);
+        return table.text();
+    }
+
+    /** As many as four digits: the aims are told in half per cents. */
+    private static String share(int part, int all) {
+        return String.format(Locale.ROOT, "%.4f", (double) part / Math.max(1, all));
+    }
+
+    private static void show(Page p, List<Guess> guesses) {
+        Guess best = guesses.get(0);
+        if (p.known && !p.kind.name().equals(best.type())) {
+            System.err.println(p.kind.name() + " taken for " + best.type() + " " + best.certainty() + "; own "
+                    + guesses.stream()
+                            .filter(g -> p.kind.name().equals(g.type()))
+                            .map(Guess::certainty)
+                            .toList());
+        } else if (!p.known && best.type() != null) {
+            System.err.println("NONE " + p.kind.name() + " taken for " + best.type() + " " + best.certainty());
+        }
+    }
+
+    private static final class Tally {
+        private final double limit;
+        int known;
+        int right;
+        int sure;
+        int sureRight;
+        int others;
+        int told;
+        int siblings;
+        int siblingsTold;
+
+        Tally(double limit) {
+            this.limit = limit;
+        }
+
+        void add(Page p, Guess best) {
+            boolean isSure = best.type() != null && best.certainty() >= limit;
+            if (p.known) {
+                boolean isRight = p.kind.name().equals(best.type());
+                known++;
+                right += isRight ? 1 : 0;
+                sure += isSure ? 1 : 0;
+                sureRight += isSure && isRight ? 1 : 0;
+            } else if (p.kind.lookalike()) {
+                siblings++;
+                siblingsTold += isSure ? 0 : 1;
+            } else {
+                others++;
+                told += isSure ? 0 : 1;
+            }
+        }
     }
 }

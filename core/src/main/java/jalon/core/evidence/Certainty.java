@@ -25,6 +25,9 @@ public final class Certainty {
     /** With neither print nor place to tell the leading edge, 2 may be T and 3 may be 4. */
     public static final double PATCH_FROM_EITHER_END = 0.6;
 
+    /** A batch begins with a document, and nothing on its first page says that the beginning lies in another tray. */
+    public static final double BATCH_BEGINS = 0.97;
+
     /** A stream has rules, yet the batch begins with a page that none of them knows: somebody should look. */
     public static final double NO_SIGN = 0.5;
 
@@ -114,17 +117,6 @@ public final class Certainty {
     /** @param checkBelow from where the stream takes the type without a look */
     public static double chosenDefault(double checkBelow) {
         return Math.max(checkBelow, MEANT_DEFAULT);
-    }
-
-    /**
-     * How far zones laid on a page can be trusted: two printed words that agree fix them, one leaves the scale open, none
-     * leaves them as drawn.
-     *
-     * @param found anchors that agree
-     * @param wanted anchors of the layout; a layout without any is taken as it is
-     */
-    public static double fit(int found, int wanted) {
-        return wanted == 0 || found >= 2 ? 1 : found == 1 ? 0.85 : 0.6;
     }
 
     /** @param names whether it stands as labels do */

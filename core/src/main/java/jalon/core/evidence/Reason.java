@@ -83,6 +83,10 @@ public record Reason(Code code, Map<String, String> with) {
         OTHER_TEXT,
         @JsonProperty("likeFirstPages")
         LIKE_FIRST_PAGES,
+        @JsonProperty("batchBegins")
+        BATCH_BEGINS,
+        @JsonProperty("strayed")
+        STRAYED("type"),
         /** Speaks against a stake, as do those below. */
         @JsonProperty("likeLaterPages")
         LIKE_LATER_PAGES,
@@ -146,6 +150,10 @@ public record Reason(Code code, Map<String, String> with) {
         CIRCLE,
         @JsonProperty("noRegister")
         NO_REGISTER("register"),
+        @JsonProperty("nothingOfGroup")
+        NOTHING_OF_GROUP,
+        @JsonProperty("noBarcode")
+        NO_BARCODE("pages"),
         @JsonProperty("noRow")
         NO_ROW("register", "column", "value"),
         @JsonProperty("notInRegister")

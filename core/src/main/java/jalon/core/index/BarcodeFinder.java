@@ -1,10 +1,11 @@
 package jalon.core.index;
 
 import jalon.core.evidence.Certainty;
+import jalon.core.evidence.Reason;
 import jalon.core.mark.Mark;
+import jalon.core.read.BarcodeSearch;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.Finder;
-import jalon.core.stream.Shape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -19,30 +20,27 @@ record BarcodeFinder(Finder.ByBarcode wanted) implements FieldFinder {
     @Override
     public Found find(Search search) {
         Document document = search.document();
-        Shape shape = wanted.like() == null ? null : Shape.of(wanted.like());
+        var barcodes = new BarcodeSearch(wanted.form());
         List<PageFacts> looked = new ArrayList<>();
         document.separator().ifPresent(looked::add);
         looked.addAll(document.pages(wanted.page()));
         List<Reading> readings = new ArrayList<>();
         for (PageFacts page : looked) {
-            for (Mark m : page.marks()) {
-                if (m.kind() == Mark.Kind.BARCODE
-                        && (wanted.kind() == null || wanted.kind().equals(m.symbology()))
-                        && (shape == null || shape.fits(m.value()))) {
-                    readings.add(Reading.of(m.value(), certainty(m, shape), page.no(), m.box(), FoundBy.BARCODE));
-                }
+            for (Mark m : barcodes.on(page)) {
+                readings.add(
+                        Reading.of(m.value(), certainty(m, barcodes.formGiven()), page.no(), m.box(), FoundBy.BARCODE));
             }
         }
-        return Found.of(readings);
+        return readings.isEmpty() ? Found.nothing(Reason.Code.NO_BARCODE.with(looked.size())) : Found.of(readings);
     }
 
-    private static double certainty(Mark mark, Shape form) {
+    private static double certainty(Mark mark, boolean formGiven) {
         boolean guarded = mark.symbology().equals(GUARDED);
         boolean open = OPEN.contains(mark.symbology());
         if (!guarded && !open) {
             return Certainty.CHECKED_BARCODE;
         }
-        return form != null
+        return formGiven
                 ? Certainty.OPEN_BARCODE_OF_ITS_FORM
                 : guarded ? Certainty.GUARDED_BARCODE : Certainty.OPEN_BARCODE;
     }

@@ -13,22 +13,32 @@ public final class Document {
     private final List<PageFacts> pages;
     private final Optional<PageFacts> separator;
     private final Map<Finder.Inherited.From, String> inherited;
+    private final Map<String, FieldValue> group;
+    private final String variant;
     private final Map<PageFacts, PageRows> rows = new IdentityHashMap<>();
 
     /**
      * @param pages in order, at least one
      * @param separator the dropped sheet before them, if there was one
      * @param inherited what is known of its batch
+     * @param group the fields of the group that it is in, none where there is none
+     * @param variant the layout of its type that it has, or null where none is known
      */
     public Document(
-            List<PageFacts> pages, Optional<PageFacts> separator, Map<Finder.Inherited.From, String> inherited) {
+            List<PageFacts> pages,
+            Optional<PageFacts> separator,
+            Map<Finder.Inherited.From, String> inherited,
+            Map<String, FieldValue> group,
+            String variant) {
+        this.group = group;
+        this.variant = variant;
         this.pages = pages;
         this.separator = separator;
         this.inherited = inherited;
     }
 
     public Document(List<PageFacts> pages, Optional<PageFacts> separator) {
-        this(pages, separator, Map.of());
+        this(pages, separator, Map.of(), Map.of(), null);
     }
 
     public List<PageFacts> pages() {
@@ -41,6 +51,15 @@ public final class Document {
 
     public Map<Finder.Inherited.From, String> inherited() {
         return inherited;
+    }
+
+    public Map<String, FieldValue> group() {
+        return group;
+    }
+
+    /** The layout of its type that it has, or null where none is known. */
+    public String variant() {
+        return variant;
     }
 
     List<PageFacts> pages(Finder.Pages which) {

@@ -23,8 +23,12 @@ final class FieldSearch {
     private static final int MOST_CANDIDATES = 9;
 
     /** Whatever speaks for a value, with one of these it is not sure. */
-    private static final Set<Reason.Code> NEVER_SURE =
-            Set.of(Reason.Code.RIVALS, Reason.Code.LOST_BEFORE, Reason.Code.SEVERAL_ROWS, Reason.Code.OTHER_ROW);
+    private static final Set<Reason.Code> NEVER_SURE = Set.of(
+            Reason.Code.RIVALS,
+            Reason.Code.LOST_BEFORE,
+            Reason.Code.SEVERAL_ROWS,
+            Reason.Code.OTHER_ROW,
+            Reason.Code.NO_BARCODE);
 
     private final Field field;
     private final Search search;
@@ -252,6 +256,9 @@ final class FieldSearch {
         List<Reason> reasons = new ArrayList<>(notes);
         if (field.required()) {
             reasons.add(0, Reason.Code.REQUIRED.with());
+        } else {
+            // A value that need not be there is not expected either.
+            reasons.removeIf(r -> r.code() == Reason.Code.NO_BARCODE);
         }
         return new FieldValue(null, FieldValue.State.EMPTY, 0, FieldValue.Source.NONE, reasons, List.of(), null);
     }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -32,6 +33,17 @@ public final class Register {
         this.columns = columns;
         this.rows = rows;
         this.faults = faults;
+    }
+
+    /** The rows in which all of these words stand somewhere, whatever their case; all rows for none. */
+    public List<Map<String, String>> holding(String words) {
+        String[] wanted = words.toLowerCase(Locale.ROOT).trim().split("\\s+");
+        return rows.stream()
+                .filter(row -> {
+                    String all = String.join(" ", row.values()).toLowerCase(Locale.ROOT);
+                    return Arrays.stream(wanted).allMatch(all::contains);
+                })
+                .toList();
     }
 
     /**

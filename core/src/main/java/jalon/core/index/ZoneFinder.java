@@ -20,7 +20,11 @@ record ZoneFinder(Finder.ByZone zone) implements FieldFinder {
     @Override
     public Found find(Search search) {
         PageFacts page = search.document().pages(zone.page()).get(0);
-        Fit fit = Fit.of(search.type().layout(), page);
+        String variant = search.document().variant();
+        if (zone.variant() != null && !zone.variant().equals(variant)) {
+            return Found.of(List.of());
+        }
+        Fit fit = Fit.of(search.type().layout(), variant, page);
         Box straight = fit.onStraightPage(zone.boxMm());
         Box reach = straight.grown(REACH_MM);
         Box onPage = fit.tilt().fromStraight(straight);
@@ -40,9 +44,9 @@ record ZoneFinder(Finder.ByZone zone) implements FieldFinder {
         // The print itself, not the box around it, whose lines would be read as letters.
         Reading reading = Reading.of(text, Line.certaintyOfValue(inside), page.no(), Line.boxOf(inside), FoundBy.ZONE)
                 .again(new Reading.Again(onPage, limit))
-                .placed(fit.trust());
+                .placed(fit.trust(zone.boxMm()));
         return Found.of(List.of(
-                fit.trust() < Certainty.FIT_DOUBTED_BELOW
+                fit.trust(zone.boxMm()) < Certainty.FIT_DOUBTED_BELOW
                         ? reading.doubted(Reason.Code.ANCHORS_MISSING.with())
                         : reading));
     }

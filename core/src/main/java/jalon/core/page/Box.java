@@ -79,6 +79,11 @@ public record Box(double x, double y, double width, double height) {
         return new Box(x - mm, y - mm, width + 2 * mm, height + 2 * mm);
     }
 
+    /** This box on a page that is larger by a factor. */
+    public Box scaled(double factor) {
+        return new Box(x * factor, y * factor, width * factor, height * factor);
+    }
+
     /** Where this box comes to lie when a page of the given size is turned clockwise by a multiple of 90 degrees. */
     public Box turned(int degrees, double pageWidth, double pageHeight) {
         return switch (Math.floorMod(degrees, 360)) {

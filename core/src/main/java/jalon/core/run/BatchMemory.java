@@ -11,6 +11,7 @@ import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Supplier;
 
 /**
@@ -97,7 +98,8 @@ public interface BatchMemory {
         @Override
         public boolean equals(Object other) {
             if (!(other instanceof Key k)
-                    || type != k.type
+                    || type.fields() != k.type.fields()
+                    || type.layout() != k.type.layout()
                     || registers != k.registers
                     || !areSame(document.pages(), k.document.pages())
                     || document.separator().orElse(null)
@@ -106,6 +108,8 @@ public interface BatchMemory {
             }
             return today.equals(k.today)
                     && document.inherited().equals(k.document.inherited())
+                    && document.group().equals(k.document.group())
+                    && Objects.equals(document.variant(), k.document.variant())
                     && settled.equals(k.settled);
         }
 

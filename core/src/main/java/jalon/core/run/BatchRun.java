@@ -9,6 +9,7 @@ import jalon.core.index.Indexer;
 import jalon.core.index.Register;
 import jalon.core.index.ZoneReader;
 import jalon.core.read.PageFacts;
+import jalon.core.sort.Guess;
 import jalon.core.sort.Learned;
 import jalon.core.sort.Sorted;
 import jalon.core.sort.Sorter;
@@ -25,6 +26,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntFunction;
@@ -88,13 +90,15 @@ public final class BatchRun {
         List<BatchView.PageView> pages = new ArrayList<>();
         ImageFindings fitness = new ImageFindings(stream.pages(), received);
         List<Draft> drafts = drafts(desk, pages, page -> image(desk, fitness, byNo.get(page)));
+        List<BatchView.GroupView> groups = groups(desk, drafts, byNo, fields);
         // Each on its own: most of their time is spent in the processes that read.
         List<BatchView.DocumentView> documents = (fields ? drafts.parallelStream() : drafts.stream())
-                .map(draft -> document(draft, desk, byNo, fields))
+                .map(draft -> document(draft, desk, byNo, groups, fields))
                 .toList();
         return new BatchView(
                 List.copyOf(pages),
                 documents,
+                groups,
                 places(cut, desk, documents),
                 desk.gaps(),
                 counts(received, documents.size(), desk));
@@ -147,9 +151,12 @@ public final class BatchRun {
         private final int no;
         private final DecidedBatch.Planted stake;
         private final Integer separator;
+        private final Integer group;
         private final List<Integer> pages = new ArrayList<>();
 
-        Draft(int no, DecidedBatch.Planted stake, Integer separator) {
+        /** @param group the page or sheet that the last group before it began with, or null */
+        Draft(int no, DecidedBatch.Planted stake, Integer separator, Integer group) {
+            this.group = group;
             this.no = no;
             this.stake = stake;
             this.separator = separator;
@@ -162,7 +169,9 @@ public final class BatchRun {
         List<Draft> drafts = new ArrayList<>();
         DecidedBatch.Planted waiting = null;
         Integer separator = null;
+        Integer group = null;
         for (int no : desk.order()) {
+            group = desk.groups().containsKey(no) ? Integer.valueOf(no) : group;
             DecidedBatch.Planted own = desk.stakes().get(no);
             waiting = own != null ? own : waiting;
             DecidedBatch.Aside aside = desk.aside().get(no);
@@ -173,7 +182,7 @@ public final class BatchRun {
             }
             if (waiting != null || drafts.isEmpty()) {
                 DecidedBatch.Planted stake = waiting != null ? waiting : DecidedBatch.Planted.first(no);
-                drafts.add(new Draft(drafts.size() + 1, stake, separator));
+                drafts.add(new Draft(drafts.size() + 1, stake, separator, group));
                 waiting = null;
                 separator = null;
             }
@@ -185,8 +194,43 @@ public final class BatchRun {
         return drafts;
     }
 
+    /** Groups that have a document. What is on the sheet that opens one is read as its fields. */
+    private List<BatchView.GroupView> groups(
+            DecidedBatch desk, List<Draft> drafts, Map<Integer, PageFacts> byNo, boolean withFields) {
+        List<BatchView.GroupView> groups = new ArrayList<>();
+        DocumentType type = stream.cut().groups().asType();
+        for (int page : drafts.stream()
+                .map(d -> d.group)
+                .filter(Objects::nonNull)
+                .distinct()
+                .toList()) {
+            DecidedBatch.GroupMark mark = desk.groups().get(page);
+            Map<String, FieldValue> fields = Map.of();
+            if (withFields) {
+                var sheet = new Document(List.of(byNo.get(page)), Optional.empty(), about.inherited(), Map.of(), null);
+                fields = fields(type, sheet, Map.of());
+            }
+            groups.add(
+                    new BatchView.GroupView(groups.size() + 1, page, mark.what(), mark.evidence(), mark.by(), fields));
+        }
+        return groups;
+    }
+
+    private Map<String, FieldValue> fields(DocumentType type, Document document, Map<String, FieldValue> settled) {
+        return memory.fields(
+                new BatchMemory.Key(type, document, settled, registers, today),
+                () -> Indexer.index(type, document, zones, registers, today, settled));
+    }
+
     private BatchView.DocumentView document(
-            Draft draft, DecidedBatch desk, Map<Integer, PageFacts> byNo, boolean withFields) {
+            Draft draft,
+            DecidedBatch desk,
+            Map<Integer, PageFacts> byNo,
+            List<BatchView.GroupView> groups,
+            boolean withFields) {
+        Optional<BatchView.GroupView> group = groups.stream()
+                .filter(g -> Objects.equals(g.page(), draft.group))
+                .findFirst();
         int first = draft.pages.get(0);
         boolean doubtful = draft.stake.by() == null && stream.cut().asksStake(draft.stake.certainty());
         var stake = new BatchView.StakeView(
@@ -196,14 +240,22 @@ public final class BatchRun {
         if (withFields) {
             DocumentType definition = stream.type(type.type()).orElseThrow();
             Optional<PageFacts> separator = Optional.ofNullable(draft.separator).map(byNo::get);
-            Document document =
-                    new Document(draft.pages.stream().map(byNo::get).toList(), separator, about.inherited());
-            Map<String, FieldValue> settled = settled(definition, draft, desk);
-            fields = memory.fields(
-                    new BatchMemory.Key(definition, document, settled, registers, today),
-                    () -> Indexer.index(definition, document, zones, registers, today, settled));
+            Document document = new Document(
+                    draft.pages.stream().map(byNo::get).toList(),
+                    separator,
+                    about.inherited(),
+                    group.map(BatchView.GroupView::fields).orElse(Map.of()),
+                    type.variant());
+            fields = fields(definition, document, settled(definition, draft, desk));
         }
-        return new BatchView.DocumentView(draft.no, List.copyOf(draft.pages), draft.separator, stake, type, fields);
+        return new BatchView.DocumentView(
+                draft.no,
+                List.copyOf(draft.pages),
+                draft.separator,
+                group.map(BatchView.GroupView::no).orElse(null),
+                stake,
+                type,
+                fields);
     }
 
     private BatchView.TypeView type(Draft draft, DecidedBatch desk, PageFacts first) {
@@ -221,8 +273,15 @@ public final class BatchRun {
             var evidence = List.of(
                     new Evidence(Evidence.Rule.PERSON, t.page(), null, Reason.Code.NAMED_BY.with(named.by()), 1));
             Sorted sorted = Sorter.sort(stream, learned.asFirst(first), first);
-            String variant = t.type().equals(sorted.type()) ? sorted.variant() : null;
-            return new BatchView.TypeView(t.type(), variant, 1, false, evidence, guesses(sorted), named.by());
+            String likeliest = sorted.guesses().stream()
+                    .filter(g -> g.type().equals(t.type()))
+                    .findFirst()
+                    .map(Guess::variant)
+                    .orElse(null);
+            String variant = t.variant() == null ? likeliest : t.variant();
+            String variantBy = t.variant() == null ? null : named.by();
+            return new BatchView.TypeView(
+                    t.type(), variant, variantBy, 1, false, evidence, guesses(sorted), named.by());
         }
         Sorted sorted = Sorter.sort(stream, learned.asFirst(first), first);
         boolean doubtful =
@@ -230,6 +289,7 @@ public final class BatchRun {
         return new BatchView.TypeView(
                 sorted.type(),
                 sorted.variant(),
+                null,
                 sorted.certainty(),
                 doubtful,
                 sorted.evidence(),

@@ -6,6 +6,7 @@ import jalon.core.evidence.Evidence;
 import jalon.core.image.Finding;
 import jalon.core.image.Repair;
 import jalon.core.index.FieldValue;
+import jalon.core.stream.StakeRule;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -14,11 +15,18 @@ import java.util.Map;
  * A batch as it stands: what the machine made of the pages and what people decided, together.
  *
  * @param pages in reading order
+ * @param groups in reading order
  * @param places pages inside of documents before which a stake may be missing, in the order received
  */
 public record BatchView(
-        List<PageView> pages, List<DocumentView> documents, List<PlaceView> places, List<Gap> gaps, Counts counts) {
+        List<PageView> pages,
+        List<DocumentView> documents,
+        List<GroupView> groups,
+        List<PlaceView> places,
+        List<Gap> gaps,
+        Counts counts) {
     public BatchView {
+        groups = groups == null ? List.of() : List.copyOf(groups);
         places = places == null ? List.of() : List.copyOf(places);
         gaps = gaps == null ? List.of() : List.copyOf(gaps);
     }
@@ -117,6 +125,19 @@ public record BatchView(
     public record StakeView(int page, double certainty, boolean doubtful, List<Evidence> evidence, String by) {}
 
     /**
+     * Documents that belong together.
+     *
+     * @param no from 1, in reading order
+     * @param page the page, or the sheet out of the flow, that it begins with
+     * @param opens whether a batch begins with it, by what was fed, and not just a group
+     * @param by who opened it, or null for a rule
+     * @param fields empty when they were not asked for
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record GroupView(
+            int no, int page, StakeRule.Opens opens, Evidence evidence, String by, Map<String, FieldValue> fields) {}
+
+    /**
      * A place without a stake that a person should look at.
      *
      * @param page the page that may begin a document
@@ -126,6 +147,7 @@ public record BatchView(
 
     /**
      * @param variant the layout of the type that the first page has, or null where none is known
+     * @param variantBy who said so, or null
      * @param guesses types it may be, the most likely first
      * @param by who named the type, or null
      */
@@ -133,6 +155,7 @@ public record BatchView(
     public record TypeView(
             String type,
             String variant,
+            String variantBy,
             double certainty,
             boolean doubtful,
             List<Evidence> evidence,
@@ -151,12 +174,14 @@ public record BatchView(
      * @param no from 1, in reading order
      * @param pages numbers of its pages, in reading order
      * @param separator the sheet dropped before it, or null
+     * @param group number of the group that it is in, or null
      * @param fields in the order of its type; empty when the fields were not asked for
      */
     public record DocumentView(
             int no,
             List<Integer> pages,
             Integer separator,
+            Integer group,
             StakeView stake,
             TypeView type,
             Map<String, FieldValue> fields) {

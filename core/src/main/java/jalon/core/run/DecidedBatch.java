@@ -7,6 +7,7 @@ import jalon.core.image.Finding;
 import jalon.core.image.Repair;
 import jalon.core.split.Cut;
 import jalon.core.split.Stake;
+import jalon.core.stream.StakeRule;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -46,6 +47,10 @@ final class DecidedBatch {
     record Aside(BatchView.Role role, String by) {}
 
     private final Map<Integer, Evidence> flags;
+    private final Map<Integer, GroupMark> groups = new HashMap<>();
+
+    /** Where a group begins, or with a batch the first of its groups. @param by null for a rule */
+    record GroupMark(StakeRule.Opens what, Evidence evidence, String by) {}
 
     DecidedBatch(List<Integer> received, Cut cut) {
         order.addAll(received);
@@ -56,6 +61,8 @@ final class DecidedBatch {
                 .forEach((page, role) -> aside.put(
                         page,
                         new Aside(role == Cut.Role.BLANK ? BatchView.Role.BLANK : BatchView.Role.SEPARATOR, null)));
+        cut.openings()
+                .forEach((page, opening) -> groups.put(page, new GroupMark(opening.what(), opening.evidence(), null)));
         flags = cut.flags();
         cut.placeholders().forEach(page -> gaps.put(page, new BatchView.Gap(page, null, true, null, null)));
     }
@@ -75,6 +82,10 @@ final class DecidedBatch {
 
     Map<Integer, Planted> stakes() {
         return stakes;
+    }
+
+    Map<Integer, GroupMark> groups() {
+        return groups;
     }
 
     Map<Integer, Aside> aside() {
@@ -140,7 +151,11 @@ final class DecidedBatch {
         public Runnable liftStake(Decision.LiftStake lift) {
             return () -> {
                 settledPlaces.add(lift.page());
-                stakesBefore(lift.page()).forEach(stakes::remove);
+                // A document that joins the one before is in its group.
+                stakesBefore(lift.page()).forEach(page -> {
+                    stakes.remove(page);
+                    groups.remove(page);
+                });
             };
         }
 
@@ -151,6 +166,36 @@ final class DecidedBatch {
                     stakes.put(page, new Planted(1, stakes.get(page).evidence(), decided.by()));
                 }
             };
+        }
+
+        @Override
+        public Runnable splitEvery(Decision.SplitEvery split) {
+            return () -> {
+                List<Integer> pages = documentOf(split.page());
+                int every = Math.max(1, split.every());
+                for (int i = every; i < pages.size(); i += every) {
+                    stakes.put(pages.get(i), byHand(pages.get(i), decided));
+                }
+            };
+        }
+
+        @Override
+        public Runnable openGroup(Decision.OpenGroup open) {
+            return () -> {
+                if (order.contains(open.page())) {
+                    Planted planted = byHand(open.page(), decided);
+                    stakes.putIfAbsent(open.page(), planted);
+                    groups.put(
+                            open.page(),
+                            new GroupMark(
+                                    StakeRule.Opens.GROUP, planted.evidence().get(0), decided.by()));
+                }
+            };
+        }
+
+        @Override
+        public Runnable joinGroup(Decision.JoinGroup join) {
+            return () -> stakesBefore(join.page()).forEach(groups::remove);
         }
 
         @Override
@@ -245,6 +290,29 @@ final class DecidedBatch {
         return found;
     }
 
+    /** The pages of the document that holds this one, without those set aside; none when it is in no document. */
+    private List<Integer> documentOf(int page) {
+        List<Integer> document = new ArrayList<>();
+        boolean begins = true;
+        for (int p : order) {
+            if (stakes.containsKey(p)) {
+                begins = true;
+            }
+            if (aside.containsKey(p)) {
+                continue;
+            }
+            if (begins && document.contains(page)) {
+                return document;
+            }
+            if (begins) {
+                document.clear();
+            }
+            begins = false;
+            document.add(p);
+        }
+        return document.contains(page) ? document : List.of();
+    }
+
     private void move(Decision.MovePages move) {
         Set<Integer> moved = new HashSet<>(move.pages());
         moved.retainAll(order);
@@ -257,9 +325,19 @@ final class DecidedBatch {
                 int heir = firstLeftBehind(page, moved);
                 if (heir > 0) {
                     stakes.put(heir, stakes.remove(page));
+                    if (groups.containsKey(page)) {
+                        groups.put(heir, groups.remove(page));
+                    }
                 }
             }
         }
+        // Whoever moves pages has seen them, and what then stands where they were.
+        for (int i = 1; i < order.size(); i++) {
+            if (moved.contains(order.get(i - 1)) && !moved.contains(order.get(i))) {
+                settledPlaces.add(order.get(i));
+            }
+        }
+        settledPlaces.addAll(moved);
         List<Integer> going = order.stream().filter(moved::contains).toList();
         order.removeAll(moved);
         int at = move.before() == 0 ? order.size() : order.indexOf(move.before());

@@ -12,6 +12,9 @@ import java.util.List;
     @JsonSubTypes.Type(value = Decision.PlantStake.class, name = "plantStake"),
     @JsonSubTypes.Type(value = Decision.LiftStake.class, name = "liftStake"),
     @JsonSubTypes.Type(value = Decision.ConfirmStake.class, name = "confirmStake"),
+    @JsonSubTypes.Type(value = Decision.SplitEvery.class, name = "splitEvery"),
+    @JsonSubTypes.Type(value = Decision.OpenGroup.class, name = "openGroup"),
+    @JsonSubTypes.Type(value = Decision.JoinGroup.class, name = "joinGroup"),
     @JsonSubTypes.Type(value = Decision.MovePages.class, name = "movePages"),
     @JsonSubTypes.Type(value = Decision.SetAside.class, name = "setAside"),
     @JsonSubTypes.Type(value = Decision.PutBack.class, name = "putBack"),
@@ -33,6 +36,12 @@ public sealed interface Decision {
         R liftStake(LiftStake liftStake);
 
         R confirmStake(ConfirmStake confirmStake);
+
+        R splitEvery(SplitEvery splitEvery);
+
+        R openGroup(OpenGroup openGroup);
+
+        R joinGroup(JoinGroup joinGroup);
 
         R movePages(MovePages movePages);
 
@@ -105,6 +114,34 @@ public sealed interface Decision {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.confirmStake(this);
+        }
+    }
+
+    /**
+     * The document that holds this page is as many documents of so many pages each as it has pages for.
+     *
+     * @param every at least 1
+     */
+    record SplitEvery(int page, int every) implements OfPage {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.splitEvery(this);
+        }
+    }
+
+    /** A group opens with this page, and a document with it. */
+    record OpenGroup(int page) implements OfPage {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.openGroup(this);
+        }
+    }
+
+    /** No group opens here: what follows belongs to the one before. Its document stays one. */
+    record JoinGroup(int page) implements OfPage {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.joinGroup(this);
         }
     }
 
@@ -224,8 +261,16 @@ public sealed interface Decision {
         }
     }
 
-    /** The document that holds this page is of this type. */
-    record NameType(int page, String type) implements OfPage {
+    /**
+     * The document that holds this page is of this type.
+     *
+     * @param variant the layout of the type that it has; null for the one that it is most like
+     */
+    record NameType(int page, String type, String variant) implements OfPage {
+        public NameType(int page, String type) {
+            this(page, type, null);
+        }
+
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.nameType(this);

@@ -1,6 +1,7 @@
 package jalon.core.run;
 
 import jalon.core.image.Repair;
+import jalon.core.read.HowToReadPage;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.PageRules;
 import java.util.HashMap;
@@ -43,8 +44,9 @@ public final class HowToRead {
         return own != null ? own : Repair.needed(rules.repairs(), page.image());
     }
 
-    /** What the page is read through; steps that it does not need are left out when it is read. */
-    public List<Repair> readingRecipe(int page) {
-        return rules.repairFor().reading() ? recipes.getOrDefault(page, rules.repairs()) : List.of();
+    /** How the page is read; steps that it does not need are left out then. */
+    public HowToReadPage page(int page) {
+        List<Repair> recipe = rules.repairFor().reading() ? recipes.getOrDefault(page, rules.repairs()) : List.of();
+        return new HowToReadPage(turns.get(page), recipe, rules.barcodes());
     }
 }

@@ -18,16 +18,17 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** What the stream's samples and a rule's finder say of each page of a batch. */
-final class KnownPages implements PageKnowledge {
+public final class KnownPages implements PageKnowledge {
     private static final String VALUE = "value";
 
     private final Learned learned;
     private final Map<String, Register> registers;
     private final LocalDate today;
 
-    KnownPages(Learned learned, Map<String, Register> registers, LocalDate today) {
+    public KnownPages(Learned learned, Map<String, Register> registers, LocalDate today) {
         this.learned = learned;
         this.registers = registers;
         this.today = today;
@@ -38,8 +39,9 @@ final class KnownPages implements PageKnowledge {
         if (learned.isEmpty()) {
             return Likeness.UNKNOWN;
         }
-        double first = some(learned.asFirst(page));
-        double inner = some(learned.asLater(page));
+        Map<String, Double> firstOf = byType(learned.asFirst(page));
+        Map<String, Double> innerOf = byType(learned.asLater(page));
+        double first = sum(firstOf);
         Evidence evidence = learned.asFirst(page).stream()
                 .filter(g -> g.type() != null)
                 .findFirst()
@@ -50,20 +52,23 @@ final class KnownPages implements PageKnowledge {
                         Reason.Code.LIKE_FIRST_OF.with(g.type()),
                         first))
                 .orElse(null);
-        return new Likeness(first, inner, evidence, true);
+        return new Likeness(first, sum(innerOf), firstOf, innerOf, evidence, true);
     }
 
-    private static double some(List<Guess> guesses) {
+    private static Map<String, Double> byType(List<Guess> guesses) {
         return guesses.stream()
                 .filter(g -> g.type() != null)
-                .mapToDouble(Guess::certainty)
-                .sum();
+                .collect(Collectors.toMap(Guess::type, Guess::certainty, Double::sum));
+    }
+
+    private static double sum(Map<String, Double> certainties) {
+        return certainties.values().stream().mapToDouble(c -> c).sum();
     }
 
     @Override
     public Optional<Value> value(StakeRule.ByChange rule, PageFacts page) {
         var field = new Field(VALUE, null, null, false, true, List.of(rule.finder()), List.of(), List.of(), null);
-        var type = new DocumentType(VALUE, null, null, false, null, null, List.of(field));
+        var type = DocumentType.of(VALUE, null, List.of(field));
         FieldValue found = Indexer.index(
                         type,
                         new Document(List.of(page), Optional.empty()),

@@ -9,6 +9,7 @@ import jalon.core.mark.Mark;
 import jalon.core.page.Box;
 import jalon.core.page.Unread;
 import jalon.core.read.PageFacts;
+import jalon.core.stream.StakeRule;
 import jalon.core.words.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,6 +19,7 @@ import java.util.Map;
 public record Report(
         List<Page> pages,
         List<Document> documents,
+        List<Group> groups,
         List<Place> doubtfulPlaces,
         Ledger ledger,
         List<Rejected> rejected,
@@ -56,9 +58,13 @@ public record Report(
         }
     }
 
+    /** @param page the page or dropped sheet that it begins with, @param opens whether a batch begins with it too */
+    public record Group(int no, int page, StakeRule.Opens opens, Map<String, Value> fields) {}
+
     public record Document(
             int no,
             List<Integer> pages,
+            Integer group,
             Stake stake,
             @JsonUnwrapped Type sorted,
             Map<String, Value> fields,
@@ -143,13 +149,16 @@ public record Report(
         List<Document> documents = view.documents().stream()
                 .map(d -> document(d, deliveries.getOrDefault(d.no(), List.of())))
                 .toList();
+        List<Group> groups = view.groups().stream()
+                .map(g -> new Group(g.no(), g.page(), g.opens(), values(g.fields())))
+                .toList();
         List<Place> places = view.places().stream()
                 .map(p -> new Place(
                         p.page(),
                         p.certainty(),
                         p.evidence().stream().map(Seen::of).toList()))
                 .toList();
-        return new Report(pages, documents, places, ledger, rejected, warnings);
+        return new Report(pages, documents, groups, places, ledger, rejected, warnings);
     }
 
     private static Page page(BatchView.PageView view, PageFacts facts) {
@@ -174,11 +183,10 @@ public record Report(
     }
 
     private static Document document(BatchView.DocumentView d, List<Delivery> deliveries) {
-        Map<String, Value> fields = new LinkedHashMap<>();
-        d.fields().forEach((name, value) -> fields.put(name, Value.of(value)));
         return new Document(
                 d.no(),
                 d.pages(),
+                d.group(),
                 new Stake(
                         d.stake().certainty(),
                         d.stake().doubtful(),
@@ -191,8 +199,14 @@ public record Report(
                         d.type().guesses().stream()
                                 .map(g -> new Guess(g.type(), g.certainty()))
                                 .toList()),
-                fields,
+                values(d.fields()),
                 deliveries);
+    }
+
+    private static Map<String, Value> values(Map<String, FieldValue> fields) {
+        Map<String, Value> values = new LinkedHashMap<>();
+        fields.forEach((name, value) -> values.put(name, Value.of(value)));
+        return values;
     }
 
     private static double tenths(double v) {

@@ -50,6 +50,11 @@ public final class Learned {
         return specimens;
     }
 
+    /** The layouts in which a type is known, by name. */
+    public List<String> variants(String type) {
+        return first.variants(type);
+    }
+
     /** What the page may be as the first one of a document; see {@link LearnedTypes#guesses}. */
     public List<Guess> asFirst(PageFacts page) {
         return asFirst.get(page, first::guesses);

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 
 /**
  * Types known by their samples. The samples whose text is most like a page's are laid on it word by word; among those that
@@ -61,6 +62,15 @@ public final class LearnedTypes {
 
     public boolean isEmpty() {
         return templates.isEmpty();
+    }
+
+    /** The layouts of a type, in the order in which they were found. */
+    List<String> variants(String type) {
+        return IntStream.range(0, pages.size())
+                .filter(i -> templateOf.get(i).type.equals(type))
+                .mapToObj(variantOf::get)
+                .distinct()
+                .toList();
     }
 
     /**

@@ -13,8 +13,7 @@ final class SortWeights {
     private static final int COMPARED = 8;
 
     /** The constant, then as in {@link #features}. */
-    private static final double[] WEIGHTS = {-6.75, 7.46, 1.52, -0.45, -2.96, -2.4, 1.68, 1.53, 2.04, 0.65, -2.06, -0.99
-    };
+    private static final double[] WEIGHTS = {-6.64, 7.9, 1.52, -0.3, -2.82, -2.51, 1.75, 1.77, 1.43, 0.5, -2.08, -0.95};
 
     private SortWeights() {}
 

@@ -62,18 +62,25 @@ public final class Sorter {
 
     /** @param none how certain it is that the document is of none of the types that words or samples tell */
     private static Sorted otherwise(StreamDefinition stream, PageFacts first, double none, List<Guess> guesses) {
-        DocumentType otherwise = stream.types().stream()
-                .filter(DocumentType::otherwise)
-                .findFirst()
-                .orElse(stream.types().get(0));
+        DocumentType otherwise = byDefault(stream).orElse(stream.types().get(0));
+        Optional<Guess> own =
+                guesses.stream().filter(g -> g.type().equals(otherwise.type())).findFirst();
         boolean noChoice =
                 stream.types().size() == 1 && otherwise.words().must().isEmpty();
         boolean meant = otherwise.otherwise() && otherwise.words().must().isEmpty();
         double usual = noChoice ? 1 : meant ? Certainty.chosenDefault(otherwise.checkBelow()) : Certainty.ONLY_DEFAULT;
-        double certainty = Math.min(usual, none);
+        // What is like none of the types is of this one, and so is what is like its own samples.
+        double certainty = Math.min(usual, none) + own.map(Guess::certainty).orElse(0.0);
         Reason why = noChoice ? Reason.Code.ONLY_TYPE.with() : Reason.Code.NO_TYPE_CLAIMS.with(otherwise.title());
-        var evidence = new Evidence(Evidence.Rule.DEFAULT, first.no(), null, why, certainty);
-        return new Sorted(otherwise.type(), null, certainty, List.of(evidence), guesses);
+        var byDefault = new Evidence(Evidence.Rule.DEFAULT, first.no(), null, why, certainty);
+        boolean likeOwn = own.isPresent() && own.get().certainty() > none;
+        List<Evidence> evidence = new ArrayList<>(likeOwn ? own.get().evidence() : List.of(byDefault));
+        String variant = own.map(Guess::variant).orElse(null);
+        return new Sorted(otherwise.type(), variant, certainty, evidence, guesses);
+    }
+
+    private static Optional<DocumentType> byDefault(StreamDefinition stream) {
+        return stream.types().stream().filter(DocumentType::otherwise).findFirst();
     }
 
     /** The odds of each guess, times what the words of its type say; types without samples share the odds of "none". */
@@ -114,8 +121,10 @@ public final class Sorter {
                 .limit(OFFERED)
                 .toList();
         boolean isNone = guesses.isEmpty() || guesses.get(0).certainty() < none / all;
-        boolean hasDefault = stream.types().stream().anyMatch(DocumentType::otherwise);
-        if (isNone && (hasDefault || guesses.isEmpty())) {
+        Optional<String> byDefault = byDefault(stream).map(DocumentType::type);
+        boolean takesDefault =
+                byDefault.isPresent() && (isNone || guesses.get(0).type().equals(byDefault.get()));
+        if (takesDefault || guesses.isEmpty()) {
             return otherwise(stream, first, none / all, guesses);
         }
         Guess best = guesses.get(0);

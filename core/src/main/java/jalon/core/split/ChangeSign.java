@@ -84,7 +84,7 @@ final class ChangeSign implements StakeSign {
         signs.put(
                 page.no(),
                 new Sign(
-                        !comesBack && !cameBack,
+                        comesBack || cameBack ? null : StakeRule.Opens.DOCUMENT,
                         StakeRule.Sheet.KEPT,
                         0,
                         new Evidence(Evidence.Rule.CHANGE, page.no(), value.box(), why, score)));

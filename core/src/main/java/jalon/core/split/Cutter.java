@@ -27,6 +27,7 @@ public final class Cutter {
     private final List<Stake> maybe = new ArrayList<>();
     private final Map<Integer, Cut.Role> outOfFlow = new HashMap<>();
     private final List<Integer> placeholders = new ArrayList<>();
+    private final Map<Integer, Cut.Opening> openings = new HashMap<>();
     private final Map<Integer, Evidence> flags = new HashMap<>();
     private final Map<Integer, List<Evidence>> onBacks = new HashMap<>();
 
@@ -78,6 +79,12 @@ public final class Cutter {
             }
             if (seen.isPresent() && seen.get().begins()) {
                 stakes.add(stake(at, seen.get().evidence()));
+                if (seen.get().opens() != StakeRule.Opens.DOCUMENT) {
+                    openings.put(
+                            page.no(),
+                            new Cut.Opening(
+                                    seen.get().opens(), seen.get().evidence().get(0)));
+                }
                 staked = true;
                 sinceStake = seen.get().begun();
             } else if (!staked && !dropped) {
@@ -96,7 +103,7 @@ public final class Cutter {
         if (!signs.isEmpty() && stream.cut().rules().stream().noneMatch(StakeRule::placesAll)) {
             overlooked();
         }
-        return new Cut(List.copyOf(stakes), List.copyOf(maybe), outOfFlow, placeholders, flags);
+        return new Cut(List.copyOf(stakes), List.copyOf(maybe), outOfFlow, placeholders, openings, flags);
     }
 
     /** What takes a page out of the flow before any rule is asked. */
@@ -191,7 +198,12 @@ public final class Cutter {
      * @param begun pages of the document that were passed already, blank as they were
      * @param flag what flags the page, or null
      */
-    private record Sighted(boolean begins, StakeRule.Sheet sheet, int begun, List<Evidence> evidence, Evidence flag) {}
+    private record Sighted(
+            StakeRule.Opens opens, StakeRule.Sheet sheet, int begun, List<Evidence> evidence, Evidence flag) {
+        boolean begins() {
+            return opens != null;
+        }
+    }
 
     /** The first rule by which a document begins decides, else the first that flags; others are kept as further evidence. */
     private Optional<Sighted> look(StakeSign.Place at) {
@@ -208,15 +220,20 @@ public final class Cutter {
                 onBack(at.page().no(), seen.get().evidence());
                 continue;
             }
-            flag = flag == null && !seen.get().begins() ? seen.get().evidence() : flag;
-            boolean outranks = decided == null || seen.get().begins() && !decided.begins();
+            flag = flag == null && seen.get().flags() ? seen.get().evidence() : flag;
+            // What opens more than a document decides before what opens one: the sheet before a file is its first sign.
+            boolean outranks = decided == null || level(seen.get()) > level(decided);
             decided = outranks ? seen.get() : decided;
             evidence.add(outranks ? 0 : evidence.size(), seen.get().evidence());
             evidence.addAll(seen.get().more());
         }
         return decided == null
                 ? Optional.empty()
-                : Optional.of(new Sighted(decided.begins(), decided.sheet(), decided.begun(), evidence, flag));
+                : Optional.of(new Sighted(decided.opens(), decided.sheet(), decided.begun(), evidence, flag));
+    }
+
+    private static int level(StakeSign.Sign sign) {
+        return sign.begins() ? sign.opens().ordinal() + 1 : 0;
     }
 
     /** A sign on a back sets no stake, but somebody may want to know. */

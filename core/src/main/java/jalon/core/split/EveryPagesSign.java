@@ -14,6 +14,7 @@ record EveryPagesSign(StakeRule.EveryPages rule) implements StakeSign {
         }
         int no = place.page().no();
         var evidence = new Evidence(Evidence.Rule.PAGES, no, null, Reason.Code.EVERY_PAGES.with(rule.every()), 1);
-        return Optional.of(new Sign(true, StakeRule.Sheet.KEPT, place.sinceStake() % rule.every(), evidence));
+        return Optional.of(
+                new Sign(StakeRule.Opens.DOCUMENT, StakeRule.Sheet.KEPT, place.sinceStake() % rule.every(), evidence));
     }
 }

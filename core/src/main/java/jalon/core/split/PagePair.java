@@ -52,6 +52,8 @@ final class PagePair {
         NEW_FILE,
         LIKE_FIRST,
         LIKE_INNER,
+        FOLLOWS_ITS_TYPE,
+        SAME_FORM,
         UNLIKE_ALL,
         SAME_HEAD_AND_LARGE,
         SAME_BODY_AND_LARGE
@@ -59,21 +61,36 @@ final class PagePair {
 
     final PageTraits before;
     final PageTraits here;
+    final Known known;
     final double[] x = new double[Trait.values().length];
 
-    /** @param pagesWith how many pages of the batch have a number, by the number */
-    PagePair(PageTraits before, PageTraits here, Likeness likeness, Map<String, Integer> pagesWith, int pages) {
+    /**
+     * What the batch as a whole says.
+     *
+     * @param pagesWith how many pages have a number, by the number
+     * @param filesTell whether files hold several pages; where each page is a file of its own, a new file says nothing
+     */
+    record Batch(Map<String, Integer> pagesWith, int pages, boolean filesTell) {}
+
+    /** What samples say of a page, of the one before it and of the one before that. */
+    record Known(Likeness beforeThat, Likeness before, Likeness here) {}
+
+    /** A page that got between two of one document takes little from it that they belong together. */
+    private static final double STRAY_BETWEEN = 0.8;
+
+    PagePair(PageTraits before, PageTraits here, Known known, Batch batch) {
         this.before = before;
         this.here = here;
+        this.known = known;
         set(Trait.ALWAYS, 1);
         numbering();
         letters();
         heads();
-        likeness(likeness);
-        paper();
+        likeness(known.beforeThat, known.before, known.here);
+        paper(batch.filesTell);
         double common = share(before.vocabulary, here.vocabulary);
         set(Trait.LIKE_TEXT, common);
-        numbers(pagesWith, pages);
+        numbers(batch);
         set(Trait.SAME_RULES, rules());
         set(Trait.FEW_WORDS, here.words < 30 ? 1 : 0);
         set(Trait.FEW_WORDS_BEFORE, before.words < 30 ? 1 : 0);
@@ -139,13 +156,15 @@ final class PagePair {
         set(Trait.SAME_BODY_AND_LARGE, body * large);
     }
 
-    private void likeness(Likeness l) {
+    private void likeness(Likeness beforeThat, Likeness before, Likeness l) {
         set(Trait.LIKE_FIRST, l.known() ? l.first() : 0);
         set(Trait.LIKE_INNER, l.known() ? l.inner() : 0);
+        set(Trait.FOLLOWS_ITS_TYPE, Math.max(l.follows(before), STRAY_BETWEEN * l.follows(beforeThat)));
+        set(Trait.SAME_FORM, l.isLike(before));
         set(Trait.UNLIKE_ALL, l.known() ? Math.max(0, 1 - l.first() - l.inner()) : 0);
     }
 
-    private void paper() {
+    private void paper(boolean filesTell) {
         var a = before.page.image();
         var b = here.page.image();
         set(Trait.OTHER_PAPER, Math.abs(a.widthMm() - b.widthMm()) > 4 || Math.abs(a.heightMm() - b.heightMm()) > 4);
@@ -156,7 +175,7 @@ final class PagePair {
         set(Trait.OTHER_MARGIN, Math.min(1, Math.abs(before.leftMm - here.leftMm) / 15));
         boolean sameFile =
                 before.page.sha256().equals(here.page.sha256()) && before.page.filePage() < here.page.filePage();
-        set(Trait.NEW_FILE, !sameFile);
+        set(Trait.NEW_FILE, filesTell && !sameFile);
     }
 
     private static double share(Set<String> a, Set<String> b) {
@@ -169,11 +188,12 @@ final class PagePair {
     }
 
     /** A number that few pages of the batch have, and both of these; or a number of one form, at one place, that differs. */
-    private void numbers(Map<String, Integer> pagesWith, int pages) {
+    private void numbers(Batch batch) {
         double same = 0;
         for (String n : here.numbers) {
             if (before.numbers.contains(n)) {
-                same = Math.max(same, Math.min(1, Math.log((double) pages / pagesWith.getOrDefault(n, 1)) / 2));
+                same = Math.max(
+                        same, Math.min(1, Math.log((double) batch.pages / batch.pagesWith.getOrDefault(n, 1)) / 2));
             }
         }
         set(Trait.SAME_NUMBERS, same);

@@ -1,5 +1,6 @@
 package jalon.core.split;
 
+import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
 import jalon.core.page.Word;
@@ -29,24 +30,73 @@ final class PagesAlone {
      */
     record Place(PageFacts page, double certainty, List<Evidence> evidence) {}
 
-    /** @param pages those in the flow; the first of them has no place */
+    /** @param pages those in the flow */
     static List<Place> places(List<PageFacts> pages, PageKnowledge knowledge) {
-        return pairs(pages, knowledge).stream()
-                .map(p -> {
-                    double certainty = 1 / (1 + Math.exp(-PagesAloneWeights.logOdds(p.x)));
-                    return new Place(p.here.page, certainty, evidence(p, certainty));
-                })
-                .toList();
+        List<Place> places = new ArrayList<>();
+        if (!pages.isEmpty()) {
+            places.add(first(pages.get(0), knowledge.likeness(pages.get(0))));
+        }
+        for (PagePair p : pairs(pages, knowledge)) {
+            double certainty = odds(PagesAloneWeights.logOdds(p.x));
+            PageKnowledge.Likeness likeness = p.known.here();
+            List<Evidence> evidence = evidence(p, certainty);
+            if (likeness.inner() >= SURELY_INNER && likeness.follows(p.known.before()) < HARDLY) {
+                certainty = Math.max(HARDLY, Math.min(1 - HARDLY, certainty));
+                evidence = strayed(p.here.page, likeness, certainty, evidence);
+            }
+            places.add(new Place(p.here.page, certainty, evidence));
+        }
+        return places;
+    }
+
+    /** A later page of a known type behind a page of another one: it is asked about, whatever else is seen. */
+    private static final double SURELY_INNER = 0.8;
+
+    private static final double HARDLY = 0.3;
+
+    private static List<Evidence> strayed(
+            PageFacts page, PageKnowledge.Likeness likeness, double certainty, List<Evidence> seen) {
+        String type = likeness.innerOf().entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
+                .orElse("");
+        List<Evidence> all = new ArrayList<>();
+        all.add(new Evidence(Evidence.Rule.PAGES_ALONE, page.no(), null, Reason.Code.STRAYED.with(type), certainty));
+        seen.forEach(e -> all.add(new Evidence(e.rule(), e.page(), e.box(), e.why(), certainty)));
+        return all;
+    }
+
+    /** A batch begins with a document unless its first page looks like a later one: the rest may lie in another tray. */
+    private static Place first(PageFacts page, PageKnowledge.Likeness likeness) {
+        var here = new PageTraits(page);
+        int number = here.number.map(n -> n.page()).orElse(0);
+        boolean goesOn = number > 1 || number == 0 && (here.beginsSmall || here.goesOnAtHead);
+        boolean asLater = likeness.inner() > Math.max(likeness.first(), HARDLY);
+        boolean asFirst = number == 1 || here.greeting != null || likeness.first() > likeness.inner();
+        double certainty = asLater || goesOn && !asFirst ? Certainty.NO_SIGN : Certainty.BATCH_BEGINS;
+        Reason why =
+                (certainty == Certainty.NO_SIGN ? Reason.Code.FIRST_WITHOUT_SIGN : Reason.Code.BATCH_BEGINS).with();
+        return new Place(page, certainty, List.of(new Evidence(Evidence.Rule.FIRST, page.no(), null, why, certainty)));
+    }
+
+    private static double odds(double log) {
+        return 1 / (1 + Math.exp(-log));
     }
 
     static List<PagePair> pairs(List<PageFacts> pages, PageKnowledge knowledge) {
         List<PageTraits> traits = pages.stream().map(PageTraits::new).toList();
         Map<String, Integer> pagesWith = new HashMap<>();
         traits.forEach(t -> t.numbers.forEach(n -> pagesWith.merge(n, 1, Integer::sum)));
+        boolean filesTell = pages.stream().anyMatch(p -> p.filePage() > 1);
+        var batch = new PagePair.Batch(pagesWith, pages.size(), filesTell);
         List<PagePair> pairs = new ArrayList<>();
+        // What samples say of a page takes longest, and each page stands alone.
+        List<PageKnowledge.Likeness> likeness =
+                pages.parallelStream().map(knowledge::likeness).toList();
         for (int i = 1; i < traits.size(); i++) {
-            pairs.add(new PagePair(
-                    traits.get(i - 1), traits.get(i), knowledge.likeness(pages.get(i)), pagesWith, pages.size()));
+            PageKnowledge.Likeness beforeThat = i > 1 ? likeness.get(i - 2) : PageKnowledge.Likeness.UNKNOWN;
+            var known = new PagePair.Known(beforeThat, likeness.get(i - 1), likeness.get(i));
+            pairs.add(new PagePair(traits.get(i - 1), traits.get(i), known, batch));
         }
         return pairs;
     }
@@ -106,8 +156,8 @@ final class PagesAlone {
                         .findFirst()
                         .orElse(""));
             case LIKE_TEXT, SENTENCE_BROKEN, BEGINS_SMALL, LISTS_ON -> Reason.Code.TEXT_GOES_ON.with();
-            case LIKE_FIRST -> Reason.Code.LIKE_FIRST_PAGES.with();
-            case LIKE_INNER -> Reason.Code.LIKE_LATER_PAGES.with();
+            case LIKE_FIRST, SAME_FORM -> Reason.Code.LIKE_FIRST_PAGES.with();
+            case LIKE_INNER, FOLLOWS_ITS_TYPE -> Reason.Code.LIKE_LATER_PAGES.with();
             default -> null;
         };
     }

@@ -24,7 +24,8 @@ final class PagesAloneSign implements StakeSign {
         return its == null || its.certainty() < MORE_LIKELY
                 ? Optional.empty()
                 : Optional.of(new Sign(
-                        true,
+                        StakeRule.Opens.DOCUMENT,
+                        false,
                         StakeRule.Sheet.KEPT,
                         0,
                         its.evidence().get(0),

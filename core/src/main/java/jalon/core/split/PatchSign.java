@@ -5,6 +5,7 @@ import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
 import jalon.core.mark.Mark;
 import jalon.core.stream.StakeRule;
+import java.util.List;
 import java.util.Optional;
 
 /** A patch code with a meaning in this stream. */
@@ -20,12 +21,12 @@ final class PatchSign implements StakeSign {
         for (Mark m : place.page().marks()) {
             var meaning = m.kind() == Mark.Kind.PATCH ? rule.codes().get(m.value()) : null;
             if (meaning != null) {
-                boolean begins = meaning == StakeRule.ByPatch.Meaning.DOCUMENT;
                 double score = m.direction().by() == Mark.KnownBy.AS_RECEIVED
                         ? Certainty.PATCH_FROM_EITHER_END
                         : Certainty.PATCH;
                 var evidence = new Evidence(Evidence.Rule.PATCH, place.page().no(), m.box(), why(m), score);
-                return Optional.of(new Sign(begins, rule.sheet(), 0, evidence));
+                boolean flags = meaning == StakeRule.ByPatch.Meaning.FLAG;
+                return Optional.of(new Sign(meaning.opens(), flags, rule.sheet(), 0, evidence, List.of()));
             }
         }
         return Optional.empty();

@@ -30,18 +30,29 @@ interface StakeSign {
     record Place(PageFacts page, PageFacts previous, PageFacts inFlow, int sinceStake) {}
 
     /**
-     * @param begins whether a document begins here, or the page is only flagged
+     * @param opens what begins here, or null where the page is only flagged or known
+     * @param flags whether somebody is to be told
      * @param begun pages of that document that were passed already, blank as they were
      * @param more further evidence of the same rule
      */
-    record Sign(boolean begins, StakeRule.Sheet sheet, int begun, Evidence evidence, List<Evidence> more) {
-        Sign(boolean begins, StakeRule.Sheet sheet, int begun, Evidence evidence) {
-            this(begins, sheet, begun, evidence, List.of());
+    record Sign(
+            StakeRule.Opens opens,
+            boolean flags,
+            StakeRule.Sheet sheet,
+            int begun,
+            Evidence evidence,
+            List<Evidence> more) {
+        Sign(StakeRule.Opens opens, StakeRule.Sheet sheet, int begun, Evidence evidence) {
+            this(opens, false, sheet, begun, evidence, List.of());
+        }
+
+        boolean begins() {
+            return opens != null;
         }
 
         /** A document begins with this page, which stays. */
         static Sign begins(Evidence evidence) {
-            return new Sign(true, StakeRule.Sheet.KEPT, 0, evidence);
+            return new Sign(StakeRule.Opens.DOCUMENT, StakeRule.Sheet.KEPT, 0, evidence);
         }
 
         /** A document begins here whatever is on the page, which stays. */

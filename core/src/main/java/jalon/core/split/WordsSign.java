@@ -68,7 +68,7 @@ final class WordsSign implements StakeSign {
         }
         Reason why = (onLast ? Reason.Code.LAST_PAGE_WORDS : Reason.Code.WORDS).with(text);
         return Optional.of(new Sign(
-                true,
+                rule.opens(),
                 onLast ? StakeRule.Sheet.KEPT : rule.sheet(),
                 0,
                 new Evidence(Evidence.Rule.WORDS, page.no(), box, why, score)));

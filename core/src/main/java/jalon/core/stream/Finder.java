@@ -56,8 +56,12 @@ public sealed interface Finder {
         ANY
     }
 
-    /** A rectangle on the page, carried along by the type's anchors. */
-    record ByZone(Pages page, Box boxMm, Limits read) implements Finder {
+    /**
+     * A rectangle on the page, carried along by the type's anchors.
+     *
+     * @param variant the layout of the type that it belongs to, or null for all
+     */
+    record ByZone(Pages page, Box boxMm, Limits read, String variant) implements Finder {
         public ByZone {
             page = page == null ? Pages.FIRST : page;
         }
@@ -87,12 +91,21 @@ public sealed interface Finder {
     /**
      * The value of a barcode, on the document's pages or on the separator sheet before them.
      *
-     * @param kind any when null
-     * @param like shape of the whole value, or null
+     * @param kind see {@link BarcodeForm}, as for the others
      */
-    record ByBarcode(String kind, String like, Pages page) implements Finder {
+    record ByBarcode(String kind, String like, String pattern, Box where, Integer hit, Double quality, Pages page)
+            implements Finder {
         public ByBarcode {
             page = page == null ? Pages.ANY : page;
+        }
+
+        public BarcodeForm form() {
+            return new BarcodeForm(kind, like, pattern, where, hit, quality);
+        }
+
+        @Override
+        public void examine(DocumentType type, String at, Faults faults) {
+            faults.pattern(pattern, at + "/pattern");
         }
 
         @Override
@@ -169,8 +182,13 @@ public sealed interface Finder {
         }
     }
 
-    /** What is known of the batch: who sent the mail it came in, its subject, the day it was sent, its first file. */
-    record Inherited(From from) implements Finder {
+    /**
+     * What is known of the batch: who sent the mail it came in, its subject, the day it was sent, its first file; or of the
+     * document's group.
+     *
+     * @param take the group's field; null for anything else
+     */
+    record Inherited(From from, String take) implements Finder {
         public enum From {
             @JsonProperty("sender")
             SENDER,
@@ -179,7 +197,9 @@ public sealed interface Finder {
             @JsonProperty("sentOn")
             SENT_ON,
             @JsonProperty("fileName")
-            FILE_NAME
+            FILE_NAME,
+            @JsonProperty("group")
+            GROUP
         }
 
         @Override

@@ -3,6 +3,7 @@ package jalon.core.stream;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import jalon.core.image.Measure;
 import jalon.core.image.Repair;
+import jalon.core.page.Box;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,7 @@ import java.util.Map;
  * @param placeholder {@linkplain Shape shape} of the barcode on a sheet that stands for something to come, or null
  * @param limits beyond which a page is shown to a person, where they differ from the usual ones; null for none
  * @param repairs done to each page that needs them
+ * @param barcodes which are looked for
  * @param repairFor what is made from the repaired image; by hand and by these rules alike
  */
 public record PageRules(
@@ -22,8 +24,9 @@ public record PageRules(
         String placeholder,
         Map<Measure, Double> limits,
         List<Repair> repairs,
-        RepairFor repairFor) {
-    public static final PageRules USUAL = new PageRules(null, null, null, null, null, null);
+        RepairFor repairFor,
+        Barcodes barcodes) {
+    public static final PageRules USUAL = new PageRules(null, null, null, null, null, null, null);
 
     public PageRules {
         blank = blank == null ? Blank.SET_ASIDE : blank;
@@ -32,6 +35,7 @@ public record PageRules(
         limits = limits == null ? Map.of() : java.util.Collections.unmodifiableMap(copy(limits));
         repairs = repairs == null ? List.of() : List.copyOf(repairs);
         repairFor = repairFor == null ? RepairFor.BOTH : repairFor;
+        barcodes = barcodes == null ? Barcodes.ALL : barcodes;
     }
 
     private static Map<Measure, Double> copy(Map<Measure, Double> limits) {
@@ -52,6 +56,20 @@ public record PageRules(
         }
         Double set = limits.get(measure);
         return set != null ? set : measure.tooMuch() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
+    }
+
+    /**
+     * Which barcodes a stream expects: fewer are found more quickly, and nothing else can be taken for one.
+     *
+     * @param kinds none for any kind
+     * @param where the part of the upright page that their middles lie in, or null for all of it
+     */
+    public record Barcodes(List<String> kinds, Box where) {
+        public static final Barcodes ALL = new Barcodes(null, null);
+
+        public Barcodes {
+            kinds = kinds == null ? List.of() : List.copyOf(kinds);
+        }
     }
 
     public enum Blank {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import jalon.core.page.Box;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 
@@ -59,6 +60,28 @@ public sealed interface StakeRule {
         return false;
     }
 
+    /** Whether it knows pages by samples of the types. */
+    default boolean knowsBySamples() {
+        return false;
+    }
+
+    /** Whether it may open more than a document. */
+    default boolean opensMore() {
+        return false;
+    }
+
+    /** What begins where a sign stands. Each level begins all those below it too. */
+    enum Opens {
+        @JsonProperty("document")
+        DOCUMENT,
+        /** A person's file, a case: its documents inherit its fields. */
+        @JsonProperty("group")
+        GROUP,
+        /** What one feeding brought in is parted here. */
+        @JsonProperty("batch")
+        BATCH
+    }
+
     /** What becomes of the sheet that carries the sign. */
     enum Sheet {
         @JsonProperty("kept")
@@ -70,14 +93,23 @@ public sealed interface StakeRule {
     /**
      * A barcode.
      *
-     * @param kind any kind when null
-     * @param like a {@linkplain Shape shape} the whole value must have, or null
-     * @param pattern a regular expression (RE2) the whole value must match, or null
-     * @param where the part of the page its middle must lie in, or null
+     * @param kind see {@link BarcodeForm}, as for the others
      */
-    record ByBarcode(String kind, String like, String pattern, Box where, Sheet sheet) implements StakeRule {
+    record ByBarcode(
+            String kind, String like, String pattern, Box where, Integer hit, Double quality, Sheet sheet, Opens opens)
+            implements StakeRule {
         public ByBarcode {
+            opens = opens == null ? Opens.DOCUMENT : opens;
             sheet = sheet == null ? Sheet.KEPT : sheet;
+        }
+
+        public BarcodeForm form() {
+            return new BarcodeForm(kind, like, pattern, where, hit, quality);
+        }
+
+        @Override
+        public boolean opensMore() {
+            return opens != Opens.DOCUMENT;
         }
 
         @Override
@@ -100,9 +132,41 @@ public sealed interface StakeRule {
 
         public enum Meaning {
             @JsonProperty("document")
-            DOCUMENT,
+            DOCUMENT(Opens.DOCUMENT),
+            @JsonProperty("group")
+            GROUP(Opens.GROUP),
+            @JsonProperty("batch")
+            BATCH(Opens.BATCH),
+            /** Nothing begins; whoever works on the batch is told. */
             @JsonProperty("flag")
-            FLAG
+            FLAG(null),
+            /** The sheet is known, and says nothing here. */
+            @JsonProperty("nothing")
+            NOTHING(null);
+
+            private final Opens opens;
+
+            Meaning(Opens opens) {
+                this.opens = opens;
+            }
+
+            /** The one by which that begins. */
+            public static Meaning of(Opens what) {
+                return Arrays.stream(values())
+                        .filter(m -> m.opens == what)
+                        .findFirst()
+                        .orElseThrow();
+            }
+
+            /** Null where nothing begins. */
+            public Opens opens() {
+                return opens;
+            }
+        }
+
+        @Override
+        public boolean opensMore() {
+            return codes.values().stream().anyMatch(m -> m == Meaning.GROUP || m == Meaning.BATCH);
         }
 
         @Override
@@ -120,7 +184,7 @@ public sealed interface StakeRule {
      * @param where the part of the page looked at, or null for all of it
      * @param on whether they stand on first pages, or on last ones, behind which the next document begins
      */
-    record ByWords(List<String> must, List<String> mustNot, String pattern, Box where, On on, Sheet sheet)
+    record ByWords(List<String> must, List<String> mustNot, String pattern, Box where, On on, Sheet sheet, Opens opens)
             implements StakeRule {
         /** Which page of a document carries the sign. */
         public enum On {
@@ -132,9 +196,15 @@ public sealed interface StakeRule {
 
         public ByWords {
             on = on == null ? On.FIRST : on;
+            opens = opens == null ? Opens.DOCUMENT : opens;
             must = must == null ? List.of() : List.copyOf(must);
             mustNot = mustNot == null ? List.of() : List.copyOf(mustNot);
             sheet = sheet == null ? Sheet.KEPT : sheet;
+        }
+
+        @Override
+        public boolean opensMore() {
+            return opens != Opens.DOCUMENT;
         }
 
         @Override
@@ -196,6 +266,11 @@ public sealed interface StakeRule {
         public <R> R match(Cases<R> cases) {
             return cases.specimen(this);
         }
+
+        @Override
+        public boolean knowsBySamples() {
+            return true;
+        }
     }
 
     /**
@@ -212,10 +287,7 @@ public sealed interface StakeRule {
 
         @Override
         public void examine(String at, Faults faults) {
-            finder.examine(
-                    new StreamDefinition.DocumentType("page", null, null, false, null, null, null),
-                    at + "/finder",
-                    faults);
+            finder.examine(StreamDefinition.DocumentType.of("page", null, List.of()), at + "/finder", faults);
         }
     }
 
@@ -224,6 +296,11 @@ public sealed interface StakeRule {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.pagesAlone(this);
+        }
+
+        @Override
+        public boolean knowsBySamples() {
+            return true;
         }
 
         @Override

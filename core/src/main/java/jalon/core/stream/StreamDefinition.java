@@ -30,7 +30,7 @@ public record StreamDefinition(
         language = language == null ? "eng" : language;
         intake = intake == null ? IntakeRules.USUAL : intake;
         pages = pages == null ? PageRules.USUAL : pages;
-        cut = cut == null ? new CutRules(null, null, false, false) : cut;
+        cut = cut == null ? new CutRules(null, null, false, false, null) : cut;
         types = types == null ? List.of() : List.copyOf(types);
         filing = filing == null ? FilingRules.USUAL : filing;
         destinations = destinations == null ? List.of() : List.copyOf(destinations);
@@ -50,11 +50,24 @@ public record StreamDefinition(
      * @param duplex whether the pages of a file are fronts and backs in turn: a separator's blank back goes with it, and no
      *     document begins on a back
      * @param beginOnBacks whether one may, for all that
+     * @param groups what groups of documents have
      */
-    public record CutRules(List<StakeRule> rules, Double checkBelow, boolean duplex, boolean beginOnBacks) {
+    public record CutRules(
+            List<StakeRule> rules, Double checkBelow, boolean duplex, boolean beginOnBacks, Groups groups) {
         public CutRules {
+            groups = groups == null ? new Groups(null, null) : groups;
             rules = rules == null ? List.of() : List.copyOf(rules);
             checkBelow = checkBelow == null ? 0.8 : checkBelow;
+        }
+
+        /** Whether samples of its types are needed for the cut. */
+        public boolean knowsBySamples() {
+            return rules.stream().anyMatch(StakeRule::knowsBySamples);
+        }
+
+        /** Whether its documents come in groups: a rule opens them, or they have fields. */
+        public boolean grouped() {
+            return !groups.fields().isEmpty() || rules.stream().anyMatch(StakeRule::opensMore);
         }
 
         /** @param certainty of a stake that a rule set */
@@ -62,19 +75,44 @@ public record StreamDefinition(
             return certainty < checkBelow;
         }
 
-        /** @param certainty that a document begins at a place without a stake */
+        /**
+         * A stake that is missing is seen by nobody, one too many by whoever looks at its page: places are asked about at a
+         * quarter of what stakes are.
+         *
+         * @param certainty that a document begins at a place without a stake
+         */
         public boolean asksPlace(double certainty) {
-            return certainty > 1 - checkBelow;
+            return certainty > (1 - checkBelow) / 4;
         }
     }
 
     /**
+     * Groups of documents, such as the papers of one person or case.
+     *
+     * @param title what one is called
+     * @param fields found on the sheet that opens a group; its documents inherit them
+     */
+    public record Groups(String title, List<Field> fields) {
+        public Groups {
+            title = title == null ? "Group" : title;
+            fields = fields == null ? List.of() : List.copyOf(fields);
+        }
+
+        /** As a type that has just these fields. */
+        public DocumentType asType() {
+            return DocumentType.of("group", title, fields);
+        }
+    }
+
+    /**
+     * @param under where it stands in the tree of types: a department, a kind, a sender; the widest first
      * @param otherwise the type of a document that no type's words claim
      * @param checkBelow a type less certain than this is shown to a person
      */
     public record DocumentType(
             String type,
             String title,
+            List<String> under,
             Words words,
             @JsonProperty("default") boolean otherwise,
             Double checkBelow,
@@ -82,9 +120,15 @@ public record StreamDefinition(
             List<Field> fields) {
         public DocumentType {
             title = title == null ? type : title;
+            under = under == null ? List.of() : List.copyOf(under);
             words = words == null ? new Words(null, null) : words;
             checkBelow = checkBelow == null ? 0.7 : checkBelow;
             fields = fields == null ? List.of() : List.copyOf(fields);
+        }
+
+        /** One that is known by nothing and has these fields. */
+        public static DocumentType of(String type, String title, List<Field> fields) {
+            return new DocumentType(type, title, null, null, false, null, null, fields);
         }
 
         public Optional<Field> field(String name) {
@@ -107,5 +151,10 @@ public record StreamDefinition(
         }
     }
 
-    public record Anchor(String text, jalon.core.page.Box boxMm) {}
+    /** @param variant the layout of the type on which it stands there, or null for all */
+    public record Anchor(String text, jalon.core.page.Box boxMm, String variant) {
+        public boolean standsOn(String other) {
+            return variant == null || variant.equals(other);
+        }
+    }
 }

@@ -7,10 +7,12 @@ import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
@@ -103,21 +105,37 @@ public final class Streams {
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(tree);
     }
 
+    /** The definition under another name and title. */
+    public static String renamed(String json, String stream, String title) {
+        ObjectNode tree = (ObjectNode) JSON.readTree(json);
+        tree.put("stream", stream);
+        tree.put("title", title);
+        return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(tree);
+    }
+
+    /** A name for a type or stream from its title: letters of other kinds, blanks and marks become what a name can have. */
+    public static String nameOf(String title) {
+        String plain = Normalizer.normalize(title, Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-+|-+$", "");
+        String begun = plain.isEmpty() || !Character.isLetter(plain.charAt(0)) ? "type-" + plain : plain;
+        String name = begun.replaceAll("-$", "");
+        return name.substring(0, Math.min(63, name.length()));
+    }
+
     /** What a schema cannot say: names are unique, what is pointed to exists, patterns are patterns. */
     private static void meaning(StreamDefinition s, Faults faults) {
         for (int i = 0; i < s.cut().rules().size(); i++) {
             s.cut().rules().get(i).examine("/cut/rules/" + i, faults);
         }
+        fields(s, s.cut().groups().asType(), "/cut/groups", faults);
         Set<String> types = new HashSet<>();
         for (int t = 0; t < s.types().size(); t++) {
             var type = s.types().get(t);
             faults.usedTwice(types, type.type(), "/types/" + t + "/type");
-            Set<String> fields = new HashSet<>();
-            for (int f = 0; f < type.fields().size(); f++) {
-                String at = "/types/" + t + "/fields/" + f;
-                faults.usedTwice(fields, type.fields().get(f).field(), at + "/field");
-                field(type, type.fields().get(f), at, faults);
-            }
+            fields(s, type, "/types/" + t, faults);
         }
         Set<String> destinations = new HashSet<>();
         for (int d = 0; d < s.destinations().size(); d++) {
@@ -126,9 +144,24 @@ public final class Streams {
         }
     }
 
-    private static void field(StreamDefinition.DocumentType type, Field field, String at, Faults faults) {
+    private static void fields(StreamDefinition s, StreamDefinition.DocumentType type, String of, Faults faults) {
+        Set<String> fields = new HashSet<>();
+        for (int f = 0; f < type.fields().size(); f++) {
+            String at = of + "/fields/" + f;
+            faults.usedTwice(fields, type.fields().get(f).field(), at + "/field");
+            field(s, type, type.fields().get(f), at, faults);
+        }
+    }
+
+    private static void field(
+            StreamDefinition s, StreamDefinition.DocumentType type, Field field, String at, Faults faults) {
         for (int i = 0; i < field.finders().size(); i++) {
             field.finders().get(i).examine(type, at + "/finders/" + i, faults);
+            if (field.finders().get(i) instanceof Finder.Inherited inherited
+                    && inherited.take() != null
+                    && s.cut().groups().asType().field(inherited.take()).isEmpty()) {
+                faults.add(at + "/finders/" + i + "/take", "groups have no field '" + inherited.take() + "'");
+            }
         }
         for (int i = 0; i < field.checks().size(); i++) {
             field.checks().get(i).examine(at + "/checks/" + i, faults);

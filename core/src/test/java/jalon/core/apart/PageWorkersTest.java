@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jalon.core.Pictures;
 import jalon.core.page.UnreadableFile;
+import jalon.core.read.HowToReadPage;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
 import jalon.demo.Hostile;
@@ -66,8 +67,8 @@ class PageWorkersTest {
     void aPageThatTheEngineIsLostInComesInWithoutItsWords() throws Exception {
         Path page = folder.resolve("dense.png");
         ImageIO.write(Pictures.page(200, 0, PageWorkersTest::everyCornerInPrint), "png", page.toFile());
-        var work = new ReadOnePage(page, new ReadPage.Origin(1, "dense", 1, "00"), "eng", null, List.of());
-        try (var hasty = new PageWorkers(1, WorkerLaunch.likeThis(), 0.03);
+        var work = new ReadOnePage(page, new ReadPage.Origin(1, "dense", 1, "00"), "eng", HowToReadPage.USUAL);
+        try (var hasty = new PageWorkers(1, WorkerLaunch.likeThis(), 0.01);
                 PageWorkers.Lent one = hasty.borrow()) {
             one.ask(page(letter()), 100);
             assertThatThrownBy(() -> one.ask(work))
@@ -148,7 +149,7 @@ class PageWorkersTest {
     }
 
     private static PageWork<PageFacts> page(Path file) {
-        return new ReadOnePage(file, new ReadPage.Origin(1, "file", 1, "00"), "eng", null, List.of());
+        return new ReadOnePage(file, new ReadPage.Origin(1, "file", 1, "00"), "eng", HowToReadPage.USUAL);
     }
 
     private Path file(String name, byte[] bytes) throws Exception {

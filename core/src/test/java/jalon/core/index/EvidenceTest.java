@@ -6,6 +6,7 @@ import jalon.core.PageBuilder;
 import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
+import jalon.core.read.PageFacts;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import jalon.core.stream.Streams;
 import java.io.StringReader;
@@ -40,6 +41,11 @@ class EvidenceTest {
     }
 
     private static Map<String, FieldValue> values(String fields, At... printed) throws Exception {
+        return valuesOn(null, fields, printed);
+    }
+
+    /** @param variant the layout that the document has */
+    private static Map<String, FieldValue> valuesOn(String variant, String fields, At... printed) throws Exception {
         List<Word> words = new ArrayList<>();
         int line = 0;
         for (At at : printed) {
@@ -59,7 +65,8 @@ class EvidenceTest {
                 .filter(w -> zone.grown(0.5).union(w.box()).width() < zone.width() + 1.1
                         && zone.grown(0.5).holdsCentreOf(w.box()))
                 .toList();
-        var document = new Document(List.of(PageBuilder.page(1).words(words).seen()), Optional.empty());
+        List<PageFacts> pages = List.of(PageBuilder.page(1).words(words).seen());
+        var document = new Document(pages, Optional.empty(), Map.of(), Map.of(), variant);
         return Indexer.index(type, document, again, REGISTERS, LocalDate.of(2026, 11, 23), Map.of());
     }
 
@@ -84,6 +91,17 @@ class EvidenceTest {
         At[] two = {new At(20, 50, "48Z13-77"), new At(20, 60, "51102-03")};
         FieldValue first = value("\"finders\":[" + NUMBER.formatted(",\"hit\":1") + "]", two);
         assertThat(first.value()).isEqualTo("48213-77");
+    }
+
+    @Test
+    void eachLayoutOfATypeHasItsOwnZones() throws Exception {
+        String fields = """
+                {"field":"no","finders":[{"by":"zone","boxMm":[15,45,60,10],"variant":"1"},
+                                         {"by":"zone","boxMm":[15,95,60,10],"variant":"2"}]}""";
+        At[] printed = {new At(20, 48, "48213"), new At(20, 98, "51102")};
+        assertThat(valuesOn("1", fields, printed).get("no").value()).isEqualTo("48213");
+        assertThat(valuesOn("2", fields, printed).get("no").value()).isEqualTo("51102");
+        assertThat(valuesOn(null, fields, printed).get("no").value()).isNull();
     }
 
     @Test
@@ -198,5 +216,26 @@ class EvidenceTest {
                         type, document, ZoneReader.NONE, Map.of(), LocalDate.of(2026, 11, 23), Map.of())
                 .get("f");
         assertThat(value.state()).isEqualTo(state);
+    }
+
+    @Test
+    void whatStandsInForABarcodeThatIsMissingIsADoubt() throws Exception {
+        DocumentType type = Streams.parse("""
+                {"jalon":1,"stream":"s","title":"S","types":[{"type":"t","fields":[
+                  {"field":"no","finders":[{"by":"barcode","pattern":"ML-.*","where":[0,0,210,120]},
+                                           {"by":"fixed","value":"ML-1"}]},
+                  {"field":"may","finders":[{"by":"barcode","kind":"QR_CODE"}]}]}]}
+                """).types().get(0);
+        var with = new Document(List.of(PageBuilder.page(1).barcode("ML-77").seen()), Optional.empty());
+        var without = new Document(List.of(PageBuilder.page(1).barcode("PM-77").seen()), Optional.empty());
+        Map<String, FieldValue> found =
+                Indexer.index(type, with, ZoneReader.NONE, Map.of(), LocalDate.of(2026, 11, 23), Map.of());
+        assertThat(found.get("no").value()).isEqualTo("ML-77");
+        assertThat(found.get("no").state()).isEqualTo(FieldValue.State.SURE);
+        Map<String, FieldValue> missing =
+                Indexer.index(type, without, ZoneReader.NONE, Map.of(), LocalDate.of(2026, 11, 23), Map.of());
+        assertThat(missing.get("no").state()).isEqualTo(FieldValue.State.DOUBTFUL);
+        assertThat(missing.get("no").reasons()).extracting(Reason::code).containsExactly(Reason.Code.NO_BARCODE);
+        assertThat(missing.get("may").reasons()).as("nobody expects it").isEmpty();
     }
 }

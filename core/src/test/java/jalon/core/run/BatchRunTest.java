@@ -2,6 +2,7 @@ package jalon.core.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import jalon.core.PageBuilder;
 import jalon.core.evidence.Reason;
@@ -14,12 +15,14 @@ import jalon.core.read.PageFacts;
 import jalon.core.sort.Learned;
 import jalon.core.split.BatchHeader;
 import jalon.core.stream.Finder;
+import jalon.core.stream.StakeRule;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import java.io.StringReader;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -88,6 +91,75 @@ class BatchRunTest {
     }
 
     @Test
+    void documentsInheritTheFieldsOfTheGroupThatASheetOrAPersonOpened() throws Exception {
+        StreamDefinition cases = Streams.parse("""
+                {"jalon":1,"stream":"cases","title":"Cases",
+                 "cut":{"rules":[{"by":"patch","codes":{"2":"document","3":"group","4":"batch","6":"nothing"}},
+                                 {"by":"barcode","like":"CASE-999","opens":"group","sheet":"dropped"}],
+                        "groups":{"title":"Case","fields":[
+                          {"field":"case","finders":[{"by":"barcode","like":"CASE-999"},{"by":"shape","like":"CASE-999"}]}]}},
+                 "types":[{"type":"paper","default":true,"fields":[
+                   {"field":"case","required":true,"finders":[{"by":"inherited","from":"group","take":"case"}]}]}]}
+                """);
+        List<PageFacts> pages = List.of(
+                barcode(1, "CASE-101"),
+                page(2, "of the first"),
+                patch(3, "2"),
+                page(4, "of the first too"),
+                patch(5, "6"),
+                patch(6, "3"),
+                page(7, "CASE-102"),
+                patch(8, "2"),
+                page(9, "CASE-103 opened by hand"));
+        var run = new BatchRun(cases, Map.of(), ZoneReader.NONE, LocalDate.of(2026, 11, 23));
+        BatchView view = run.index(pages, List.of());
+        assertThat(view.documents())
+                .extracting(BatchView.DocumentView::pages, BatchView.DocumentView::group)
+                .containsExactly(
+                        tuple(List.of(2), 1), tuple(List.of(4), 1), tuple(List.of(7), 2), tuple(List.of(9), 2));
+        assertThat(view.documents().subList(0, 2))
+                .allSatisfy(d -> assertThat(d.fields().get("case"))
+                        .extracting(FieldValue::value, FieldValue::state)
+                        .containsExactly("CASE-101", FieldValue.State.SURE));
+        assertThat(view.documents().get(2).fields().get("case").reasons())
+                .as("its sheet says nothing of the case")
+                .extracting(Reason::code)
+                .contains(Reason.Code.NOTHING_OF_GROUP);
+
+        var opened = new Decided(new Decision.OpenGroup(9), "T. Vane", AT);
+        view = run.index(pages, List.of(opened));
+        assertThat(view.groups()).hasSize(3).last().satisfies(g -> {
+            assertThat(g.by()).isEqualTo("T. Vane");
+            assertThat(g.fields().get("case").value()).isEqualTo("CASE-103");
+        });
+        assertThat(view.documents().get(3).fields().get("case").value()).isEqualTo("CASE-103");
+        view = run.index(pages, List.of(opened, new Decided(new Decision.JoinGroup(9), "T. Vane", AT)));
+        assertThat(view.documents().get(3).group()).isEqualTo(2);
+        view = run.index(pages, List.of(new Decided(new Decision.LiftStake(7), "T. Vane", AT)));
+        assertThat(view.documents())
+                .as("what joins a document is in its group, and so is what comes behind it")
+                .extracting(BatchView.DocumentView::group)
+                .containsExactly(1, 1, 1);
+    }
+
+    @Test
+    void aBatchPatchOpensABatchAndAFieldOfNoGroupIsRefused() throws Exception {
+        StreamDefinition feeding = Streams.parse("""
+                {"jalon":1,"stream":"feeding","title":"Feeding",
+                 "cut":{"rules":[{"by":"patch","codes":{"2":"document","4":"batch"}}]},"types":[{"type":"paper"}]}
+                """);
+        var run = new BatchRun(feeding, Map.of(), ZoneReader.NONE, LocalDate.of(2026, 11, 23));
+        BatchView view = run.index(List.of(page(1, "a"), patch(2, "4"), page(3, "b")), List.of());
+        assertThat(view.groups())
+                .extracting(BatchView.GroupView::page, BatchView.GroupView::opens)
+                .containsExactly(tuple(2, StakeRule.Opens.BATCH));
+        assertThatThrownBy(() -> Streams.parse("""
+                {"jalon":1,"stream":"s","title":"S","types":[{"type":"paper","fields":[
+                  {"field":"case","finders":[{"by":"inherited","from":"group","take":"case"}]}]}]}
+                """)).hasMessageContaining("groups have no field 'case'");
+    }
+
+    @Test
     void aBatchThatBeginsWithoutASignIsADoubt() throws Exception {
         BatchView view = index(List.of(page(1, "dues, page 2"), page(2, "Dear Harbour Master", "dues")));
         assertThat(view.documents().get(0).stake().doubtful()).isTrue();
@@ -116,6 +188,31 @@ class BatchRunTest {
         assertThat(d.fields().get("owner").value()).isEqualTo("Ines Vane");
         assertThat(ledger(view)).isEqualTo(new Ledger(3, 0, 0, 0, 1, 0, 0, 2));
         assertThat(view.pages().get(0).role()).isEqualTo(BatchView.Role.SET_ASIDE);
+    }
+
+    @Test
+    void aDocumentIsCutEverySoManyPagesAndWhatIsSetAsideDoesNotCount() throws Exception {
+        List<PageFacts> pages = new ArrayList<>(List.of(page(1, "Dear Harbour Master", "dues")));
+        for (int no = 2; no <= 7; no++) {
+            pages.add(page(no, "more " + no));
+        }
+        pages.add(page(8, "Dear Harbour Master", "dues"));
+        BatchView view = index(pages, new Decision.SetAside(List.of(2)), new Decision.SplitEvery(5, 2));
+        assertThat(view.documents())
+                .extracting(BatchView.DocumentView::pages)
+                .containsExactly(List.of(1, 3), List.of(4, 5), List.of(6, 7), List.of(8));
+        assertThat(view.documents().get(1).stake().by()).isEqualTo("T. Vane");
+        assertThat(index(pages, new Decision.SetAside(List.of(2)), new Decision.SplitEvery(2, 2))
+                        .documents())
+                .hasSize(2);
+    }
+
+    @Test
+    void aLayoutThatAPersonNamesStaysWithWhoNamedIt() throws Exception {
+        BatchView view = index(
+                List.of(page(1, "Dear Harbour Master", "dues")), new Decision.NameType(1, "dues", "of the agents"));
+        assertThat(view.documents().get(0).type().variant()).isEqualTo("of the agents");
+        assertThat(view.documents().get(0).type().variantBy()).isEqualTo("T. Vane");
     }
 
     @Test

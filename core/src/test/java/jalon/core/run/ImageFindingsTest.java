@@ -106,14 +106,14 @@ class ImageFindingsTest {
                 List.of(new Decision.Turn(1, 90), byHand, new Decision.Turn(1, -90), new Decision.Turn(2, 180)));
         assertThat(how.turn(1)).isEqualTo(270);
         assertThat(how.turn(3)).isNull();
-        assertThat(how.readingRecipe(1)).containsExactly(new Repair.Sharpen());
-        assertThat(how.readingRecipe(2)).hasSize(2);
+        assertThat(how.page(1).recipe()).containsExactly(new Repair.Sharpen());
+        assertThat(how.page(2).recipe()).hasSize(2);
         assertThat(how.recipe(page(2, 297, "b"))).as("nothing that it needs").isEmpty();
         var back = HowToRead.of(stream.pages(), List.of(byHand, new Decision.RepairPage(1, null)));
-        assertThat(back.readingRecipe(1)).isEqualTo(stream.pages().repairs());
+        assertThat(back.page(1).recipe()).isEqualTo(stream.pages().repairs());
         var forFiling = stream("\"repairFor\":\"filing\",\"repairs\":[{\"do\":\"sharpen\"}]")
                 .pages();
-        assertThat(HowToRead.of(forFiling, List.of(byHand)).readingRecipe(1)).isEmpty();
+        assertThat(HowToRead.of(forFiling, List.of(byHand)).page(1).recipe()).isEmpty();
         assertThat(forFiling.readingRepairs()).isEmpty();
     }
 

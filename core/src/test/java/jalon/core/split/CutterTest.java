@@ -29,6 +29,8 @@ class CutterTest {
                 "{\"by\":\"barcode\",\"like\":\"ML-99\"}|1",
                 "{\"by\":\"barcode\",\"pattern\":\"PM-.*\",\"where\":[0,0,210,20]}|1",
                 "{\"by\":\"barcode\",\"kind\":\"QR_CODE\"}|1",
+                "{\"by\":\"barcode\",\"hit\":2}|1",
+                "{\"by\":\"barcode\",\"hit\":-1,\"quality\":0.5}|1 2",
                 "{\"by\":\"words\",\"must\":[\"Dear Harbour Master\"]}|1 3",
                 "{\"by\":\"words\",\"must\":[\"Dear Harbour Master\"],\"mustNot\":[\"copy\"]}|1",
                 "{\"by\":\"words\",\"pattern\":\"Our ref \\\\d+\"}|1 6",

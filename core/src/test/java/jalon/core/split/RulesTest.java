@@ -13,10 +13,13 @@ import jalon.core.run.BatchView;
 import jalon.core.run.Decided;
 import jalon.core.run.Decision;
 import jalon.core.sort.Learned;
+import jalon.core.sort.Sorter;
 import jalon.core.sort.Specimen;
 import jalon.core.stream.Streams;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -183,17 +186,30 @@ class RulesTest {
         assertThat(view.documents().get(0).type().variant()).isEqualTo("1");
     }
 
+    /** Two letters over five pages. @param oneFile whether they are the pages of one file, or each of its own */
+    private static List<PageFacts> letters(boolean oneFile) {
+        String[] more = new String[28];
+        Arrays.fill(more, "and so the water of the river stood higher than the sill of the lower sluice had");
+        String[][] pages = {
+            letter("Dear Mrs Harrowby,", "PK-77301"),
+            more,
+            {"was in the end agreed.", "Yours faithfully", "Corvow Tarnick"},
+            letter("Dear Mr Tolland,", "QX-10442"),
+            {"that is all there is to say of it.", "Kind regards", "Brimow Ashley"},
+        };
+        List<PageFacts> all = new ArrayList<>();
+        for (String[] lines : pages) {
+            int no = all.size() + 1;
+            all.add(PageBuilder.page(no).filePage(oneFile ? no : 1).lines(lines).seen());
+        }
+        return all;
+    }
+
+    private static final String ALONE = "\"rules\":[{\"by\":\"pages-alone\"}]";
+
     @Test
     void fromThePagesAloneALetterEndsWhereTheNextOneBeginsAndEveryPlaceHasItsCertainty() throws Exception {
-        String[] more = new String[28];
-        java.util.Arrays.fill(more, "and so the water of the river stood higher than the sill of the lower sluice had");
-        BatchView view = view(
-                "\"rules\":[{\"by\":\"pages-alone\"}]",
-                page(1, letter("Dear Mrs Harrowby,", "PK-77301")),
-                page(2, more),
-                page(3, "was in the end agreed.", "Yours faithfully", "Corvow Tarnick"),
-                page(4, letter("Dear Mr Tolland,", "QX-10442")),
-                page(5, "that is all there is to say of it.", "Kind regards", "Brimow Ashley"));
+        BatchView view = view(ALONE, Learned.NOTHING, List.of(), letters(true));
         assertThat(documents(view)).containsExactly(List.of(1, 2, 3), List.of(4, 5));
         var stake = view.documents().get(1).stake();
         assertThat(stake.certainty()).isGreaterThan(0.5).isLessThan(1);
@@ -204,8 +220,94 @@ class RulesTest {
                         && !p.evidence().isEmpty());
     }
 
+    private static PageFacts terms(int no) {
+        return page(
+                no,
+                "Terms of the permit",
+                "It ends with the year in which it was given out",
+                "The place is kept free of whatever is not a vehicle",
+                "Whoever loses it pays for another one",
+                "The council may take it back at any time",
+                "Fees that were paid are not given back");
+    }
+
+    private static Learned permitsWithTerms() {
+        List<Specimen> all = new ArrayList<>(learned().specimens());
+        all.removeIf(s -> s.type().equals("permit"));
+        for (int no = 1; no <= 2; no++) {
+            all.add(new Specimen(
+                    "permit/" + no,
+                    "permit",
+                    null,
+                    List.of(form(no, "Application for a parking permit"), terms(no + 10))));
+        }
+        return Learned.from(all);
+    }
+
+    private static final String PERMIT = "Application for a parking permit";
+    private static final String NOTICE = "Notice of a change of address";
+
+    @Test
+    void knownPagesBelongTogetherAndTwoOfOneFormAreTwoDocuments() throws Exception {
+        List<PageFacts> pages =
+                List.of(form(1, PERMIT), terms(2), form(3, PERMIT), terms(4), form(5, NOTICE), form(6, NOTICE));
+        BatchView view = view(ALONE, permitsWithTerms(), List.of(), pages);
+        assertThat(documents(view)).containsExactly(List.of(1, 2), List.of(3, 4), List.of(5), List.of(6));
+        assertThat(view.places()).isEmpty();
+        assertThat(view.documents().get(0).stake().doubtful()).isFalse();
+    }
+
+    @Test
+    void aPageThatStrayedIsADoubtUntilItIsMoved() throws Exception {
+        List<PageFacts> pages = List.of(form(1, PERMIT), form(2, NOTICE), terms(3), form(4, NOTICE));
+        BatchView strayed = view(ALONE, permitsWithTerms(), List.of(), pages);
+        List<Integer> asked = new ArrayList<>();
+        strayed.places().forEach(p -> asked.add(p.page()));
+        strayed.documents().stream()
+                .filter(d -> d.stake().doubtful())
+                .forEach(d -> asked.add(d.stake().page()));
+        assertThat(asked).contains(3);
+        var moved = new Decided(new Decision.MovePages(List.of(3), 2), "t.vane", Instant.EPOCH);
+        BatchView view = view(ALONE, permitsWithTerms(), List.of(moved), pages);
+        assertThat(view.places()).extracting(BatchView.PlaceView::page).doesNotContain(3, 4);
+    }
+
+    @Test
+    void aBatchThatBeginsWithALaterPageIsADoubt() throws Exception {
+        BatchView view = view(ALONE, permitsWithTerms(), List.of(), List.of(terms(1), form(2, NOTICE)));
+        assertThat(view.documents().get(0).stake().doubtful()).isTrue();
+        assertThat(documents(view)).containsExactly(List.of(1), List.of(2));
+    }
+
+    @Test
+    void whatIsLikeTheSamplesOfTheDefaultOrLikeNoneIsOfTheDefault() throws Exception {
+        String types = "\"types\":[{\"type\":\"notice\",\"default\":true},{\"type\":\"permit\"}]";
+        var stream = Streams.parse("{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\"," + types + "}");
+        var known = Sorter.sort(stream, learned().asFirst(form(7, NOTICE)), form(7, NOTICE));
+        assertThat(known.type()).isEqualTo("notice");
+        assertThat(known.variant()).isEqualTo("1");
+        assertThat(known.certainty()).isGreaterThan(0.9).isLessThanOrEqualTo(1);
+        assertThat(known.evidence()).extracting(e -> e.why().code()).contains(Reason.Code.LIKE_SAMPLES);
+        PageFacts other = page(8, "Quite another sheet", "on which nothing stands that any sample has");
+        var none = Sorter.sort(stream, learned().asFirst(other), other);
+        assertThat(none.type()).isEqualTo("notice");
+        assertThat(none.certainty()).isBetween(0.7, 0.9);
+        assertThat(none.evidence()).extracting(e -> e.why().code()).containsExactly(Reason.Code.NO_TYPE_CLAIMS);
+    }
+
+    @Test
+    void whereEveryPageIsAFileOfItsOwnANewFileSaysNothing() throws Exception {
+        BatchView view = view(ALONE, Learned.NOTHING, List.of(), letters(false));
+        assertThat(documents(view)).containsExactly(List.of(1, 2, 3), List.of(4, 5));
+        assertThat(view.documents().get(1).stake())
+                .isEqualTo(view(ALONE, Learned.NOTHING, List.of(), letters(true))
+                        .documents()
+                        .get(1)
+                        .stake());
+    }
+
     private static String[] letter(String greeting, String number) {
-        List<String> lines = new java.util.ArrayList<>(List.of("Corvow Board", number + "  3 April 2026", greeting));
+        List<String> lines = new ArrayList<>(List.of("Corvow Board", number + "  3 April 2026", greeting));
         while (lines.size() < 29) {
             lines.add("we write about the sluice of the lower weir and about the water that the river brought");
         }
