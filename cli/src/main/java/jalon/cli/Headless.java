@@ -73,8 +73,7 @@ final class Headless {
         try {
             List<Report.Rejected> rejected = new ArrayList<>();
             Map<String, Path> paths = new HashMap<>();
-            List<PageFacts> pages = new ReadFiles(
-                            stream.language(), stream.pages().readingRepairs(), workers, atOnce, pool, warnings)
+            List<PageFacts> pages = new ReadFiles(stream.language(), stream.pages(), workers, atOnce, pool, warnings)
                     .read(files, rejected, paths);
             Map<Integer, PageFacts> byNo = new TreeMap<>();
             pages.forEach(p -> byNo.put(p.no(), p));

@@ -13,12 +13,10 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -99,7 +97,7 @@ final class LearnCommand implements Callable<Integer> {
         }
         Map<String, List<Path>> files = files();
         for (String folder : files.keySet()) {
-            String type = name(folder);
+            String type = Streams.nameOf(folder);
             if (definition.type(type).isEmpty()) {
                 json = Streams.withType(json, type, folder, like);
             }
@@ -150,18 +148,6 @@ final class LearnCommand implements Callable<Integer> {
         return files;
     }
 
-    /** A type's name from a folder's: letters of other kinds, blanks and marks become what a name can have. */
-    static String name(String folder) {
-        String plain = Normalizer.normalize(folder, Normalizer.Form.NFD)
-                .replaceAll("\\p{M}", "")
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-")
-                .replaceAll("^-+|-+$", "");
-        String begun = plain.isEmpty() || !Character.isLetter(plain.charAt(0)) ? "type-" + plain : plain;
-        String name = begun.replaceAll("-$", "");
-        return name.substring(0, Math.min(63, name.length()));
-    }
-
     private List<Specimen> read(
             Map<String, List<Path>> files,
             StreamDefinition definition,
@@ -174,7 +160,7 @@ final class LearnCommand implements Callable<Integer> {
             List<Path> all = files.values().stream().flatMap(List::stream).toList();
             List<Report.Rejected> rejected = new ArrayList<>();
             Map<Path, List<PageFacts>> byFile = new ReadFiles(
-                            definition.language(), definition.pages().readingRepairs(), readers, most, pool, faults)
+                            definition.language(), definition.pages(), readers, most, pool, faults)
                     .readEach(all, rejected);
             rejected.forEach(r -> faults.add("the sample " + r.file()
                     + (r.filePage() == null ? "" : ", page " + r.filePage()) + " could not be read: " + r.reason()));
@@ -188,7 +174,7 @@ final class LearnCommand implements Callable<Integer> {
                         faults.add("the sample " + folder + "/" + file.getFileName() + " is blank; take another one");
                     }
                     if (!pages.isEmpty()) {
-                        String type = name(folder);
+                        String type = Streams.nameOf(folder);
                         // By what is in it: two names can look the same to a file system.
                         String id = type + "/" + pages.get(0).sha256();
                         samples.add(new Specimen(id, type, null, pages));

@@ -4,13 +4,14 @@ import jalon.core.apart.CountPages;
 import jalon.core.apart.PageWorkers;
 import jalon.core.apart.ReadOnePage;
 import jalon.core.apart.WorkFailed;
-import jalon.core.image.Repair;
 import jalon.core.page.Sha256;
 import jalon.core.page.Unread;
 import jalon.core.page.UnreadableFile;
+import jalon.core.read.HowToReadPage;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
 import jalon.core.run.Report;
+import jalon.core.stream.PageRules;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -30,23 +31,23 @@ import java.util.concurrent.Future;
 /** Reads every page of some files, several at once, in processes that can be killed; only what was seen is kept. */
 final class ReadFiles {
     private final String language;
-    private final List<Repair> recipe;
+    private final HowToReadPage how;
     private final PageWorkers workers;
     private final int atOnce;
     private final ExecutorService pool;
     private final List<String> warnings;
 
-    /** @param recipe repairs to read through, @param atOnce pages, @param warnings gets what was kept and is not whole */
+    /** @param rules how pages are read, @param atOnce pages, @param warnings gets what was kept and is not whole */
     ReadFiles(
             String language,
-            List<Repair> recipe,
+            PageRules rules,
             PageWorkers workers,
             int atOnce,
             ExecutorService pool,
             List<String> warnings) {
         this.warnings = Collections.synchronizedList(warnings);
         this.language = language;
-        this.recipe = recipe;
+        this.how = new HowToReadPage(null, rules.readingRepairs(), rules.barcodes());
         this.workers = workers;
         this.atOnce = atOnce;
         this.pool = pool;
@@ -177,7 +178,7 @@ final class ReadFiles {
     }
 
     private ReadOnePage work(Task task) {
-        return new ReadOnePage(task.file(), task.origin(), language, null, recipe);
+        return new ReadOnePage(task.file(), task.origin(), language, how);
     }
 
     private static Task next(Deque<Task> tasks) {

@@ -173,6 +173,30 @@ public enum Problem {
     NOTHING_SCANNED(Kind.MISSING, "batch"),
     @JsonProperty("noSuchSize")
     NO_SUCH_SIZE(Kind.INPUT, "size"),
+    @JsonProperty("splitIntoPages")
+    SPLIT_INTO_PAGES(Kind.INPUT),
+    @JsonProperty("noSheetRule")
+    NO_SHEET_RULE(Kind.INPUT, "stream"),
+    @JsonProperty("sheetCount")
+    SHEET_COUNT(Kind.INPUT, "most"),
+    @JsonProperty("noSuchColumn")
+    NO_SUCH_COLUMN(Kind.INPUT, "register", "column"),
+    @JsonProperty("noSuchRow")
+    NO_SUCH_ROW(Kind.INPUT, "register", "words"),
+    @JsonProperty("noSuchSample")
+    NO_SUCH_SAMPLE(Kind.MISSING, "stream"),
+    @JsonProperty("streamWentOn")
+    STREAM_WENT_ON(Kind.NOW, "batch", "version", "newest"),
+    @JsonProperty("streamNeedsName")
+    STREAM_NEEDS_NAME(Kind.INPUT),
+    @JsonProperty("streamIsThere")
+    STREAM_IS_THERE(Kind.INPUT, "title"),
+    @JsonProperty("typeNeedsName")
+    TYPE_NEEDS_NAME(Kind.INPUT),
+    @JsonProperty("typeIsThere")
+    TYPE_IS_THERE(Kind.INPUT, "type"),
+    @JsonProperty("notADocument")
+    NOT_A_DOCUMENT(Kind.NOW, "page"),
     @JsonProperty("noSuchStream")
     NO_SUCH_STREAM(Kind.MISSING, "stream"),
     @JsonProperty("noSuchVersion")

@@ -33,6 +33,8 @@ public final class MailStandIn implements AutoCloseable {
     public static final String ADDRESS = "scans@merrow.example";
     public static final String PASSWORD = "merrow-scans";
 
+    private static final long STARTUP_MILLIS = 60_000;
+
     private final GreenMail mail;
     private final GreenMailUser scans;
 
@@ -43,12 +45,17 @@ public final class MailStandIn implements AutoCloseable {
 
     /** @param imaps and @param smtp ports; 0 for any that is free */
     public static MailStandIn start(int imaps, int smtp) {
-        GreenMail mail = new GreenMail(new ServerSetup[] {
-            new ServerSetup(imaps, "127.0.0.1", ServerSetup.PROTOCOL_IMAPS),
-            new ServerSetup(smtp, "127.0.0.1", ServerSetup.PROTOCOL_SMTP)
-        });
+        GreenMail mail = new GreenMail(
+                new ServerSetup[] {setup(imaps, ServerSetup.PROTOCOL_IMAPS), setup(smtp, ServerSetup.PROTOCOL_SMTP)});
         mail.start();
         return new MailStandIn(mail);
+    }
+
+    /** The library gives up after two seconds, which a machine busy with a browser and a database may well need. */
+    private static ServerSetup setup(int port, String protocol) {
+        ServerSetup setup = new ServerSetup(port, "127.0.0.1", protocol);
+        setup.setServerStartupTimeout(STARTUP_MILLIS);
+        return setup;
     }
 
     public int imapsPort() {

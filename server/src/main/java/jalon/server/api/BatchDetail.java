@@ -24,7 +24,8 @@ record BatchDetail(
         @JsonUnwrapped Doubts left) {
 
     /** @param repairedForFiling whether repairs go into what is filed, or only into reading */
-    record StreamInfo(String stream, String streamTitle, boolean repairedForFiling, List<TypeInfo> types) {}
+    record StreamInfo(
+            String stream, String streamTitle, boolean repairedForFiling, List<TypeInfo> types, String groupTitle) {}
 
     /** @param sender of the mail it came in, or null */
     record Origin(String source, String madeBy, String sender, String subject) {}
@@ -46,6 +47,7 @@ record BatchDetail(
     record Content(
             List<DeskPage> pages,
             List<BatchView.DocumentView> documents,
+            List<BatchView.GroupView> groups,
             List<BatchView.PlaceView> places,
             Ledger ledger,
             List<NotReadList.NotRead> rejected,
@@ -56,7 +58,19 @@ record BatchDetail(
 
     record FieldInfo(String field, String title, Field.Kind kind, boolean required, boolean mayBeAbsent) {}
 
-    record TypeInfo(String type, String title, List<FieldInfo> fields) {}
+    /**
+     * @param under where it stands in the tree of types, @param variants its layouts that are known
+     * @param specimen a page that it is shown by, or null
+     */
+    record TypeInfo(
+            String type,
+            String title,
+            List<String> under,
+            List<String> variants,
+            SpecimenPage specimen,
+            List<FieldInfo> fields) {}
+
+    record SpecimenPage(String batch, int page) {}
 
     /** One page of it. */
     record DeskPage(

@@ -2,6 +2,7 @@ package jalon.server.api;
 
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
+import jalon.core.sort.Learned;
 import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Times;
@@ -10,6 +11,7 @@ import jalon.server.batch.Batches;
 import jalon.server.batch.NotReadList;
 import jalon.server.batch.Receiving;
 import jalon.server.filing.FilingPlan;
+import jalon.server.learning.Samples;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
@@ -19,12 +21,14 @@ class BatchDetails {
     private final Batches batches;
     private final FilingPlan filing;
     private final NotReadList notRead;
+    private final Samples samples;
     private final Times times;
 
-    BatchDetails(Batches batches, FilingPlan filing, NotReadList notRead, Times times) {
+    BatchDetails(Batches batches, FilingPlan filing, NotReadList notRead, Samples samples, Times times) {
         this.batches = batches;
         this.filing = filing;
         this.notRead = notRead;
+        this.samples = samples;
         this.times = times;
     }
 
@@ -62,11 +66,16 @@ class BatchDetails {
 
     private BatchDetail.StreamInfo stream(Batch batch) {
         StreamDefinition stream = batches.stream(batch);
+        Learned learned = batches.learned(batch);
+        Map<String, Samples.Shown> shown = samples.shown(batch.stream().name());
         return new BatchDetail.StreamInfo(
                 batch.stream().name(),
                 stream.title(),
                 stream.pages().repairFor().filing(),
-                stream.types().stream().map(BatchDetails::type).toList());
+                stream.types().stream()
+                        .map(t -> type(t, learned, shown.get(t.type())))
+                        .toList(),
+                stream.cut().grouped() ? stream.cut().groups().title() : null);
     }
 
     private BatchDetail.Content content(Batch batch, BatchView view) {
@@ -77,6 +86,7 @@ class BatchDetails {
                         .map(p -> page(p, facts.get(p.no()), sheets.get(p.no())))
                         .toList(),
                 view.documents(),
+                view.groups(),
                 view.places(),
                 filing.ledger(batch, view),
                 notRead.of(batch),
@@ -84,10 +94,13 @@ class BatchDetails {
                 view.counts());
     }
 
-    private static BatchDetail.TypeInfo type(StreamDefinition.DocumentType type) {
+    private static BatchDetail.TypeInfo type(StreamDefinition.DocumentType type, Learned learned, Samples.Shown shown) {
         return new BatchDetail.TypeInfo(
                 type.type(),
                 type.title(),
+                type.under(),
+                learned.variants(type.type()),
+                shown == null ? null : new BatchDetail.SpecimenPage(Batch.no(shown.batchId()), shown.page()),
                 type.fields().stream()
                         .map(f -> new BatchDetail.FieldInfo(
                                 f.field(), f.title(), f.kind(), f.required(), f.mayBeAbsent()))

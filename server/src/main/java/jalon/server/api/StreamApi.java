@@ -1,22 +1,16 @@
 package jalon.server.api;
 
 import jalon.core.index.Register;
-import jalon.core.output.HeaderSheet;
-import jalon.core.split.BatchHeader;
-import jalon.server.Problem;
+import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamLibrary;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.security.Principal;
 import java.util.List;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Stream definitions and registers, in and out. */
@@ -24,8 +18,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class StreamApi {
     private final StreamLibrary library;
+    private final StreamTrial trial;
 
-    StreamApi(StreamLibrary library) {
+    StreamApi(StreamLibrary library, StreamTrial trial) {
+        this.trial = trial;
         this.library = library;
     }
 
@@ -40,11 +36,44 @@ class StreamApi {
         return library.json(name, library.newest(name));
     }
 
-    record StreamText(String json) {}
+    @GetMapping("/streams/{name}/versions")
+    List<StreamLibrary.Version> versions(@PathVariable String name) {
+        return library.versions(name);
+    }
+
+    /** A version as it was written. */
+    @GetMapping(value = "/streams/{name}/versions/{version}", produces = MediaType.APPLICATION_JSON_VALUE)
+    String version(@PathVariable String name, @PathVariable int version) {
+        return library.json(name, version);
+    }
+
+    /** Nothing at all is told of like any other text that is no stream. */
+    record StreamText(String json) {
+        StreamText {
+            json = json == null ? "" : json;
+        }
+    }
 
     @PostMapping("/streams")
     StreamLibrary.Listed saveStream(@RequestBody StreamText text, Principal who) {
         return library.save(text.json(), who.getName());
+    }
+
+    record CopyTitle(String title) {}
+
+    /** The same as another stream. */
+    @PostMapping("/streams/{name}/versions/{version}/copy")
+    StreamLibrary.Listed copyStream(
+            @PathVariable String name, @PathVariable int version, @RequestBody CopyTitle copy, Principal who) {
+        return library.copy(name, version, copy.title(), who.getName());
+    }
+
+    record Tried(String json, String batch) {}
+
+    /** What a definition that is not saved yet would make of a batch's pages. */
+    @PostMapping("/streams/try")
+    StreamTrial.Trial tryStream(@RequestBody Tried tried) {
+        return trial.of(tried.json(), tried.batch());
     }
 
     record RegisterInfo(String name, List<String> columns, int rows, List<String> faults) {}
@@ -64,23 +93,5 @@ class StreamApi {
     @PostMapping("/registers/{name}")
     List<String> saveRegister(@PathVariable String name, @RequestBody RegisterText text, Principal who) {
         return library.saveRegister(name, text.csv(), who.getName());
-    }
-
-    /** A sheet to print and lay on a stack: @param pages images that follow, @param documents documents among them. */
-    @GetMapping(value = "/streams/{name}/header-sheet", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> headerSheet(
-            @PathVariable String name,
-            @RequestParam(required = false) Integer pages,
-            @RequestParam(required = false) Integer documents)
-            throws IOException {
-        String title = library.definition(name, library.newest(name)).title();
-        if (pages != null && (pages < 1 || pages > 999_999)
-                || documents != null && (documents < 1 || documents > 999_999)) {
-            throw Problem.HEADER_COUNTS.with();
-        }
-        var pdf = new ByteArrayOutputStream();
-        var header = new BatchHeader(name, pages, documents);
-        HeaderSheet.write(header.barcode(), title, header.counts(), pdf);
-        return ResponseEntity.ok(pdf.toByteArray());
     }
 }

@@ -20,7 +20,8 @@ public record Batch(
         holder = holder == null ? new Holder(null, null, null) : holder;
     }
 
-    public record StreamVersion(String name, int version) {}
+    /** @param lesson what its pages are recognised by; null for the newest, which is so until they are all read */
+    public record StreamVersion(String name, int version, Integer lesson) {}
 
     /**
      * @param source in words, such as {@code folder copier}

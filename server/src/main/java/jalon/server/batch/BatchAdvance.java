@@ -5,6 +5,7 @@ import jalon.core.stream.FilingRules;
 import jalon.core.stream.Stage;
 import jalon.core.words.Words;
 import jalon.server.Times;
+import jalon.server.learning.Lessons;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
@@ -16,6 +17,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class BatchAdvance {
     private final BatchRows rows;
     private final Batches batches;
+    private final Lessons lessons;
+    private final BatchSplitting splitting;
     private final NotReadList notRead;
     private final WorkQueue work;
     private final ActivityLog log;
@@ -25,6 +28,8 @@ public class BatchAdvance {
     BatchAdvance(
             BatchRows rows,
             Batches batches,
+            Lessons lessons,
+            BatchSplitting splitting,
             NotReadList notRead,
             WorkQueue work,
             ActivityLog log,
@@ -33,6 +38,8 @@ public class BatchAdvance {
         this.work = work;
         this.rows = rows;
         this.batches = batches;
+        this.lessons = lessons;
+        this.splitting = splitting;
         this.notRead = notRead;
         this.log = log;
         this.events = events;
@@ -49,7 +56,12 @@ public class BatchAdvance {
                 || rows.waiting(id) > 0) {
             return;
         }
+        rows.pinLesson(id, lessons.newest(batch.stream().name()));
+        batch = rows.lock(id).orElseThrow();
         BatchView view = batches.view(batch, true);
+        if (splitting.split(batch, view)) {
+            view = batches.view(batch, true);
+        }
         boolean lost = !notRead.of(batch).isEmpty();
         Stage to = view.cutDoubts() > 0 || view.documents().isEmpty() || lost
                 ? Stage.PAGES

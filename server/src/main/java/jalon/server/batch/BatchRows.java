@@ -19,15 +19,16 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface BatchRows {
     /** As {@code BatchRows.xml} groups them. */
-    String COLUMNS = "id, stream as stream_name, stream_version, source as origin_source, made_by as origin_made_by,"
-            + " made_at as origin_made_at, channel as origin_channel, channel_id as origin_channel_id,"
-            + " sender as origin_mail_sender, subject as origin_mail_subject, sent_at as origin_mail_sent_at,"
-            + " stage as course_stage, stage_since as course_since, arrived as course_arrived,"
-            + " filed_at as course_filed_at, filed_by as course_filed_by, withdrawn_by as course_withdrawn_by,"
-            + " withdrawn_because as course_withdrawn_because, revision as course_revision, due_at as urgency_due_at,"
-            + " priority as urgency_priority, with_person as holder_person, held_since as holder_since,"
-            + " on_hold as holder_on_hold, documents as counted_documents, doubts as counted_doubts,"
-            + " expected_pages as counted_expected_pages, expected_documents as counted_expected_documents";
+    String COLUMNS =
+            "id, stream as stream_name, stream_version, lesson as stream_lesson, source as origin_source, made_by as origin_made_by,"
+                    + " made_at as origin_made_at, channel as origin_channel, channel_id as origin_channel_id,"
+                    + " sender as origin_mail_sender, subject as origin_mail_subject, sent_at as origin_mail_sent_at,"
+                    + " stage as course_stage, stage_since as course_since, arrived as course_arrived,"
+                    + " filed_at as course_filed_at, filed_by as course_filed_by, withdrawn_by as course_withdrawn_by,"
+                    + " withdrawn_because as course_withdrawn_because, revision as course_revision, due_at as urgency_due_at,"
+                    + " priority as urgency_priority, with_person as holder_person, held_since as holder_since,"
+                    + " on_hold as holder_on_hold, documents as counted_documents, doubts as counted_doubts,"
+                    + " expected_pages as counted_expected_pages, expected_documents as counted_expected_documents";
 
     String FILE_COLUMNS = "id, batch_id, name, sha256 as stored_sha256, bytes as stored_bytes, pages, rejected, origin";
 
@@ -85,6 +86,27 @@ interface BatchRows {
     @Options(useGeneratedKeys = true, keyProperty = "made.id")
     void add(NewId made, NewBatch b, int version, IntakeRules.Priority priority, Instant now, Instant due);
 
+    /** Another that came in with it and is at the beginning of its way, all of its files there. */
+    @Insert(
+            "insert into batch (stream, stream_version, source, made_by, made_at, due_at, stage, stage_since, arrived,"
+                    + " channel, priority, sender, subject, sent_at) select stream, stream_version, source, made_by, made_at,"
+                    + " due_at, 'intake', #{now}, true, channel, priority, sender, subject, sent_at from batch where id = #{id}")
+    @Options(useGeneratedKeys = true, keyProperty = "made.id")
+    void addLike(NewId made, long id, Instant now);
+
+    @Insert("insert into received_file (batch_id, name, sha256, bytes, pages, rejected, received_at) select #{batchId},"
+            + " name, sha256, bytes, #{pages}, rejected, received_at from received_file where id = #{id}")
+    @Options(useGeneratedKeys = true, keyProperty = "made.id")
+    void addFileLike(NewId made, long id, long batchId, int pages);
+
+    @Update("update received_file set pages = pages - #{pages} where id = #{id}")
+    void fewerPages(long id, int pages);
+
+    /** @param facts with its new number, or null when it could not be read */
+    @Update("update page set batch_id = #{batchId}, no = #{no}, file_id = #{fileId}, facts = #{facts},"
+            + " facts_version = if(facts_version = 0, 0, facts_version + 1) where id = #{id}")
+    void movePage(long id, long batchId, int no, long fileId, byte[] facts);
+
     @Select("select " + COLUMNS + " from batch where id = #{id}")
     @ResultMap("batch")
     Optional<Batch> find(long id);
@@ -121,6 +143,16 @@ interface BatchRows {
 
     @Update("update batch set stage = #{stage}, stage_since = #{now}, told_late = false where id = #{id}")
     void moveTo(long id, Stage stage, Instant now);
+
+    /** What its pages are recognised by from now on, whatever is learned meanwhile. */
+    @Update("update batch set lesson = #{lesson} where id = #{id} and lesson is null")
+    void pinLesson(long id, int lesson);
+
+    @Update("update batch set lesson = #{lesson} where id = #{id}")
+    void useLesson(long id, int lesson);
+
+    @Update("update batch set stream_version = #{version} where id = #{id}")
+    void useStream(long id, int version);
 
     @Update("update batch set arrived = true where id = #{id}")
     void arrived(long id);

@@ -20,9 +20,11 @@ import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
 import jalon.server.Times;
+import jalon.server.learning.Lessons;
 import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.picture.PageZones;
+import jalon.server.store.StoredFacts;
 import jalon.server.stream.StreamLibrary;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -42,6 +44,7 @@ public class Batches {
 
     private final BatchRows rows;
     private final StreamLibrary streams;
+    private final Lessons lessons;
     private final PageZones zones;
     private final People people;
     private final Times times;
@@ -64,10 +67,11 @@ public class Batches {
             .expireAfterWrite(Duration.ofMinutes(1))
             .build();
 
-    Batches(BatchRows rows, StreamLibrary streams, PageZones zones, People people, Times times) {
+    Batches(BatchRows rows, StreamLibrary streams, Lessons lessons, PageZones zones, People people, Times times) {
         this.times = times;
         this.rows = rows;
         this.streams = streams;
+        this.lessons = lessons;
         this.zones = zones;
         this.people = people;
     }
@@ -82,6 +86,11 @@ public class Batches {
 
     public StreamDefinition stream(Batch batch) {
         return streams.definition(batch.stream().name(), batch.stream().version());
+    }
+
+    /** What its pages are recognised by. */
+    public Learned learned(Batch batch) {
+        return lessons.learned(batch.stream().name(), batch.stream().lesson());
     }
 
     /** Its stream, unless a newer Jalon saved that in a form that this one does not know. */
@@ -155,19 +164,29 @@ public class Batches {
                 return then;
             }
         }
+        BatchRun run = run(stream(batch), batch);
         List<PageFacts> pages = List.copyOf(facts(batch).values());
-        PageZones.Reading reading = zones.in(stream(batch).language());
-        var run = new BatchRun(
-                stream(batch),
-                Learned.NOTHING,
+        List<Decided> decisions = decisions(batch);
+        return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
+    }
+
+    /** Its pages as another definition cuts and sorts them, before anybody decides. */
+    BatchView cutBy(StreamDefinition stream, Batch batch) {
+        List<PageFacts> pages = List.copyOf(facts(batch).values());
+        return run(stream, batch).cut(pages, List.of());
+    }
+
+    private BatchRun run(StreamDefinition stream, Batch batch) {
+        PageZones.Reading reading = zones.in(stream.language());
+        return new BatchRun(
+                stream,
+                learned(batch),
                 streams.registers(),
                 reading,
                 // The day it came in, not the day it is looked at: a later look gives the same.
                 times.day(batch.origin().madeAt()),
                 context(batch),
                 new Remembered(reading));
-        List<Decided> decisions = decisions(batch);
-        return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
     }
 
     private final class Remembered implements BatchMemory {

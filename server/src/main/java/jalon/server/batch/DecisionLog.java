@@ -30,6 +30,21 @@ final class DecisionLog implements Decision.Cases<Logged> {
     }
 
     @Override
+    public Logged splitEvery(Decision.SplitEvery d) {
+        return Act.SPLIT_EVERY.with(pages(d), d.every());
+    }
+
+    @Override
+    public Logged openGroup(Decision.OpenGroup d) {
+        return Act.OPENED_GROUP.with(pages(d));
+    }
+
+    @Override
+    public Logged joinGroup(Decision.JoinGroup d) {
+        return Act.JOINED_GROUP.with(pages(d));
+    }
+
+    @Override
     public Logged movePages(Decision.MovePages d) {
         if (d.before() == 0) {
             return (d.arriving() ? Act.ADDED_AT_END : Act.MOVED_TO_END).with(pages(d));
@@ -89,7 +104,9 @@ final class DecisionLog implements Decision.Cases<Logged> {
 
     @Override
     public Logged nameType(Decision.NameType d) {
-        return Act.NAMED_TYPE.with(pages(d), d.type());
+        return d.variant() == null
+                ? Act.NAMED_TYPE.with(pages(d), d.type())
+                : Act.NAMED_VARIANT.with(pages(d), d.type(), d.variant());
     }
 
     @Override

@@ -81,6 +81,9 @@ public class Decisions {
                 && batches.stream(batch).type(t.type()).isEmpty()) {
             throw Problem.NO_SUCH_TYPE.with(t.type());
         }
+        if (decision instanceof Decision.SplitEvery s && s.every() < 1) {
+            throw Problem.SPLIT_INTO_PAGES.with();
+        }
         if (decision instanceof Decision.RepairPage r && r.recipe() != null) {
             Recipes.check(r.recipe());
         }

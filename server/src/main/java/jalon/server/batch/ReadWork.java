@@ -13,6 +13,7 @@ import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
 import jalon.server.store.FileStore;
+import jalon.server.store.StoredFacts;
 import java.nio.file.Path;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -99,8 +100,7 @@ public class ReadWork {
                 Path path = store.path(file.stored().sha256());
                 var origin = new ReadPage.Origin(
                         page.no(), file.name(), page.in().page(), file.stored().sha256());
-                var work = new ReadOnePage(
-                        path, origin, language, decided.turn(page.no()), decided.readingRecipe(page.no()));
+                var work = new ReadOnePage(path, origin, language, decided.page(page.no()));
                 try {
                     PageFacts facts = worker.ask(work, run.patiently() ? PATIENTLY : 1);
                     if (rows.read(page, StoredFacts.write(facts)) == 0) {

@@ -10,6 +10,8 @@ import jalon.core.index.FieldValue;
 import jalon.core.index.FoundBy;
 import jalon.core.page.Box;
 import jalon.core.run.BatchView;
+import jalon.core.stream.StakeRule;
+import jalon.server.store.StoredJson;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,7 +22,12 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What a batch was when filing began, as it lies in the database. */
 record StoredView(
-        int format, List<StoredPage> pages, List<StoredDocument> documents, List<StoredGap> gaps, StoredCounts counts) {
+        int format,
+        List<StoredPage> pages,
+        List<StoredDocument> documents,
+        List<StoredGroup> groups,
+        List<StoredGap> gaps,
+        StoredCounts counts) {
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record StoredPage(
@@ -44,6 +51,7 @@ record StoredView(
             int no,
             List<Integer> pages,
             Integer separator,
+            Integer group,
             StoredStake stake,
             StoredType type,
             Map<String, StoredValue> fields) {}
@@ -86,6 +94,15 @@ record StoredView(
             String by) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
+    record StoredGroup(
+            int no,
+            int page,
+            StakeRule.Opens opens,
+            StoredEvidence evidence,
+            String by,
+            Map<String, StoredValue> fields) {}
+
+    @JsonInclude(JsonInclude.Include.NON_NULL)
     record StoredGap(int page, String note, boolean open, String waivedBecause, String by) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -103,6 +120,15 @@ record StoredView(
                 StoredJson.FORMAT,
                 view.pages().stream().map(StoredView::stored).toList(),
                 view.documents().stream().map(StoredView::stored).toList(),
+                view.groups().stream()
+                        .map(g -> new StoredGroup(
+                                g.no(),
+                                g.page(),
+                                g.opens(),
+                                stored(List.of(g.evidence())).get(0),
+                                g.by(),
+                                stored(g.fields())))
+                        .toList(),
                 view.gaps().stream()
                         .map(g -> new StoredGap(g.page(), g.note(), g.open(), g.waivedBecause(), g.by()))
                         .toList(),
@@ -138,18 +164,23 @@ record StoredView(
                 p.flag() == null ? null : stored(List.of(p.flag())).get(0));
     }
 
-    private static StoredDocument stored(BatchView.DocumentView d) {
+    private static Map<String, StoredValue> stored(Map<String, FieldValue> values) {
         Map<String, StoredValue> fields = new LinkedHashMap<>();
-        d.fields().forEach((name, value) -> fields.put(name, stored(value)));
+        values.forEach((name, value) -> fields.put(name, stored(value)));
+        return fields;
+    }
+
+    private static StoredDocument stored(BatchView.DocumentView d) {
         BatchView.StakeView s = d.stake();
         BatchView.TypeView t = d.type();
         return new StoredDocument(
                 d.no(),
                 d.pages(),
                 d.separator(),
+                d.group(),
                 new StoredStake(s.page(), s.certainty(), s.doubtful(), stored(s.evidence()), s.by()),
                 new StoredType(t.type(), t.variant(), t.certainty(), t.doubtful(), stored(t.evidence()), t.by()),
-                fields);
+                stored(d.fields()));
     }
 
     private static List<StoredEvidence> stored(List<Evidence> evidence) {
@@ -179,6 +210,9 @@ record StoredView(
         return new BatchView(
                 pages.stream().map(StoredView::page).toList(),
                 documents.stream().map(StoredView::document).toList(),
+                groups == null
+                        ? List.of()
+                        : groups.stream().map(StoredView::group).toList(),
                 // Once filing has begun nobody asks any more.
                 List.of(),
                 gaps == null
@@ -221,19 +255,29 @@ record StoredView(
                 p.flag == null ? null : evidence(List.of(p.flag)).get(0));
     }
 
+    private static BatchView.GroupView group(StoredGroup g) {
+        return new BatchView.GroupView(
+                g.no, g.page, g.opens, evidence(List.of(g.evidence)).get(0), g.by, values(g.fields));
+    }
+
+    private static Map<String, FieldValue> values(Map<String, StoredValue> stored) {
+        Map<String, FieldValue> values = new LinkedHashMap<>();
+        stored.forEach((name, value) -> values.put(name, value(value)));
+        return values;
+    }
+
     private static BatchView.DocumentView document(StoredDocument d) {
-        Map<String, FieldValue> fields = new LinkedHashMap<>();
-        d.fields.forEach((name, value) -> fields.put(name, value(value)));
         StoredStake s = d.stake;
         StoredType t = d.type;
         return new BatchView.DocumentView(
                 d.no,
                 d.pages,
                 d.separator,
+                d.group,
                 new BatchView.StakeView(s.page, s.certainty, s.doubtful, evidence(s.evidence), s.by),
                 new BatchView.TypeView(
-                        t.type, t.variant, t.certainty, t.doubtful, evidence(t.evidence), List.of(), t.by),
-                fields);
+                        t.type, t.variant, null, t.certainty, t.doubtful, evidence(t.evidence), List.of(), t.by),
+                values(d.fields));
     }
 
     private static List<Evidence> evidence(List<StoredEvidence> evidence) {

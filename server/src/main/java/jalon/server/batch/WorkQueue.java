@@ -14,6 +14,12 @@ public interface WorkQueue {
     /** See whether a batch can leave intake. */
     void advance(long batchId);
 
+    /** Learn what was confirmed of a stream's types since. */
+    void learn(String stream);
+
+    /** The same, for a batch that is to be recognised by it. */
+    void learn(String stream, long batchId);
+
     /** File a batch that waits for nobody. */
     void file(long batchId);
 

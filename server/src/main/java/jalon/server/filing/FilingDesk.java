@@ -15,6 +15,7 @@ import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.Batches;
 import jalon.server.batch.WorkQueue;
+import jalon.server.learning.Samples;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
@@ -30,6 +31,7 @@ public class FilingDesk {
     private final Batches batches;
     private final DeliveryRows rows;
     private final BatchFiling marks;
+    private final Samples samples;
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
@@ -39,6 +41,7 @@ public class FilingDesk {
             Batches batches,
             DeliveryRows rows,
             BatchFiling marks,
+            Samples samples,
             WorkQueue work,
             ActivityLog log,
             Events events,
@@ -47,6 +50,7 @@ public class FilingDesk {
         this.batches = batches;
         this.rows = rows;
         this.marks = marks;
+        this.samples = samples;
         this.work = work;
         this.log = log;
         this.events = events;
@@ -114,6 +118,10 @@ public class FilingDesk {
         List<DeliveryRows.DeliveryRow> planned = rows.ofBatch(batch.id());
         planned.forEach(r -> work.deliver(r.id()));
         log.add(who, batch.id(), Act.FILED.with(planned.size()));
+        boolean byPerson = !ActivityLog.JALON.equals(who);
+        if (byPerson && samples.confirmed(stream, batch.id(), view, batches.facts(batch), who)) {
+            work.learn(stream.stream());
+        }
         if (planned.isEmpty()) {
             marks.finish(batch.id(), now);
         }

@@ -7,6 +7,10 @@ import java.util.List;
 public enum Act {
     @JsonProperty("opened")
     OPENED("source"),
+    @JsonProperty("splitOff")
+    SPLIT_OFF("batch", "pages"),
+    @JsonProperty("splitFrom")
+    SPLIT_FROM("batch", "pages"),
     @JsonProperty("arrived")
     ARRIVED("pages"),
     /** All pages are read. */
@@ -57,6 +61,12 @@ public enum Act {
     PLANTED_STAKE("pages"),
     @JsonProperty("liftedStake")
     LIFTED_STAKE("pages"),
+    @JsonProperty("splitEvery")
+    SPLIT_EVERY("pages", "every"),
+    @JsonProperty("openedGroup")
+    OPENED_GROUP("pages"),
+    @JsonProperty("joinedGroup")
+    JOINED_GROUP("pages"),
     @JsonProperty("confirmedStake")
     CONFIRMED_STAKE("pages"),
     @JsonProperty("movedBefore")
@@ -93,6 +103,8 @@ public enum Act {
     LEFT_REPAIRS_TO_STREAM("pages"),
     @JsonProperty("namedType")
     NAMED_TYPE("pages", "type"),
+    @JsonProperty("namedVariant")
+    NAMED_VARIANT("pages", "type", "variant"),
     @JsonProperty("settled")
     SETTLED("pages", "field", "value"),
     @JsonProperty("settledAbsent")
@@ -111,6 +123,16 @@ public enum Act {
 
     @JsonProperty("savedStream")
     SAVED_STREAM("stream", "version"),
+    @JsonProperty("learned")
+    LEARNED("stream", "version", "samples", "refused"),
+    @JsonProperty("learnedAnew")
+    LEARNED_ANEW("stream", "version", "samples", "refused"),
+    @JsonProperty("tookSampleOut")
+    TOOK_SAMPLE_OUT("type", "page"),
+    @JsonProperty("putSampleBack")
+    PUT_SAMPLE_BACK("type", "page"),
+    @JsonProperty("taughtType")
+    TAUGHT_TYPE("type", "page"),
     @JsonProperty("savedRegister")
     SAVED_REGISTER("register", "lines"),
     @JsonProperty("savedChannel")

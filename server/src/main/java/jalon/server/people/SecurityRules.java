@@ -67,7 +67,12 @@ class SecurityRules {
                 .hasRole(SUPERVISOR)
                 .requestMatchers(HttpMethod.DELETE, "/api/channels/**")
                 .hasRole(SUPERVISOR)
-                .requestMatchers("/api/tokens/**", "/api/day", "/api/sign-in-waits/**", "/api/batches/*/withdraw")
+                .requestMatchers(
+                        "/api/tokens/**",
+                        "/api/day",
+                        "/api/sign-in-waits/**",
+                        "/api/batches/*/withdraw",
+                        "/api/batches/*/types")
                 .hasRole(SUPERVISOR)
                 .requestMatchers("/api/**", "/v3/**")
                 .hasAnyRole(OPERATOR, SUPERVISOR)

@@ -3,6 +3,7 @@ package jalon.server.stream;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.index.Register;
+import jalon.core.output.StreamSheets;
 import jalon.core.run.Filing;
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.StreamDefinition;
@@ -25,6 +26,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Stream definitions with all their versions, and the registers they look things up in. */
 @Service
 public class StreamLibrary {
+    private static final int LONGEST_TITLE = 80;
+
     private final StreamRows rows;
     private final ActivityLog log;
     private final Times times;
@@ -39,22 +42,33 @@ public class StreamLibrary {
         this.log = log;
     }
 
-    /** @param version the one in force, @param scan what the operator cannot choose when scanning */
+    /**
+     * @param version the one in force, @param scan what the operator cannot choose when scanning
+     * @param sheets that it would know in a stack
+     */
     public record Listed(
-            String name, int version, String title, String savedBy, Instant savedAt, IntakeRules.ScanRules scan) {}
+            String name,
+            int version,
+            String title,
+            String savedBy,
+            Instant savedAt,
+            IntakeRules.ScanRules scan,
+            List<StreamSheets.Kind> sheets) {}
+
+    private static Listed listed(StreamRows.Saved s, StreamDefinition definition) {
+        return new Listed(
+                s.name(),
+                s.version(),
+                s.title(),
+                s.savedBy(),
+                s.savedAt(),
+                definition.intake().scan(),
+                StreamSheets.known(definition));
+    }
 
     public List<Listed> current() {
         return rows.current().stream()
-                .map(s -> new Listed(
-                        s.name(),
-                        s.version(),
-                        s.title(),
-                        s.savedBy(),
-                        s.savedAt(),
-                        usable(s.name(), s.version())
-                                .orElse(StreamDefinition.NOTHING)
-                                .intake()
-                                .scan()))
+                .map(s -> listed(s, usable(s.name(), s.version()).orElse(StreamDefinition.NOTHING)))
                 .toList();
     }
 
@@ -96,30 +110,53 @@ public class StreamLibrary {
                 .definition();
     }
 
-    /** Saves a new version; the old ones stay. */
-    @Transactional
-    public Listed save(String json, String by) {
-        StreamDefinition definition;
+    /** A definition that is not saved yet. */
+    public StreamDefinition parsed(String json) {
         try {
-            definition = Streams.parse(json);
+            StreamDefinition definition = Streams.parse(json);
             if (!Filing.faults(definition).isEmpty()) {
                 throw new Streams.InvalidStream(Filing.faults(definition));
             }
+            return definition;
         } catch (Streams.InvalidStream e) {
             throw Problem.STREAM_UNUSABLE.with(e.getMessage());
         }
+    }
+
+    /** Saves a new version; the old ones stay. */
+    @Transactional
+    public Listed save(String json, String by) {
+        StreamDefinition definition = parsed(json);
         Integer newest = rows.newest(definition.stream());
         int version = newest == null ? 1 : newest + 1;
         Instant now = times.now();
-        rows.add(new StreamRows.Saved(definition.stream(), version, definition.title(), json, by, now));
+        var saved = new StreamRows.Saved(definition.stream(), version, definition.title(), json, by, now);
+        rows.add(saved);
         log.add(by, Act.SAVED_STREAM.with(definition.stream(), version));
-        return new Listed(
-                definition.stream(),
-                version,
-                definition.title(),
-                by,
-                now,
-                definition.intake().scan());
+        return listed(saved, definition);
+    }
+
+    /** Saves a version of a stream as another stream, named after its title; one that is there already stays as it is. */
+    @Transactional
+    public Listed copy(String name, int version, String called, String by) {
+        String title = called == null ? "" : called.strip();
+        if (title.isEmpty() || title.length() > LONGEST_TITLE) {
+            throw Problem.STREAM_NEEDS_NAME.with();
+        }
+        String copy = Streams.nameOf(title);
+        if (has(copy)) {
+            throw Problem.STREAM_IS_THERE.with(title);
+        }
+        return save(Streams.renamed(json(name, version), copy, title), by);
+    }
+
+    /** A version as it was saved. */
+    public record Version(int version, String savedBy, Instant savedAt) {}
+
+    /** All versions, the newest first. */
+    public List<Version> versions(String name) {
+        newest(name);
+        return rows.versions(name);
     }
 
     /** @return what is wrong with single lines; the good ones are kept */

@@ -21,6 +21,9 @@ interface StreamRows {
             + " where name = #{name} and version = #{version}")
     Optional<Saved> find(String name, int version);
 
+    @Select("select version, saved_by, saved_at from stream where name = #{name} order by version desc")
+    List<StreamLibrary.Version> versions(String name);
+
     @Select("select max(version) from stream where name = #{name}")
     Integer newest(String name);
 

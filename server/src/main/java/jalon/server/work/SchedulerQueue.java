@@ -20,6 +20,7 @@ import java.util.UUID;
 final class SchedulerQueue implements WorkQueue {
     static final String READ = "read-pages";
     static final String ADVANCE = "advance-batch";
+    static final String LEARN = "learn-stream";
     static final String FILE = "file-batch";
     static final String DELIVER = "deliver";
 
@@ -38,6 +39,9 @@ final class SchedulerQueue implements WorkQueue {
     record Pages(long fileId, int from, int to, boolean again, boolean patiently) implements Serializable {}
 
     record Id(long id) implements Serializable {}
+
+    /** @param batchId of the batch that waits for it, or 0 */
+    record Lesson(String stream, long batchId) implements Serializable {}
 
     /** What failed is tried again after a pause, however often it failed before. */
     static <T> FailureHandler<T> growing() {
@@ -77,6 +81,16 @@ final class SchedulerQueue implements WorkQueue {
     public void advance(long batchId) {
         // Each wish under its own name: one that comes while the last is under way must not be lost.
         put(ADVANCE, batchId + "-" + UUID.randomUUID(), new Id(batchId), Priority.HIGH);
+    }
+
+    @Override
+    public void learn(String stream) {
+        put(LEARN, stream + "-" + UUID.randomUUID(), new Lesson(stream, 0), Priority.LOW);
+    }
+
+    @Override
+    public void learn(String stream, long batchId) {
+        put(LEARN, stream + "-" + UUID.randomUUID(), new Lesson(stream, batchId), Priority.HIGH);
     }
 
     @Override

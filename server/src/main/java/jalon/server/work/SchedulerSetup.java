@@ -11,8 +11,10 @@ import jalon.server.JalonSettings;
 import jalon.server.Times;
 import jalon.server.batch.BatchAdvance;
 import jalon.server.batch.ReadWork;
+import jalon.server.batch.TypeTeaching;
 import jalon.server.filing.DeliverWork;
 import jalon.server.filing.FilingDesk;
+import jalon.server.learning.Lessons;
 import jalon.server.live.RecurringWork;
 import java.io.IOException;
 import java.time.Clock;
@@ -63,6 +65,8 @@ class SchedulerSetup {
             JalonSettings settings,
             ObjectProvider<ReadWork> read,
             ObjectProvider<BatchAdvance> advancing,
+            ObjectProvider<Lessons> lessons,
+            ObjectProvider<TypeTeaching> teaching,
             ObjectProvider<FilingDesk> filing,
             ObjectProvider<DeliverWork> deliver,
             List<RecurringWork> recurring,
@@ -95,6 +99,15 @@ class SchedulerSetup {
                 })
                 .execute((task, context) ->
                         advancing.getObject().advance(task.getData().id()));
+        Task<SchedulerQueue.Lesson> learn = Tasks.oneTime(SchedulerQueue.LEARN, SchedulerQueue.Lesson.class)
+                .onFailure(SchedulerQueue.growing())
+                .execute((task, context) -> {
+                    SchedulerQueue.Lesson wanted = task.getData();
+                    lessons.getObject().learn(wanted.stream());
+                    if (wanted.batchId() > 0) {
+                        teaching.getObject().adopt(wanted.batchId());
+                    }
+                });
         Task<SchedulerQueue.Id> file = Tasks.oneTime(SchedulerQueue.FILE, SchedulerQueue.Id.class)
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
@@ -108,7 +121,7 @@ class SchedulerSetup {
         Scheduler scheduler = configured(
                 database,
                 settings.reading().workers(),
-                List.of(readPages, advance, file, delivery),
+                List.of(readPages, advance, learn, file, delivery),
                 again,
                 times.clock());
         return new Running(scheduler, settings.isWorker());

@@ -8,6 +8,8 @@ import jalon.core.mark.Mark;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
 import jalon.core.run.Decision;
+import jalon.server.store.StoredFacts;
+import jalon.server.store.StoredJson;
 import java.io.InputStream;
 import java.util.List;
 import org.junit.jupiter.api.Test;

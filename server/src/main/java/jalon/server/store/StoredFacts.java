@@ -1,4 +1,4 @@
-package jalon.server.batch;
+package jalon.server.store;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import jalon.core.image.ImageFacts;
@@ -18,7 +18,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What was seen on a page, as it lies in the database. */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-record StoredFacts(
+public record StoredFacts(
         int format,
         int no,
         String file,
@@ -48,13 +48,13 @@ record StoredFacts(
     record Figure(Measure what, double figure, Box where) {}
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    record StoredMark(Mark.Kind kind, String symbology, String value, Box box, Direction direction) {}
+    record StoredMark(Mark.Kind kind, String symbology, String value, Box box, Direction direction, Double agreement) {}
 
     record Direction(Mark.KnownBy by, long edgeMm) {}
 
     record StoredWord(String text, Box box, double certainty, int line) {}
 
-    static byte[] write(PageFacts page) {
+    public static byte[] write(PageFacts page) {
         ImageFacts i = page.image();
         return StoredJson.write(new StoredFacts(
                 StoredJson.FORMAT,
@@ -94,10 +94,10 @@ record StoredFacts(
         Direction direction = m.direction() == null
                 ? null
                 : new Direction(m.direction().by(), m.direction().edgeMm());
-        return new StoredMark(m.kind(), m.symbology(), m.value(), m.box(), direction);
+        return new StoredMark(m.kind(), m.symbology(), m.value(), m.box(), direction, m.agreement());
     }
 
-    static PageFacts read(byte[] bytes) {
+    public static PageFacts read(byte[] bytes) {
         return StoredJson.read(bytes, StoredFacts.class, StoredFacts::fromFirst).facts();
     }
 
@@ -126,7 +126,7 @@ record StoredFacts(
 
     private static Mark mark(StoredMark m) {
         Mark.Direction direction = m.direction == null ? null : new Mark.Direction(m.direction.by, m.direction.edgeMm);
-        return new Mark(m.kind, m.symbology, m.value, m.box, direction);
+        return new Mark(m.kind, m.symbology, m.value, m.box, direction, m.agreement);
     }
 
     private static <T> List<T> orNone(List<T> list) {

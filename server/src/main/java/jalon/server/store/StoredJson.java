@@ -1,4 +1,4 @@
-package jalon.server.batch;
+package jalon.server.store;
 
 import jalon.server.NewerData;
 import java.io.ByteArrayInputStream;
@@ -16,8 +16,8 @@ import tools.jackson.databind.node.ObjectNode;
  * What lies in the database as gzip of JSON. Each form has a number, which goes up when its JSON changes in a way that the
  * reader before would not understand; bytes of lower numbers are brought up to date as they are read, and stay as they are.
  */
-final class StoredJson {
-    static final int FORMAT = 2;
+public final class StoredJson {
+    public static final int FORMAT = 2;
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -26,7 +26,7 @@ final class StoredJson {
 
     private StoredJson() {}
 
-    static byte[] write(Record form) {
+    public static byte[] write(Record form) {
         var bytes = new ByteArrayOutputStream();
         try (var gzip = new GZIPOutputStream(bytes)) {
             gzip.write(JSON.writeValueAsBytes(form));
@@ -37,7 +37,7 @@ final class StoredJson {
     }
 
     /** @param fromFirst brings the first form, which had no number, up to date */
-    static <T extends Record> T read(byte[] bytes, Class<T> type, Consumer<ObjectNode> fromFirst) {
+    public static <T extends Record> T read(byte[] bytes, Class<T> type, Consumer<ObjectNode> fromFirst) {
         try (var gzip = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
             var tree = (ObjectNode) JSON.readTree(gzip.readAllBytes());
             int format = tree.path("format").asInt(1);
