@@ -28,7 +28,7 @@ export const repairsOf = (page: { image: { repairs: unknown } } | undefined) =>
 
 /** What a person decides; the server's Decision, written out, since OpenAPI does not carry its kinds. */
 export type Decision =
-  | { act: 'plantStake' | 'liftStake' | 'confirmStake'; page: number }
+  | { act: 'plantStake' | 'liftStake' | 'confirmStake' | 'openGroup' | 'joinGroup'; page: number }
   | { act: 'movePages'; pages: number[]; before: number }
   | { act: 'setAside' | 'putBack'; pages: number[] }
   | { act: 'turn'; page: number; rotation: number }
@@ -38,7 +38,8 @@ export type Decision =
   | { act: 'askAgain'; page: number; because: string | null }
   | { act: 'repairPage'; page: number; recipe: Repair[] | null }
   | { act: 'acceptCounts'; because: string }
-  | { act: 'nameType'; page: number; type: string }
+  | { act: 'splitEvery'; page: number; every: number }
+  | { act: 'nameType'; page: number; type: string; variant?: string | null }
   | { act: 'settle'; page: number; field: string; value: string | null; valuePage: number; box: Box | null }
 
 export const api = createClient<paths>({ baseUrl: '' })

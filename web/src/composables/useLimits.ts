@@ -1,5 +1,6 @@
 import { computed, ref, watch } from 'vue'
 import { api, tell, type Schema } from '../api/client'
+import { readBatches } from './readBatches'
 
 /** The limits of a stream being tried on the pages of a batch that was read before; nothing is changed until saved. */
 export function useLimits(stream: string) {
@@ -13,17 +14,14 @@ export function useLimits(stream: string) {
   const loaded = ref(false)
 
   async function begin() {
-    const [m, board, s] = await Promise.all([
+    const [m, read, s] = await Promise.all([
       api.GET('/api/measures'),
-      api.GET('/api/board'),
+      readBatches(stream),
       api.GET('/api/streams/{name}', { params: { path: { name: stream } }, parseAs: 'text' }),
     ])
     measures.value = m.data ?? []
-    batches.value = (board.data?.batches ?? [])
-      .filter((b) => b.stream === stream && b.read === b.pages && b.pages > 0)
-      .map((b) => ({ no: b.no, pages: b.pages }))
-    batches.value.sort((a, b) => b.pages - a.pages)
-    batch.value = batches.value[0]?.no ?? ''
+    batches.value = read
+    batch.value = read[0]?.no ?? ''
     definition.value = JSON.parse(String(s.data ?? '{}'))
     for (const one of measures.value)
       limits.value[one.measure] =

@@ -1,5 +1,8 @@
-import { computed, ref, type ComputedRef, type Ref } from 'vue'
+import { computed, type ComputedRef, type Ref } from 'vue'
 import type { Decision, Schema } from '../api/client'
+import { groupBegunBy } from '../parts/groups'
+import { useCarry } from './useCarry'
+import { useNaming } from './useNaming'
 
 interface Desk {
   batch: Ref<Schema['BatchDetail'] | null>
@@ -12,13 +15,13 @@ interface Desk {
   place: ComputedRef<Schema['PlaceView'] | undefined>
   locked: ComputedRef<boolean>
   decide: (decision: Decision) => Promise<unknown>
+  load: () => Promise<void>
   nextDoubt: () => void
 }
 
 /** What is done with the pages chosen at the Page desk: stakes, order, turning, setting aside, naming the type. */
 export function usePageActs(desk: Desk) {
   const { batch, pages, current, chosen, page, document, place, locked, decide, nextDoubt } = desk
-  const naming = ref(false)
   const isFirst = computed(() => document.value?.pages[0] === current.value)
 
   function toggleStake() {
@@ -32,6 +35,13 @@ export function usePageActs(desk: Desk) {
     if (locked.value || !(isFirst.value || place.value)) return
     const act = isFirst.value ? 'confirmStake' : 'liftStake'
     void decide({ act, page: current.value }).then(nextDoubt)
+  }
+  const group = computed(() => batch.value && groupBegunBy(batch.value, document.value))
+  /** Opens a group with this page; with a page whose document opens one already, it joins the group before. */
+  function toggleGroup() {
+    if (locked.value || !batch.value?.groupTitle || page.value?.role !== 'content') return
+    const joins = isFirst.value && group.value
+    void decide({ act: joins ? 'joinGroup' : 'openGroup', page: current.value })
   }
   function toggleAside() {
     if (locked.value || !page.value) return
@@ -56,42 +66,26 @@ export function usePageActs(desk: Desk) {
     const what = chosen.value.includes(dragged) ? chosen.value : [dragged]
     if (!what.includes(before)) move(what, before)
   }
-  function toggleNaming() {
-    naming.value = !naming.value && !locked.value && !!document.value
-  }
-  function name(type: string) {
-    naming.value = false
-    void decide({ act: 'nameType', page: current.value, type })
-  }
-  /** The types as they are offered: the best guesses first, then all others. */
-  const offered = computed(() => {
-    const all = batch.value?.types ?? []
-    const guesses = document.value?.type.guesses ?? []
-    const guessed = guesses.flatMap((g) => {
-      const type = all.find((x) => x.type === g.type)
-      return type ? [{ type: type.type, title: type.title, certainty: g.certainty }] : []
-    })
-    const rest = all.filter((x) => !guesses.some((g) => g.type === x.type))
-    return [...guessed, ...rest.map((x) => ({ type: x.type, title: x.title, certainty: undefined }))]
-  })
-  /** While the types are shown, a figure takes one. */
-  function pick(n: number) {
-    const type = offered.value[n - 1]
-    if (naming.value && type) name(type.type)
+  const named = useNaming(desk)
+  const carrying = useCarry(desk)
+  /** Neither a type nor a place is looked for any more. */
+  function leaveOff() {
+    named.naming.value = false
+    carrying.carried.value = []
   }
   return {
-    naming,
+    ...named,
+    ...carrying,
+    leaveOff,
     isFirst,
-    offered,
+    group,
+    toggleGroup,
     toggleStake,
     confirm,
     toggleAside,
     turn,
     nudge,
     drop,
-    toggleNaming,
-    name,
-    pick,
   }
 }
 

@@ -36,6 +36,7 @@ test('where a stake may be missing is a doubt beside the page before, and is ans
       place: computed(() => places.value.find((p) => p.page === current.value)),
       locked: computed(() => false),
       decide,
+      load: () => Promise.resolve(),
       nextDoubt,
     })
     acts.confirm()

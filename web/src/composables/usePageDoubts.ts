@@ -1,4 +1,4 @@
-import { computed, watch, type ComputedRef, type Ref } from 'vue'
+import { computed, reactive, watch, type ComputedRef, type Ref } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Schema } from '../api/client'
 
@@ -33,6 +33,14 @@ export function usePageDoubts({ pages, documents, places, current, select, nextO
     const at = pages.value.findIndex((p) => p.no === current.value)
     return asked ? pages.value.slice(0, at).findLast((p) => p.role === 'content') : undefined
   })
+  const seen = reactive(new Set<number>())
+  watch(current, (no) => seen.add(no), { immediate: true })
+  /** How many pages nobody looked at here, once nothing is in doubt any more. */
+  const passed = computed(() =>
+    doubts.value.length
+      ? undefined
+      : pages.value.filter((p) => p.role === 'content' && !seen.has(p.no)).length,
+  )
   const eyes = computed(() => pages.value.filter((p) => p.needsEye).length)
   const nextDoubt = () => nextOf((p) => doubts.value.includes(p.no))
   watch(
@@ -44,5 +52,5 @@ export function usePageDoubts({ pages, documents, places, current, select, nextO
     },
     { immediate: true },
   )
-  return { doubts, eyes, beside, nextDoubt }
+  return { doubts, eyes, beside, passed, nextDoubt }
 }

@@ -9,6 +9,11 @@ export interface PageKeys {
   toggleStake: () => void
   confirm: () => void
   toggleAside: () => void
+  toggleGroup: () => void
+  splitEvery: () => void
+  carry: () => void
+  drop: () => void
+  teach: () => void
   turn: () => void
   toggleNaming: () => void
   pick: (n: number) => void
@@ -71,6 +76,14 @@ export function usePageKeys(does: PageKeys) {
       ...letter('A', 'pageDesk.aside', does.toggleAside),
       label: `${t('pageDesk.aside')} / ${t('pageDesk.back')}`,
     },
+    {
+      ...letter('U', 'pageDesk.openGroup', does.toggleGroup),
+      label: `${t('pageDesk.openGroup')} / ${t('pageDesk.joinGroup')}`,
+    },
+    letter('C', 'pageDesk.splitEvery', does.splitEvery),
+    letter('Q', 'pageDesk.carry', does.carry),
+    sign('Esc', 'pageDesk.carryNot', does.drop, ['Escape']),
+    letter('L', 'pageDesk.teach', does.teach),
     letter('R', 'pageDesk.turn', does.turn),
     letter('T', 'pageDesk.type', does.toggleNaming),
     {

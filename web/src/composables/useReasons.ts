@@ -10,17 +10,18 @@ interface Desk {
   nextDoubt: () => void
 }
 
-/** What a reason is typed for: what is missing, why it will not come, why the counts are right, what to scan again. */
-export type Asked = 'gap' | 'waive' | 'counts' | 'again'
+/** What is typed: what is missing, why it stays away, why counts are right, what to scan again, how many pages. */
+export type Asked = 'gap' | 'waive' | 'counts' | 'again' | 'split'
 
 const LABELS: Record<Asked, string> = {
   gap: 'gap.what',
   waive: 'gap.why',
   counts: 'counts.why',
   again: 'image.askWhy',
+  split: 'pageDesk.splitAfter',
 }
 
-/** Acts of the Page desk that want a reason: it is asked for, and with it the act is done. */
+/** Acts of the Page desk that want a word first: it is asked for, and with it the act is done. */
 export function useReasons({ page, locked, gap, decide, nextDoubt }: Desk) {
   const { t } = useI18n()
   const asking = ref<{ what: Asked; page: number } | null>(null)
@@ -38,6 +39,7 @@ export function useReasons({ page, locked, gap, decide, nextDoubt }: Desk) {
     if (a.what === 'gap') return { act: 'openGap', page: a.page, note: text }
     if (a.what === 'waive') return { act: 'closeGap', page: a.page, waivedBecause: text }
     if (a.what === 'again') return { act: 'askAgain', page: a.page, because: text }
+    if (a.what === 'split') return { act: 'splitEvery', page: a.page, every: Math.trunc(Number(text)) || 0 }
     return { act: 'acceptCounts', because: text }
   }
   /** What was typed stays until the server has taken it. */

@@ -8,6 +8,9 @@ export function useWords() {
   /** Why something was decided or is in doubt. */
   const reason = (why: Schema['Reason'] | undefined) => (why ? t(`reason.${why.code}`, why.with) : '')
 
+  /** All that was seen. */
+  const reasons = (evidence: Schema['Evidence'][]) => evidence.map((e) => reason(e.why)).join('; ')
+
   /** The same in few words, for a tag on a stake. */
   const inShort = (why: Schema['Reason'] | undefined) =>
     why?.code.startsWith('patch') ? t('reasonShort.patch', why.with) : reason(why)
@@ -41,5 +44,5 @@ export function useWords() {
     ].join(' ')
   }
 
-  return { reason, inShort, unread, logged, ledger }
+  return { reason, reasons, inShort, unread, logged, ledger }
 }

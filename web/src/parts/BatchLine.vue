@@ -6,7 +6,7 @@ import { documentDoubts } from '../composables/useBatch'
 
 /** The batch as one thin line: a segment for each document, as long as its pages, its stake left, doubts above. */
 const props = defineProps<{ batch: Schema['BatchDetail']; current: number | null }>()
-defineEmits<{ go: [document: number] }>()
+const emit = defineEmits<{ go: [document: number] }>()
 const { t } = useI18n()
 
 interface Segment {
@@ -50,6 +50,11 @@ const aside = computed(() => props.batch.pages.filter((p) => p.document == null)
 const sheets = computed(() => new Set(props.batch.pages.map((p) => p.sheet).filter(Boolean)).size)
 /** The same figure as on the board. */
 const doubts = computed(() => props.batch.cutDoubts + props.batch.fieldDoubts + props.batch.rejected.length)
+/** The single keys are the desk's again after a click with the mouse: a segment would take space for itself. */
+function go(e: MouseEvent, no: number) {
+  if (e.detail) (e.currentTarget as HTMLElement).blur()
+  emit('go', no)
+}
 </script>
 
 <template>
@@ -68,7 +73,7 @@ const doubts = computed(() => props.batch.cutDoubts + props.batch.fieldDoubts + 
         :title="
           s.kind === 'document' ? t('line.segment', { no: s.no, pages: s.length, doubts: s.doubts }) : ''
         "
-        @click="$emit('go', s.no)"
+        @click="go($event, s.no)"
       >
         <i v-if="first(s, i)" class="pole" :class="{ broken: s.doubtfulStake }" />
         <i v-for="d in Math.min(s.doubts, 6)" :key="d" class="tick" :style="{ left: 6 + d * 5 + 'px' }" />

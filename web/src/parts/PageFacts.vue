@@ -11,7 +11,10 @@ import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import ImageFindings from './ImageFindings.vue'
 import { figure, share } from './figures'
+import LayoutChoice from './LayoutChoice.vue'
+import NewType from './NewType.vue'
 import TypePicker from './TypePicker.vue'
+import { useSession } from '../session'
 
 /** The page that is looked at: what is asked about it first, then what can be done with it and what is known of it. */
 const props = defineProps<{
@@ -34,6 +37,7 @@ const emit = defineEmits<{
 const folded = defineModel<boolean>('folded', { required: true })
 const { t } = useI18n()
 const words = useWords()
+const session = useSession()
 
 const typeTitle = computed(
   () =>
@@ -54,26 +58,18 @@ const what = computed(() => {
 const facts = computed(() => {
   const { page, document } = props
   const stake = isFirst.value ? document?.stake : undefined
+  const group = props.batch.groups.find((g) => g.no === document?.group)
   return [
     ...(stake
       ? [
           {
             label: t('pageDesk.stake'),
-            value: stake.by
-              ? t('pageDesk.byHand', { by: stake.by })
-              : stake.evidence.map((e) => words.reason(e.why)).join('; '),
+            value: stake.by ? t('pageDesk.byHand', { by: stake.by }) : words.reasons(stake.evidence),
           },
         ]
       : []),
-    ...(stake && !stake.by
-      ? [
-          {
-            label: t('pageDesk.certaintyOf'),
-            value: share(stake.certainty, 1),
-          },
-        ]
-      : []),
-    ...(document?.type.variant ? [{ label: t('pageDesk.variant'), value: document.type.variant }] : []),
+    ...(stake && !stake.by ? [{ label: t('pageDesk.certaintyOf'), value: share(stake.certainty, 1) }] : []),
+    ...(group ? [{ label: props.batch.groupTitle, value: t('pageDesk.groupOf', group) }] : []),
     ...(page.sheet
       ? [
           {
@@ -108,8 +104,14 @@ const facts = computed(() => {
         v-if="acts.naming.value && document"
         :types="acts.offered.value"
         :document="document.no"
-        @name="acts.name"
+        @name="acts.name($event)"
+        @looking="acts.look"
         @close="acts.toggleNaming"
+      />
+      <NewType
+        v-if="acts.naming.value && document && session.me?.role === 'supervisor'"
+        :types="batch.types"
+        @make="acts.teachNew"
       />
       <NoteBanner v-if="document && isFirst && document.stake.doubtful" kind="doubt">
         <b class="state doubtful">{{ t('pageDesk.doubt') }}</b>
@@ -122,8 +124,7 @@ const facts = computed(() => {
       </NoteBanner>
       <NoteBanner v-if="place" kind="doubt">
         <b class="state doubtful">{{ t('pageDesk.doubtPlace') }}</b>
-        {{ t('pageDesk.maybe', { share: share(place.certainty, 0) }) }}
-        {{ place.evidence.map((e) => words.reason(e.why)).join('; ') }}
+        {{ t('pageDesk.maybe', { share: share(place.certainty, 1), seen: words.reasons(place.evidence) }) }}
         <template #acts>
           <KeyButton :disabled="locked" k="Y" @click="acts.confirm">{{ t('pageDesk.goesOn') }}</KeyButton>
           <KeyButton :disabled="locked" k="Space" @click="acts.toggleStake">
@@ -157,6 +158,12 @@ const facts = computed(() => {
         <b v-if="document" class="after">{{ typeTitle }}</b>
         {{ what }}
       </p>
+      <LayoutChoice
+        v-if="document"
+        v-bind="{ document, locked }"
+        :type="acts.ofType.value"
+        @name="acts.name"
+      />
       <FactList :facts="facts" />
       <div class="row acts">
         <KeyButton :disabled="locked" k="F" @click="emit('insert')">
@@ -164,6 +171,20 @@ const facts = computed(() => {
         </KeyButton>
         <KeyButton :disabled="locked" k="S" @click="emit('replace')">
           {{ t('pageDesk.replace') }}
+        </KeyButton>
+        <KeyButton
+          v-if="batch.groupTitle"
+          :disabled="locked || page.role !== 'content'"
+          k="U"
+          @click="acts.toggleGroup"
+        >
+          {{ t(acts.group.value && isFirst ? 'pageDesk.joinGroup' : 'pageDesk.openGroup') }}
+        </KeyButton>
+        <KeyButton :disabled="locked || !document" k="C" @click="emit('ask', 'split')">
+          {{ t('pageDesk.splitEvery') }}
+        </KeyButton>
+        <KeyButton :disabled="locked || !document" :title="t('pageDesk.teachHint')" k="L" @click="acts.teach">
+          {{ t('pageDesk.teach') }}
         </KeyButton>
         <KeyButton :disabled="locked || gap?.open" k="G" @click="emit('ask', 'gap')">
           {{ t('gap.open') }}

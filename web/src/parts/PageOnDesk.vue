@@ -2,15 +2,15 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { pictureOf, type Repair, type Schema } from '../api/client'
-import PageBefore from './PageBefore.vue'
+import PageBeside from './PageBeside.vue'
 import PageViewer from './PageViewer.vue'
 import type { Shape } from './shapes'
 
-/** The current page of the Page desk through its recipe, with the page before where both are asked about. */
+/** The current page of the Page desk through its recipe, with what is looked at together with it. */
 defineProps<{
   no: string
   page: Schema['DeskPage']
-  beside: Schema['DeskPage'] | undefined
+  beside: InstanceType<typeof PageBeside>['$props'] | undefined
   recipe: Repair[]
   lens: boolean
   shapes: Shape[]
@@ -26,7 +26,7 @@ defineExpose({
 
 <template>
   <div class="pair row-of">
-    <PageBefore v-if="beside" :no="no" :page="beside" />
+    <PageBeside v-if="beside" v-bind="beside" />
     <PageViewer
       ref="viewer"
       :src="pictureOf(no, page, 900, recipe)"

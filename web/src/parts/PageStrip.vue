@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { Schema } from '../api/client'
 import StripPage from './StripPage.vue'
 
@@ -53,6 +53,8 @@ function show(no: number) {
   const i = props.pages.findIndex((p) => p.no === no)
   if (i >= 0) virtual.value.scrollToIndex(Math.floor(i / columns.value))
 }
+// How many pages stand in a row is known only once the strip has its width.
+watch([columns, () => width.value > 0], () => void nextTick(() => show(props.current)))
 defineExpose({ columns, show })
 </script>
 

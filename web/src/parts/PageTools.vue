@@ -13,7 +13,7 @@ const props = defineProps<{
   locked: boolean
   chosen: number
   eyes: number
-  doubts: number
+  passed: number | undefined
 }>()
 defineEmits<{ undo: []; redo: []; next: []; on: [] }>()
 const size = defineModel<number>('size', { required: true })
@@ -69,9 +69,17 @@ const sizes = ['small', 'medium', 'large'].map((name, value) => ({ value, label:
     >
       ↷
     </KeyButton>
-    <span v-if="chosen > 1" class="soft">{{ t('pageDesk.chosen', { n: chosen }) }}</span>
+    <span v-if="acts.carried.value.length" class="carried" role="status">
+      {{ t('pageDesk.carried', { n: acts.carried.value.length, page: page?.no ?? 0 }) }}
+    </span>
+    <span v-else-if="chosen > 1" class="soft">{{ t('pageDesk.chosen', { n: chosen }) }}</span>
     <span class="stretch" />
-    <ElSegmented v-model="size" :options="sizes" :aria-label="t('pageDesk.thumbs')">
+    <ElSegmented
+      v-if="!acts.carried.value.length"
+      v-model="size"
+      :options="sizes"
+      :aria-label="t('pageDesk.thumbs')"
+    >
       <template #default="{ item }">
         <span class="size" :title="item.label">
           <i :style="{ width: 6 + item.value * 3 + 'px', height: 9 + item.value * 4 + 'px' }" />
@@ -83,7 +91,10 @@ const sizes = ['small', 'medium', 'large'].map((name, value) => ({ value, label:
       ▲ {{ t('image.eyeShort') }}
       <b>{{ eyes }}</b>
     </KeyButton>
-    <KeyButton :disabled="!doubts" k="N" @click="$emit('next')">{{ t('pageDesk.next') }}</KeyButton>
+    <span v-if="passed !== undefined" class="soft" role="status">
+      {{ t('pageDesk.allSure', { n: passed }) }}
+    </span>
+    <KeyButton v-else k="N" @click="$emit('next')">{{ t('pageDesk.next') }}</KeyButton>
     <KeyButton main k="Enter" @click="$emit('on')">{{ t('pageDesk.on') }}</KeyButton>
   </div>
 </template>
@@ -95,6 +106,10 @@ const sizes = ['small', 'medium', 'large'].map((name, value) => ({ value, label:
   background: var(--panel);
   border-bottom: 1px solid var(--line);
   flex-wrap: wrap;
+}
+.carried {
+  background: var(--doubt-pale);
+  padding: 2px 8px;
 }
 .size i {
   display: inline-block;

@@ -7,13 +7,16 @@ import { useDay } from '../composables/useDay'
 import { figure, share } from './figures'
 import { moment } from './times'
 
+/** What of a stream is looked at below the list. */
+export type StreamPanel = 'types' | 'rules' | 'versions' | 'limits'
+
 /** Streams as rows: what each is, how much of its paper of today needed a hand, and which version is in force. */
 const props = defineProps<{
   streams: Schema['Listed'][]
   day: Schema['Day'] | undefined
   supervisor: boolean
 }>()
-const emit = defineEmits<{ limits: [stream: string] }>()
+const emit = defineEmits<{ open: [what: StreamPanel, stream: string] }>()
 const { t } = useI18n()
 const { streams: today } = useDay(toRef(props, 'day'))
 const of = (name: string) => today.value.find((s) => s.stream === name)
@@ -23,8 +26,8 @@ function doubts(name: string) {
   const s = of(name)
   return s?.fields ? figure((100 * s.doubts) / s.fields, 1) : '–'
 }
-function act(name: string, what: string) {
-  if (what === 'limits') emit('limits', name)
+function act(name: string, what: StreamPanel | 'export') {
+  if (what !== 'export') emit('open', what, name)
   else
     Object.assign(document.createElement('a'), {
       href: `/api/streams/${name}`,
@@ -60,13 +63,20 @@ function act(name: string, what: string) {
     </ElTableColumn>
     <ElTableColumn width="110" align="right">
       <template #default="{ row }">
-        <ElDropdown trigger="click" placement="bottom-end" @command="(what: string) => act(row.name, what)">
+        <ElDropdown
+          trigger="click"
+          placement="bottom-end"
+          @command="(what: StreamPanel | 'export') => act(row.name, what)"
+        >
           <ElButton class="act" :aria-label="t('app.actsFor', { what: row.title })">
             {{ t('app.acts') }}
             <span aria-hidden="true">▾</span>
           </ElButton>
           <template #dropdown>
             <ElDropdownMenu>
+              <ElDropdownItem command="types">{{ t('streams.types') }}</ElDropdownItem>
+              <ElDropdownItem v-if="supervisor" command="rules">{{ t('streams.rules') }}</ElDropdownItem>
+              <ElDropdownItem command="versions">{{ t('streams.versions') }}</ElDropdownItem>
               <ElDropdownItem v-if="supervisor" command="limits">{{ t('limits.open') }}</ElDropdownItem>
               <ElDropdownItem command="export">{{ t('streams.export') }}</ElDropdownItem>
             </ElDropdownMenu>

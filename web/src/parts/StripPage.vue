@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { pictureOf, type Schema } from '../api/client'
+import { groupBegunBy } from './groups'
 import { useWords } from '../composables/useWords'
 
 /** A page standing on the ground line: its stake where a document begins, the state of its image, a gap after it. */
@@ -28,6 +29,8 @@ const type = computed(
   () =>
     props.batch.types.find((x) => x.type === props.begins?.type.type)?.title ?? props.begins?.type.type ?? '',
 )
+/** The number of the group that begins with this page's document. */
+const group = computed(() => groupBegunBy(props.batch, props.begins)?.no)
 const reason = computed(() => {
   const stake = props.begins?.stake
   if (!stake) return ''
@@ -82,10 +85,11 @@ const label = computed(() =>
     <div class="foot" :title="begins && words.reason(begins.stake.evidence[0]?.why)">
       <span class="mono after">{{ page.no }}</span>
       <template v-if="begins">
+        <b v-if="group" class="group">{{ batch.groupTitle }} {{ group }}</b>
         {{ type }}
         <div class="tag" :class="{ doubt: begins.stake.doubtful }">{{ reason }}</div>
       </template>
-      <div v-else-if="maybe" class="tag doubt">{{ t('pageDesk.doubtPlace') }}</div>
+      <div v-else-if="maybe" class="tag doubt">{{ t('pageDesk.placeInShort') }}</div>
       <span v-else-if="out" class="soft">{{ t(`pageDesk.out.${out}`) }}</span>
     </div>
   </div>
@@ -119,6 +123,12 @@ const label = computed(() =>
   background: repeating-linear-gradient(var(--stake) 0 14px, #fff 14px 28px);
   outline: 1.5px solid var(--stake);
   z-index: 2;
+}
+.group {
+  padding: 0 4px;
+  border: 1.5px solid var(--stake);
+  border-radius: 2px;
+  font-size: 11.5px;
 }
 .stake.broken {
   background: repeating-linear-gradient(

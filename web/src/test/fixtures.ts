@@ -63,6 +63,7 @@ export function doc(
     no,
     pages,
     separator: 0,
+    group: 0,
     fields,
     stake: {
       page: pages[0],
@@ -79,7 +80,16 @@ export function doc(
       ],
       by: '',
     },
-    type: { type: 'letter', certainty: 1, doubtful: false, evidence: [], guesses: [], variant: '', by: '' },
+    type: {
+      type: 'letter',
+      certainty: 1,
+      doubtful: false,
+      evidence: [],
+      guesses: [],
+      variant: '',
+      variantBy: '',
+      by: '',
+    },
   }
 }
 
@@ -93,6 +103,8 @@ export function batch(
     streamTitle: 'Letters',
     stage: 'pages',
     filed: false,
+    groupTitle: '',
+    groups: [],
     source: 'upload',
     madeBy: 'm',
     dueAt: '',
@@ -104,6 +116,9 @@ export function batch(
       {
         type: 'letter',
         title: 'Letter',
+        under: [],
+        variants: [],
+        specimen: undefined as never,
         fields: [{ field: 'vessel', title: 'Vessel', kind: 'text', required: true, mayBeAbsent: true }],
       },
     ],

@@ -35,7 +35,7 @@ export async function screen(
     const answer = answers[filled(path, o)]
     if (answer === PENDING) return new Promise(() => {})
     const told = answer as { error?: unknown } | undefined
-    return Promise.resolve(told && 'error' in told ? { error: told.error } : { data: answer ?? [] })
+    return Promise.resolve(told?.error ? { error: told.error } : { data: answer ?? [] })
   }) as never)
   vi.spyOn(api, 'POST').mockImplementation(((path: string, o: { body?: unknown }) => {
     sent.push([filled(path, o as never), o.body])

@@ -6,8 +6,8 @@ import { api, tell, type Schema } from '../api/client'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
 import ChannelList from '../parts/ChannelList.vue'
-import HeaderSheet from '../parts/HeaderSheet.vue'
 import ScanPanel from '../parts/ScanPanel.vue'
+import SheetPanel from '../parts/SheetPanel.vue'
 import StreamChoice from '../parts/StreamChoice.vue'
 import TokenList from '../parts/TokenList.vue'
 import UploadPanel from '../parts/UploadPanel.vue'
@@ -135,7 +135,7 @@ function finished(batch: string) {
           <ChannelList v-if="streams.length" :streams="streams" :supervisor="supervisor" />
         </ElTabPane>
         <ElTabPane :label="t('header.title')" name="header" lazy>
-          <HeaderSheet :stream="stream" />
+          <SheetPanel v-if="chosen" :stream="chosen" />
         </ElTabPane>
         <ElTabPane v-if="supervisor" :label="t('tokens.title')" name="tokens" lazy>
           <TokenList :streams="streams" />

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, type Ref } from 'vue'
-import { useRouter } from 'vue-router'
 import { useI18n } from 'vue-i18n'
 import { repairsOf } from '../api/client'
 import { useBatch } from '../composables/useBatch'
+import { useBeside } from '../composables/useBeside'
 import { useBringing } from '../composables/useBringing'
 import { useImageCheck } from '../composables/useImageCheck'
 import { usePageActs } from '../composables/usePageActs'
@@ -13,6 +13,7 @@ import { usePageDoubts } from '../composables/usePageDoubts'
 import { usePageKeys } from '../composables/usePageKeys'
 import { useReasons } from '../composables/useReasons'
 import { useSplit } from '../composables/useSplit'
+import { useWays } from '../composables/useWays'
 import AskReason from '../parts/AskReason.vue'
 import BatchLine from '../parts/BatchLine.vue'
 import BringPages from '../parts/BringPages.vue'
@@ -28,7 +29,6 @@ import { pageShapes } from '../parts/shapes'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
-const router = useRouter()
 const { batch, loading, problem, pages, documents, places, load, decide, undo, redo, moveTo } = useBatch(
   props.no,
   false,
@@ -49,41 +49,20 @@ const locked = computed(() => !batch.value || batch.value.filed || !batch.value.
 const gap = computed(() => batch.value?.gaps.find((g) => g.page === current.value) ?? null)
 
 const place = computed(() => places.value.find((p) => p.page === current.value))
-const { doubts, eyes, beside, nextDoubt } = usePageDoubts({
-  pages,
-  documents,
-  places,
-  current,
-  select,
-  nextOf,
-})
-const acts = usePageActs({ batch, pages, current, chosen, page, document, place, locked, decide, nextDoubt })
-const { asking, label, given, ask, answer } = useReasons({ page, locked, gap, decide, nextDoubt })
+const desk = { batch, pages, documents, document, places, current, page, locked, select, decide, load }
+const { eyes, beside, passed, nextDoubt } = usePageDoubts({ ...desk, nextOf })
+const acts = usePageActs({ ...desk, chosen, place, nextDoubt })
+const { asking, label, given, ask, answer } = useReasons({ ...desk, gap, nextDoubt })
+const left = useBeside(props.no, acts.specimen, beside)
 const check = useImageCheck({ no: props.no, pages, index, current, chosen, locked, decide, next: nextDoubt })
 const { region, repairing, preview, before, shownRecipe } = check
 const shapes = computed(() =>
   page.value ? pageShapes(page.value, document.value, region.value, (kind) => t(`image.short.${kind}`)) : [],
 )
 
-const { bringing, bring, insert, fillGap, brought } = useBringing({
-  current,
-  page,
-  gap,
-  locked,
-  select,
-  step,
-})
+const { bringing, bring, insert, fillGap, brought } = useBringing({ ...desk, gap, step })
 
-const goTo = (no: number) => select(documents.value[no - 1]?.pages[0] ?? current.value)
-const stepDocument = (by: number) =>
-  goTo(Math.max(1, Math.min(documents.value.length, (document.value?.no ?? 0) + by)))
-async function on() {
-  if (!locked.value) await moveTo('index')
-  void router.push({
-    name: locked.value && batch.value?.filed ? 'filing' : 'index',
-    params: { no: props.no },
-  })
-}
+const { goTo, stepDocument, on } = useWays({ ...desk, moveTo })
 const nothing = computed(
   () =>
     (!pages.value.length && batch.value?.stage !== 'intake' && t('pageDesk.empty')) ||
@@ -97,6 +76,9 @@ usePageKeys({
   columns: () => strip.value?.columns ?? 1,
   stepDocument,
   gap: () => ask('gap', current.value),
+  splitEvery: () => document.value && ask('split', current.value),
+  drop: acts.leaveOff,
+  teach: () => void acts.teach(),
   insert,
   replace: () => bring('replaces'),
   accept: check.accept,
@@ -128,7 +110,7 @@ usePageKeys({
         v-model:only-eyes="onlyEyes"
         v-bind="{ batch, page, acts, locked, eyes }"
         :chosen="chosen.length"
-        :doubts="doubts.length"
+        :passed="passed"
         @undo="undo"
         @redo="redo"
         @next="nextDoubt"
@@ -178,7 +160,8 @@ usePageKeys({
             <PageOnDesk
               v-if="page"
               ref="viewer"
-              v-bind="{ no, page, beside, lens, shapes }"
+              v-bind="{ no, page, lens, shapes }"
+              :beside="left"
               :recipe="shownRecipe"
             />
           </ElSplitterPanel>

@@ -6,7 +6,10 @@ import { dayBefore } from '../composables/useDay'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
 import LimitsPanel from '../parts/LimitsPanel.vue'
-import StreamTable from '../parts/StreamTable.vue'
+import RulesPanel from '../parts/RulesPanel.vue'
+import SamplesPanel from '../parts/SamplesPanel.vue'
+import StreamTable, { type StreamPanel } from '../parts/StreamTable.vue'
+import VersionsPanel from '../parts/VersionsPanel.vue'
 import PickFiles from '../parts/base/PickFiles.vue'
 import NoteBanner from '../parts/base/NoteBanner.vue'
 import PanelBox from '../parts/base/PanelBox.vue'
@@ -34,11 +37,17 @@ async function importOne(file: File) {
     await Promise.all([load(), loadRegisters()])
   } else refused.value = worded(error)
 }
-const limitsOf = ref('')
-async function limitsSaved(version: number) {
-  const title = streams.value?.find((s) => s.name === limitsOf.value)?.title ?? limitsOf.value
+const opened = ref<{ what: StreamPanel; stream: string } | null>(null)
+const panels = { types: SamplesPanel, rules: RulesPanel, limits: LimitsPanel }
+const titleOf = (name: string) => streams.value?.find((s) => s.name === name)?.title ?? name
+/** While something of a stream is looked at, only that one is listed: what is looked at needs the room. */
+const shown = computed(() =>
+  (streams.value ?? []).filter((s) => !opened.value || s.name === opened.value.stream),
+)
+const open = (what: StreamPanel, stream: string) => (opened.value = { what, stream })
+async function saved(title: string, version: number) {
   done.value = t('streams.imported', { title, n: version })
-  limitsOf.value = ''
+  opened.value = null
   await load()
 }
 useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => picker.value?.choose() }])
@@ -63,22 +72,27 @@ useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => pick
       <NoteBanner v-if="done">{{ done }}</NoteBanner>
       <NoteBanner v-if="refused" kind="wrong" class="refused">{{ refused }}</NoteBanner>
       <WaitingFor v-bind="{ loading, problem }" @again="load" />
-      <StreamTable
-        v-if="streams"
-        :streams="streams"
-        :day="day"
-        :supervisor="supervisor"
-        @limits="(name) => (limitsOf = name)"
-      />
+      <StreamTable v-if="streams" :streams="shown" :day="day" :supervisor="supervisor" @open="open" />
     </PanelBox>
-    <LimitsPanel
-      v-if="limitsOf"
-      :key="limitsOf"
-      :stream="limitsOf"
-      @saved="limitsSaved"
-      @close="limitsOf = ''"
-    />
-    <PanelBox :title="t('streams.registers')">
+    <div v-if="opened">
+      <VersionsPanel
+        v-if="opened.what === 'versions'"
+        :key="opened.stream"
+        :stream="opened.stream"
+        :title="titleOf(opened.stream)"
+        @saved="saved"
+        @close="opened = null"
+      />
+      <component
+        :is="panels[opened.what]"
+        v-else
+        :key="opened.what + opened.stream"
+        :stream="opened.stream"
+        @saved="(version: number) => saved(titleOf(opened!.stream), version)"
+        @close="opened = null"
+      />
+    </div>
+    <PanelBox v-else :title="t('streams.registers')">
       <ElTable :data="registers ?? []" row-key="name" :empty-text="t('streams.noRegister')">
         <ElTableColumn :label="t('streams.register')" min-width="160">
           <template #default="{ row }">

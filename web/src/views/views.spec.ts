@@ -254,7 +254,13 @@ describe('the Index desk', () => {
 describe('the Page desk', () => {
   test('of many types shows a list to search, and of few a figure for each', async () => {
     const types = (n: number) =>
-      Array.from({ length: n }, (_, i) => ({ type: `t${i}`, title: `Type ${i}`, fields: [] }))
+      Array.from({ length: n }, (_, i) => ({
+        type: `t${i}`,
+        title: `Type ${i}`,
+        under: [],
+        variants: [],
+        fields: [],
+      }))
     const open = (n: number) =>
       show(PageDesk, {
         answers: { [B]: { ...two, types: types(n) }, [`POST ${B}/decisions`]: two },
@@ -268,8 +274,11 @@ describe('the Page desk', () => {
     few.unmount()
     const many = await open(300)
     await press('t')
-    expect(many.find('.types .el-select').exists()).toBe(true)
-    expect(many.findAll('.types kbd')).toHaveLength(0)
+    await many.find('.types input').setValue('type 29')
+    expect(many.findAll('.types .el-button')).toHaveLength(12)
+    await many.find('.types input').trigger('keydown', { key: 'ArrowDown' })
+    await many.find('.types input').trigger('keydown', { key: 'Enter' })
+    expect(many.sent[0][1]).toEqual({ act: 'nameType', page: 1, type: 't129' })
   })
   test('keeps a reason that the server does not take, and closes once it is taken', async () => {
     const answers: Answers = { [B]: two, [`POST ${B}/decisions`]: refused('beingRead') }

@@ -26,12 +26,15 @@ import password from './password'
 import repair from './repair'
 import place from './place'
 import rescans from './rescans'
+import rules from './rules'
+import samples from './samples'
 import scan from './scan'
 import shared from './shared'
 import signIn from './signIn'
 import signInWaits from './signInWaits'
 import streams from './streams'
 import tokens from './tokens'
+import versions from './versions'
 
 /** All words of the interface, a file for each screen. Codes of the core have the core's: reports use them too. */
 export default {
@@ -64,9 +67,12 @@ export default {
   repair,
   place,
   rescans,
+  rules,
+  samples,
   scan,
   signIn,
   signInWaits,
   streams,
   tokens,
+  versions,
 }

@@ -2,6 +2,8 @@ import type { Schema } from '../../api/types'
 
 /** What the log can say; one sentence for each act, with its values. A bar parts one page from several. */
 export default {
+  splitOff: 'parted: {pages} pages went on as batch {batch}',
+  splitFrom: 'came in with batch {batch}, {pages} pages, parted by a batch sheet',
   opened: 'opened, from {source}',
   arrived: 'all is here: {pages} pages',
   advanced: 'read: {documents} documents, on to {to}',
@@ -33,6 +35,9 @@ export default {
   toldLate: 'told {to} that it is late',
   plantedStake: 'planted a stake before page {pages}',
   liftedStake: 'lifted the stake before page {pages}',
+  splitEvery: 'split the document of page {pages} every {every} pages',
+  openedGroup: 'opened a group with page {pages}',
+  joinedGroup: 'joined the group that began with page {pages} to the one before',
   confirmedStake: 'confirmed the stake before page {pages}',
   movedBefore: 'moved page {pages} before page {before} | moved pages {pages} before page {before}',
   movedToEnd: 'moved page {pages} to the end | moved pages {pages} to the end',
@@ -51,6 +56,7 @@ export default {
   repaired: 'repaired page {pages}: {steps}',
   leftRepairsToStream: 'left the repairs of page {pages} to the stream',
   namedType: 'named the type of the document with page {pages}: {type}',
+  namedVariant: 'named the type of the document with page {pages}: {type}, layout {variant}',
   settled: 'settled {field} of the document with page {pages}: {value}',
   settledAbsent: 'settled that {field} is not on the document with page {pages}',
   filed: 'filed it: {deliveries} deliveries',
@@ -58,6 +64,12 @@ export default {
   deliveryRenamed: 'gave a delivery another name: {destination}, document {document}, {name}',
   deliveryNumbered: 'had a delivery numbered: {destination}, document {document}',
   deliveryLeftOut: 'left a delivery out: {destination}, document {document}',
+  learned: 'learned the types of {stream} from {samples} samples, version {version} ({refused} refused)',
+  learnedAnew:
+    'gave up what was learned last of {stream}, which did worse; version {version} has {samples} samples',
+  tookSampleOut: 'took page {page} out of the samples of {type}',
+  putSampleBack: 'put page {page} back among the samples of {type}',
+  taughtType: 'made the document of page {page} a sample of {type}',
   savedStream: 'saved stream {stream}, version {version}',
   savedRegister: 'saved register {register}, {lines} lines',
   savedChannel: 'saved the channel {name} ({kind})',

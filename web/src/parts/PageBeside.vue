@@ -1,16 +1,14 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
-import { pictureOf, type Schema } from '../api/client'
+import { pictureOf } from '../api/client'
 
-/** The page before one that may begin a document: whether it does is seen from both together. */
-defineProps<{ no: string; page: Schema['DeskPage'] }>()
-const { t } = useI18n()
+/** A page that is looked at together with the one on the desk: the page before it, or what its type looks like. */
+defineProps<{ no: string; page: { no: number; rotation: number }; caption: string }>()
 </script>
 
 <template>
   <figure class="before">
-    <img :src="pictureOf(no, page, 900)" :alt="t('pageDesk.page', { no: page.no })" />
-    <figcaption>{{ t('pageDesk.pageBefore', { no: page.no }) }}</figcaption>
+    <img :src="pictureOf(no, page, 900)" :alt="caption" />
+    <figcaption>{{ caption }}</figcaption>
   </figure>
 </template>
 

@@ -1,0 +1,135 @@
+import { flushPromises } from '@vue/test-utils'
+import { expect, test, vi } from 'vitest'
+import RulesPanel from '../parts/RulesPanel.vue'
+import SamplesPanel from '../parts/SamplesPanel.vue'
+import SheetPanel from '../parts/SheetPanel.vue'
+import VersionsPanel from '../parts/VersionsPanel.vue'
+import { filled, said, type Blank } from '../parts/rules'
+import { refused, screen } from './screen'
+
+const PATCH: Blank = { name: 'patch3', at: 'codes.3', kind: 'choice' }
+test('a blank of a rule is filled and emptied, and the rest of the rule stays', () => {
+  const rule = { by: 'patch', codes: { '2': 'document' }, sheet: 'dropped' } as const
+  const group = filled(rule, PATCH, 'group')
+  expect(group).toEqual({ by: 'patch', codes: { '2': 'document', '3': 'group' }, sheet: 'dropped' })
+  expect(said(group, PATCH)).toBe('group')
+  expect(filled(group, PATCH, '')).toEqual(rule)
+  expect(said({ by: 'change' }, { name: 'like', at: 'finder.like', kind: 'text' })).toBeUndefined()
+})
+
+const S = '/api/streams/post'
+const definition = (every: number) =>
+  JSON.stringify({ stream: 'post', title: 'Post', cut: { checkBelow: 0.9, rules: [{ by: 'pages', every }] } })
+const begins = (certainty: number) => ({ type: 'Letter', certainty, doubtful: false, evidence: [] })
+const trial = {
+  pages: [
+    { no: 1, rotation: 0, content: true, saved: begins(1), drafted: begins(1) },
+    { no: 2, rotation: 0, content: true, drafted: begins(1) },
+    { no: 3, rotation: 0, content: true, saved: begins(1) },
+  ],
+  documents: 2,
+  wouldBe: 2,
+  doubts: 0,
+  doubtsWouldBe: 0,
+}
+
+test('rules are changed in sentences, tried on a batch as they change, and saved as a version', async () => {
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+  const answers = {
+    [S]: definition(2),
+    '/api/board': { batches: [{ no: 'B-0007', stream: 'post', read: 3, pages: 3 }] },
+    'POST /api/streams/try': trial as unknown,
+    'POST /api/streams': { version: 4 },
+  }
+  const view = await screen(RulesPanel, { answers, props: { stream: 'post' } })
+  await flushPromises()
+  expect(view.find('.sentence').text()).toContain('A document has')
+  expect(view.text()).toContain('2 stakes differ')
+  expect(view.findAll('.strip li').map((li) => li.classes().join(' '))).toEqual(['', 'new', 'gone'])
+  await view.find('.sentence input').setValue('1')
+  await view.find('.sentence input').trigger('change')
+  answers['POST /api/streams/try'] = refused('streamUnusable', { why: 'no' })
+  await vi.advanceTimersByTimeAsync(300)
+  await flushPromises()
+  const [path, body] = view.sent.at(-1)!
+  expect(path).toBe('/api/streams/try')
+  const sent = JSON.parse((body as { json: string }).json)
+  expect(sent.cut).toEqual({ checkBelow: 0.9, rules: [{ by: 'pages', every: 1 }] })
+  expect(view.find('.wrong').exists()).toBe(true)
+  expect(view.find('.el-button--primary').attributes('disabled')).toBeDefined()
+  vi.useRealTimers()
+})
+
+test('samples hang in the tree of types, and a supervisor takes one out', async () => {
+  const sample = {
+    id: 5,
+    batch: 'B-0003',
+    page: 4,
+    confirmed: { by: 'm.tarrow', at: '2026-11-20T10:00:00Z' },
+    standing: 'known',
+    picture: false,
+  }
+  const type = {
+    type: 'survey',
+    title: 'Survey',
+    under: ['Safety', 'Yards'],
+    known: 1,
+    samples: [sample],
+    faults: [],
+  }
+  const told = {
+    types: [type],
+    lesson: { version: 3, madeAt: '2026-11-20T10:01:00Z', tried: 9, rightBefore: 8, rightNow: 9 },
+  }
+  const answers = {
+    [`${S}/samples`]: told,
+    [`POST ${S}/samples/5`]: {
+      ...told,
+      types: [{ ...type, samples: [{ ...sample, standing: 'takenOut' }] }],
+    },
+  }
+  const view = await screen(SamplesPanel, { answers, props: { stream: 'post' } })
+  await flushPromises()
+  expect(view.text()).toContain('of 9 documents left out 9 came out right (8 before)')
+  expect(view.findAll('.el-tree-node__content').map((n) => n.text().split(' ')[0])).toEqual([
+    'Safety',
+    'Yards',
+    'Survey',
+  ])
+  await view.findAll('.el-tree-node__content')[2].trigger('click')
+  expect(view.find('.samples').text()).toContain('known by it')
+  await view.findAll('.samples .el-button')[0].trigger('click')
+  await flushPromises()
+  expect(view.sent).toEqual([[`${S}/samples/5`, { what: 'TAKE_OUT' }]])
+  expect(view.find('.samples').text()).toContain('taken out')
+})
+
+test('a version tells what it changed, and an old one can come back', async () => {
+  const answers = {
+    [`${S}/versions`]: [
+      { version: 2, savedBy: 't.vane', savedAt: '2026-11-20T10:00:00Z' },
+      { version: 1, savedBy: 'setup', savedAt: '2026-11-19T10:00:00Z' },
+    ],
+    [`${S}/versions/1`]: definition(1),
+    [`${S}/versions/2`]: definition(2),
+    'POST /api/streams': { title: 'Post', version: 3 },
+  }
+  const view = await screen(VersionsPanel, { answers, props: { stream: 'post', title: 'Post' } })
+  await flushPromises()
+  expect(view.find('pre').text()).toMatch(/− +"every": 1\s+\+ +"every": 2/)
+  await view.findAll('input[type=radio]')[1].setValue()
+  await flushPromises()
+  await view.findAll('.acts .el-button')[0].trigger('click')
+  await flushPromises()
+  expect(JSON.parse((view.sent[0][1] as { json: string }).json).cut.rules).toEqual([
+    { by: 'pages', every: 1 },
+  ])
+})
+
+test('only sheets that the stream would know are printed', async () => {
+  const stream = { name: 'post', title: 'Post', sheets: ['header', 'group'] }
+  const view = await screen(SheetPanel, { answers: { '/api/registers': [] }, props: { stream } })
+  expect(view.find('a').attributes('href')).toBe('/api/streams/post/header-sheet?paper=A4')
+  await view.find('input').setValue('12')
+  expect(view.text()).toContain('Batch header')
+})
