@@ -5,7 +5,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
@@ -13,6 +12,9 @@ import tools.jackson.databind.JsonNode;
 /** Fills a Day board: batches in every stage, brought there the way an operator brings them. */
 final class Fill {
     private static final int MOST_WAITS = 1200;
+    private static final String POST_SAMPLES = "/api/streams/" + Paper.POST + "/samples";
+    private static final int POST_PAGES = 100;
+    private static final long POST_SEED = 52;
 
     private final Api api;
     private final Path scans;
@@ -55,6 +57,21 @@ final class Fill {
         bring(Paper.duesLetters(folder("letters-3"), harbour, 2, 36), false);
         settleAndFile(done, renewals.documents());
         settleAndFile(doneToo, small.documents());
+        post(harbour);
+    }
+
+    /** The office has filed four papers of each kind, and Jalon knows them by now; then comes a whole bag. */
+    private void post(Harbour harbour) throws IOException, InterruptedException {
+        Paper.Stack taught = Paper.postSamples(folder("post-1"), harbour, 4, 51);
+        String no = bring(taught, true);
+        await(no, "intake");
+        Corrections.make(api, no, taught.documents());
+        settleAndFile(no, taught.documents());
+        for (int i = 0; i < MOST_WAITS && !api.get(POST_SAMPLES).get("lesson").isObject(); i++) {
+            Thread.sleep(250);
+        }
+        HarbourPost.Bag bag = Paper.bag(harbour, POST_PAGES, POST_SEED);
+        bring(Paper.POST, List.of(Paper.postBag(folder("post-2"), bag, POST_SEED)), true);
     }
 
     private static long firstLetterOfTwoPages(Harbour harbour) {
@@ -104,30 +121,17 @@ final class Fill {
     /** Settles every doubt with what stands on the paper, and files. */
     private void settleAndFile(String no, List<PaperDocument> truth) throws IOException, InterruptedException {
         await(no, "intake");
-        JsonNode batch = api.get("/api/batches/" + no + "?fields=true");
         List<Map<String, Object>> decisions = new ArrayList<>();
-        for (JsonNode document : batch.get("documents")) {
-            int page = document.get("pages").get(0).asInt();
+        for (JsonNode document : api.get("/api/batches/" + no).get("documents")) {
             if (document.get("stake").get("doubtful").asBoolean()) {
-                decisions.add(Map.of("act", "confirmStake", "page", page));
+                decisions.add(Map.of(
+                        "act",
+                        "confirmStake",
+                        "page",
+                        document.get("pages").get(0).asInt()));
             }
-            document.get("fields").properties().forEach(field -> {
-                JsonNode value = field.getValue();
-                String state = value.get("state").asString();
-                boolean empty = state.equals("empty") && !value.get("reasons").isEmpty();
-                if (state.equals("doubtful") || state.equals("wrong") || empty) {
-                    Map<String, Object> settle = new LinkedHashMap<>();
-                    settle.put("act", "settle");
-                    settle.put("page", page);
-                    settle.put("field", field.getKey());
-                    settle.put(
-                            "value",
-                            truth.get(document.get("no").asInt() - 1).fields().get(field.getKey()));
-                    settle.put("valuePage", value.get("page").asInt());
-                    decisions.add(settle);
-                }
-            });
         }
+        decisions.addAll(Corrections.values(api, no, truth));
         for (Map<String, Object> decision : decisions) {
             api.post("/api/batches/" + no + "/decisions", decision);
         }

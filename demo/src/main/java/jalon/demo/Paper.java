@@ -14,6 +14,9 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Writes the harbour's paper as scan files, with the truth beside them. */
 public final class Paper {
+    /** The stream of mixed papers. */
+    public static final String POST = "harbour-post";
+
     private Paper() {}
 
     /** A stack as one stream gets it. */
@@ -105,6 +108,36 @@ public final class Paper {
             }
         }
         return new Stack("dues-letters", files, made, files.size());
+    }
+
+    /** Two documents of each kind that the post brings, a file each: what its types are taught by. */
+    public static Stack postSamples(Path folder, Harbour harbour, int each, long seed) throws IOException {
+        Random r = new Random(seed);
+        List<PaperDocument> made = HarbourPost.ofEachKind(harbour, each, r);
+        List<Path> files = new ArrayList<>();
+        int pages = 0;
+        for (PaperDocument d : made) {
+            Path file = folder.resolve(String.format(Locale.ROOT, "post-%03d.tif", files.size() + 1));
+            List<Sheet> sheets = d.pages();
+            ScanFiles.tiff(
+                    file, sheets.size(), i -> scan(sheets.get(i), Scanner.Mode.BITONAL, 200, r), 200, "CCITT T.6");
+            files.add(file);
+            pages += sheets.size();
+        }
+        return new Stack(POST, files, made, pages);
+    }
+
+    /** A bag of post in one file, in the order in which it was fed. */
+    public static Path postBag(Path folder, HarbourPost.Bag bag, long seed) throws IOException {
+        Random r = new Random(seed);
+        Path file = folder.resolve("harbour-post.tif");
+        List<HarbourPost.Fed> fed = bag.fed();
+        ScanFiles.tiff(file, fed.size(), i -> scan(fed.get(i).sheet(), Scanner.Mode.BITONAL, 200, r), 200, "CCITT T.6");
+        return file;
+    }
+
+    public static HarbourPost.Bag bag(Harbour harbour, int pages, long seed) {
+        return HarbourPost.bag(harbour, pages, new Random(seed));
     }
 
     private static void keep(Path folder, BufferedImage page, List<Path> files) throws IOException {

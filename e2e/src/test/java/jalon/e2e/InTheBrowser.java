@@ -112,7 +112,8 @@ abstract class InTheBrowser {
 
     static void untilRead(Api api, String no) {
         Awaitility.await()
-                .atMost(java.time.Duration.ofSeconds(120))
+                // Two more browsers and a database may be at work beside it.
+                .atMost(java.time.Duration.ofSeconds(400))
                 .until(() -> !api.stage(no).equals("intake"));
     }
 }

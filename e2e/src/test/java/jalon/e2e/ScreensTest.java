@@ -84,7 +84,10 @@ class ScreensTest extends InTheBrowser {
         SCREENS.put("/desk/archive?q=licence", page -> {});
         SCREENS.put("/desk/archive/1?q=licence", page -> {});
         SCREENS.put("/desk/streams", page -> page.keyboard().press("?"));
-        SCREENS.put("/desk/streams?limits", ScreensTest::openLimits);
+        SCREENS.put("/desk/streams?types", page -> openStream(page, 0, ".el-tree"));
+        SCREENS.put("/desk/streams?rules", page -> openStream(page, 1, ".rules"));
+        SCREENS.put("/desk/streams?versions", page -> openStream(page, 2, ".versions"));
+        SCREENS.put("/desk/streams?limits", page -> openStream(page, 3, ".limits"));
         SCREENS.put("/desk/me", page -> {});
     }
 
@@ -187,10 +190,11 @@ class ScreensTest extends InTheBrowser {
         });
     }
 
-    private static void openLimits(Page page) {
+    /** What of the first stream is looked at. @param nth of what its menu offers */
+    private static void openStream(Page page, int nth, String shows) {
         page.locator(".el-table .act").first().click();
-        page.locator(".el-dropdown-menu__item:visible").first().click();
-        page.locator(".limits").waitFor();
+        page.locator(".el-dropdown-menu__item:visible").nth(nth).click();
+        page.locator(shows).waitFor();
     }
 
     private static List<String> findings(Page page) {
