@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
@@ -130,8 +129,7 @@ class DesksTest extends InTheBrowser {
             assertThat(page.locator(".fault")).containsText("jammed. Sheet 1 is here. Put sheet 2");
             scanner.attend();
             page.keyboard().press("s");
-            assertThat(page.locator("figure"))
-                    .hasCount(sheets, new LocatorAssertions.HasCountOptions().setTimeout(30_000));
+            assertThat(page.locator("figure")).hasCount(sheets);
             assertThat(page.locator("figure").last()).containsText("sheet " + sheets + " front");
             assertThat(page.getByText("Go on scanning")).isVisible();
             page.keyboard().press("Enter");

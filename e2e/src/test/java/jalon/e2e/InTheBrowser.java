@@ -5,14 +5,17 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import jalon.demo.Api;
 import jalon.server.JalonServer;
 import jalon.server.TestDatabase;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
 import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -25,8 +28,11 @@ import org.springframework.boot.web.server.servlet.context.ServletWebServerAppli
 /** A running Jalon with the demo's streams, and a browser in front of it. */
 @Tag("whole")
 abstract class InTheBrowser {
+    /** Two more browsers and a database may be at work beside it: a wait that ends early is no finding. */
+    private static final Duration A_SLOW_MACHINE = Duration.ofSeconds(400);
+
     static final LocatorAssertions.IsVisibleOptions WHILE_READING =
-            new LocatorAssertions.IsVisibleOptions().setTimeout(120_000);
+            new LocatorAssertions.IsVisibleOptions().setTimeout(A_SLOW_MACHINE.toMillis());
 
     @TempDir
     static Path folder;
@@ -40,6 +46,7 @@ abstract class InTheBrowser {
 
     @BeforeAll
     static void start() {
+        PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
         server = (ServletWebServerApplicationContext) SpringApplication.run(
                 JalonServer.class,
                 "--server.port=0",
@@ -111,9 +118,10 @@ abstract class InTheBrowser {
     }
 
     static void untilRead(Api api, String no) {
-        Awaitility.await()
-                // Two more browsers and a database may be at work beside it.
-                .atMost(java.time.Duration.ofSeconds(400))
-                .until(() -> !api.stage(no).equals("intake"));
+        until(() -> !api.stage(no).equals("intake"));
+    }
+
+    static void until(Callable<Boolean> it) {
+        Awaitility.await().atMost(A_SLOW_MACHINE).until(it);
     }
 }

@@ -7,7 +7,6 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
@@ -115,8 +114,7 @@ class OperatorStoryTest extends InTheBrowser {
     private static void whatIsTypedOutlivesAServerThatGoesAwayAndTheSession(Page page, Locator typed, String text) {
         page.route("**/decisions*", Route::abort);
         page.keyboard().press("Enter");
-        assertThat(page.getByText("what was typed is still here"))
-                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(15_000));
+        assertThat(page.getByText("what was typed is still here")).isVisible();
         assertThat(typed).hasValue(text);
         page.unroute("**/decisions*");
         page.context().clearCookies(new BrowserContext.ClearCookiesOptions().setName("JSESSIONID"));

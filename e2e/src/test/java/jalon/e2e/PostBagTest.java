@@ -15,7 +15,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.awaitility.Awaitility;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -66,10 +65,7 @@ class PostBagTest extends InTheBrowser {
             api.post("/api/batches/" + first + "/decisions", value);
         }
         api.post("/api/batches/" + first + "/filing", Map.of());
-        Awaitility.await()
-                .until(() -> api.get("/api/streams/harbour-post/samples")
-                        .get("lesson")
-                        .isObject());
+        until(() -> api.get("/api/streams/harbour-post/samples").get("lesson").isObject());
     }
 
     private int documentWith(int first) throws Exception {

@@ -5,7 +5,6 @@ import static org.awaitility.Awaitility.await;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -61,7 +60,7 @@ class BatchSheetsTest extends ServerCase {
 
     private List<JsonNode> parts() {
         List<JsonNode> parts = new ArrayList<>();
-        await().atMost(Duration.ofSeconds(60)).until(() -> {
+        await().until(() -> {
             parts.clear();
             for (JsonNode row : operator.get("/api/board").get("batches")) {
                 if (row.get("stream").asString().equals("case-files")

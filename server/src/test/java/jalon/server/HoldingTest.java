@@ -9,7 +9,6 @@ import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import jalon.standins.MailStandIn;
 import java.nio.file.Files;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -95,8 +94,7 @@ class HoldingTest extends ServerCase {
 
         byte[] page = Files.readAllBytes(stack.files().get(0));
         operator.upload(path + "/insert?after=1&fillsGap=true", "chart.jpg", page);
-        await().atMost(Duration.ofSeconds(60))
-                .until(() -> operator.get(path).get("pages").size() == stack.pages() + 1);
+        await().until(() -> operator.get(path).get("pages").size() == stack.pages() + 1);
         batch = operator.get(path);
         assertThat(batch.get("pages").get(1).get("file").asString()).isEqualTo("chart.jpg");
         assertThat(batch.get("gaps").get(0).get("open").asBoolean()).isFalse();
@@ -118,10 +116,9 @@ class HoldingTest extends ServerCase {
             operator.post(
                     path + "/urgency",
                     Map.of("priority", "normal", "dueAt", Instant.now().minusSeconds(60)));
-            await().atMost(Duration.ofSeconds(40)).until(() -> mail.receivedBy("merrow.example").length > 0);
+            await().until(() -> mail.receivedBy("merrow.example").length > 0);
             assertThat(mail.receivedBy("merrow.example")[0].getSubject()).contains("Late: ");
-            await().atMost(Duration.ofSeconds(20))
-                    .until(() -> row(operator).get("priority").asString().equals("high"));
+            await().until(() -> row(operator).get("priority").asString().equals("high"));
         }
         assertThatThrownBy(() -> operator.post(path + "/urgency", Map.of("priority", "soon")))
                 .hasMessageContaining("is none of normal, high, urgent");

@@ -16,7 +16,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
@@ -71,8 +70,7 @@ class ImagesTest extends ServerCase {
         assertThatThrownBy(() -> decide(Map.of("act", "askAgain", "page", 3, "because", " ")))
                 .hasMessageContaining("Say why");
         operator.upload(path + "/insert?replaces=3", files.get(1));
-        await().atMost(Duration.ofSeconds(60))
-                .until(() -> operator.get(path).get("pages").size() == 4);
+        await().until(() -> operator.get(path).get("pages").size() == 4);
         assertThat(rescans()).as("the new page took its place").isEmpty();
         assertThat(operator.get("/api/batches/" + no)
                         .get("ledger")

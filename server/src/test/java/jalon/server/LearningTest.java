@@ -9,7 +9,6 @@ import jalon.demo.Corrections;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import jalon.demo.PaperDocument;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -47,14 +46,8 @@ class LearningTest extends ServerCase {
         for (JsonNode sample : samples.get("types").get(0).get("samples")) {
             supervisor.post(SAMPLES + "/" + sample.get("id").asInt(), Map.of("what", "TAKE_OUT"));
         }
-        await().atMost(Duration.ofSeconds(30))
-                .until(() -> operator.get(SAMPLES).get("lesson").get("version").asInt() > 1
-                        && operator.get(SAMPLES)
-                                        .get("types")
-                                        .get(0)
-                                        .get("known")
-                                        .asInt()
-                                == 0);
+        await().until(() -> operator.get(SAMPLES).get("lesson").get("version").asInt() > 1
+                && operator.get(SAMPLES).get("types").get(0).get("known").asInt() == 0);
         assertThat(operator.get("/api/batches/" + later).get("documents").toString())
                 .isEqualTo(batch.get("documents").toString());
 
@@ -108,7 +101,6 @@ class LearningTest extends ServerCase {
     }
 
     private void awaitLesson(int version) {
-        await().atMost(Duration.ofSeconds(30))
-                .until(() -> operator.get(SAMPLES).get("lesson").path("version").asInt() >= version);
+        await().until(() -> operator.get(SAMPLES).get("lesson").path("version").asInt() >= version);
     }
 }

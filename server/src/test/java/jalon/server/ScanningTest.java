@@ -6,7 +6,6 @@ import static org.awaitility.Awaitility.await;
 
 import jalon.demo.Api;
 import jalon.standins.ScannerStandIn;
-import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -114,8 +113,7 @@ class ScanningTest extends ServerCase {
         scanner.load("dues-letters", 1, 13, false);
         start(Map.of("batch", no, "replaces", 1), false);
         until(no, "empty");
-        await().atMost(Duration.ofSeconds(60))
-                .until(() -> operator.get("/api/batches/" + no).get("pages").size() > pages);
+        await().until(() -> operator.get("/api/batches/" + no).get("pages").size() > pages);
         JsonNode batch = operator.get("/api/batches/" + no);
         assertThat(batch.get("pages").get(0).get("no").asInt()).isEqualTo(1);
         assertThat(batch.get("pages").get(0).get("role").asString()).isEqualTo("setAside");
@@ -149,8 +147,7 @@ class ScanningTest extends ServerCase {
         String no = operator.post("/api/scans", wanted).get("no").asString();
         assertThat(until(no, "empty").get("sheets").asInt()).isEqualTo(1);
         operator.post("/api/scans/" + no + "/continue", Map.of());
-        await().atMost(Duration.ofSeconds(30))
-                .until(() -> operator.get("/api/scans/" + no).get("sheets").asInt() == 2);
+        await().until(() -> operator.get("/api/scans/" + no).get("sheets").asInt() == 2);
         assertThat(operator.get("/api/batches/" + no + "/arriving")).hasSize(2);
     }
 
@@ -182,8 +179,7 @@ class ScanningTest extends ServerCase {
     }
 
     private JsonNode until(String no, String standing) {
-        return await().atMost(Duration.ofSeconds(60))
-                .until(
+        return await().until(
                         () -> operator.get("/api/scans/" + no),
                         s -> List.of(standing).contains(s.get("standing").asString()));
     }

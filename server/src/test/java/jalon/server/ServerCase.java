@@ -72,6 +72,8 @@ public abstract class ServerCase {
     private static Path folder() {
         // A stand-in whose peer hangs up throws in a thread of its own; that is not the test's failure.
         org.awaitility.Awaitility.doNotCatchUncaughtExceptionsByDefault();
+        // Other test programs may have both cores: a wait that ends early is no finding.
+        org.awaitility.Awaitility.setDefaultTimeout(Duration.ofSeconds(180));
         try {
             return Files.createTempDirectory(Path.of("target"), "server-case");
         } catch (IOException e) {
@@ -102,11 +104,11 @@ public abstract class ServerCase {
     }
 
     void leftIntake(String no) {
-        await().atMost(Duration.ofSeconds(90)).until(() -> !operator.stage(no).equals("intake"));
+        await().until(() -> !operator.stage(no).equals("intake"));
     }
 
     protected void awaitStage(String no, String stage) {
-        await().atMost(Duration.ofSeconds(60)).until(() -> operator.stage(no).equals(stage));
+        await().until(() -> operator.stage(no).equals(stage));
     }
 
     void settle(String no, JsonNode document, String field, String value) throws Exception {
