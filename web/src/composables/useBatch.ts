@@ -1,6 +1,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { act, api, isStale, tell, type Decision, type Named, type Schema } from '../api/client'
+import { withChanges } from './changes'
 import { useEvents } from './useEvents'
 
 /**
@@ -15,9 +16,10 @@ export function useBatch(no: string, fields: boolean) {
   let line: Promise<unknown> = Promise.resolve()
   let own = 0
 
-  const asked = (withFields: boolean) =>
+  const query = () => ({ fields, since: batch.value?.tag })
+  const asked = (since?: string) =>
     api
-      .GET('/api/batches/{no}', { params: { path: { no }, query: { fields: withFields } } })
+      .GET('/api/batches/{no}', { params: { path: { no }, query: { fields, since } } })
       .catch(() => ({ data: undefined, error: null }))
 
   /**
@@ -25,18 +27,23 @@ export function useBatch(no: string, fields: boolean) {
    * it, and shows the doubts it knew until those of now are there.
    */
   const countDoubts = useDebounceFn(async () => {
-    const { data } = await asked(true)
+    const { data } = await api
+      .GET('/api/batches/{no}/doubts', { params: { path: { no } } })
+      .catch(() => ({ data: undefined }))
     if (data && batch.value && data.revision === batch.value.revision)
       batch.value = { ...batch.value, fieldDoubts: data.fieldDoubts }
   }, 600)
-  function show(data: Schema['BatchDetail']) {
+  async function show(answer: Schema['BatchDetail']) {
+    // An answer that came in between may be what is known now: then all of it is asked for.
+    const data = withChanges(batch.value, answer) ?? (await asked()).data
+    if (!data) return
     batch.value = fields ? data : { ...data, fieldDoubts: batch.value?.fieldDoubts ?? 0 }
     if (!fields) void countDoubts()
   }
 
   async function load() {
-    const { data, error } = await asked(fields)
-    if (data) show(data)
+    const { data, error } = await asked(batch.value?.tag)
+    if (data) await show(data)
     else if (batch.value) tell(error)
     problem.value = batch.value ? undefined : error
     loading.value = false
@@ -49,7 +56,7 @@ export function useBatch(no: string, fields: boolean) {
       own = Date.now()
       try {
         const { data, error } = await act(batch.value, work)
-        if (data) show(data)
+        if (data) await show(data)
         else tell(error)
         if (isStale(error)) await load()
         return !!data
@@ -65,21 +72,24 @@ export function useBatch(no: string, fields: boolean) {
   const decide = (decision: Decision) =>
     inTurn((header) =>
       api.POST('/api/batches/{no}/decisions', {
-        params: { path: { no }, query: { fields }, header },
+        params: { path: { no }, query: query(), header },
         body: decision as never,
       }),
     )
   const undo = () =>
     inTurn((header) =>
-      api.POST('/api/batches/{no}/undo', { params: { path: { no }, query: { fields }, header } }),
+      api.POST('/api/batches/{no}/undo', { params: { path: { no }, query: query(), header } }),
     )
   const redo = () =>
     inTurn((header) =>
-      api.POST('/api/batches/{no}/redo', { params: { path: { no }, query: { fields }, header } }),
+      api.POST('/api/batches/{no}/redo', { params: { path: { no }, query: query(), header } }),
     )
   const moveTo = (to: 'pages' | 'index' | 'filing') =>
     inTurn((header) =>
-      api.POST('/api/batches/{no}/stage', { params: { path: { no }, header }, body: { to } }),
+      api.POST('/api/batches/{no}/stage', {
+        params: { path: { no }, query: { since: batch.value?.tag }, header },
+        body: { to },
+      }),
     )
 
   useEvents((changed) => {

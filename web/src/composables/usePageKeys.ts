@@ -34,6 +34,7 @@ export interface PageKeys {
   fit: (to: 'whole' | 'width') => void
   real: () => void
   split: () => void
+  showAll: () => void
   fold: () => void
   undo: () => void
   redo: () => void
@@ -111,6 +112,7 @@ export function usePageKeys(does: PageKeys) {
     letter('W', 'indexDesk.width', () => does.fit('width')),
     letter('D', 'pageDesk.real', does.real),
     letter('V', 'pageDesk.split', does.split),
+    sign('0', 'pageDesk.showAll', does.showAll),
     letter('X', 'pageDesk.fold', does.fold),
     letter('N', 'pageDesk.next', does.nextDoubt),
     sign('[', 'pageDesk.prevDoc', () => does.stepDocument(-1)),

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { pictureOf, type Repair, type Schema } from '../api/client'
+import DocumentPages from './DocumentPages.vue'
 import PageBeside from './PageBeside.vue'
 import PageViewer from './PageViewer.vue'
 import type { Shape } from './shapes'
@@ -11,10 +12,13 @@ defineProps<{
   no: string
   page: Schema['DeskPage']
   beside: InstanceType<typeof PageBeside>['$props'] | undefined
+  /** All pages of its document, where they are wanted instead of the one; else none. */
+  together: Schema['DeskPage'][]
   recipe: Repair[]
   lens: boolean
   shapes: Shape[]
 }>()
+defineEmits<{ select: [page: number] }>()
 const { t } = useI18n()
 const viewer = ref<InstanceType<typeof PageViewer>>()
 defineExpose({
@@ -25,7 +29,13 @@ defineExpose({
 </script>
 
 <template>
-  <div class="pair row-of">
+  <DocumentPages
+    v-if="together.length"
+    v-bind="{ no, current: page.no }"
+    :pages="together"
+    @select="$emit('select', $event)"
+  />
+  <div v-else class="pair row-of">
     <PageBeside v-if="beside" v-bind="beside" />
     <PageViewer
       ref="viewer"

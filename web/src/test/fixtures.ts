@@ -99,6 +99,10 @@ export function batch(
 ): Schema['BatchDetail'] {
   return {
     no: 'B-0412',
+    tag: 'first',
+    since: undefined as never,
+    order: pages.map((p) => p.no),
+    firsts: documents.map((d) => d.pages[0] ?? 0),
     stream: 'letters',
     streamTitle: 'Letters',
     stage: 'pages',

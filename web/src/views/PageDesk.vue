@@ -29,10 +29,8 @@ import { pageShapes } from '../parts/shapes'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
-const { batch, loading, problem, pages, documents, places, load, decide, undo, redo, moveTo } = useBatch(
-  props.no,
-  false,
-)
+const { batch, loading, problem, pages, documents, places, pageByNo, ...does } = useBatch(props.no, false)
+const { load, decide, undo, redo, moveTo } = does
 const strip = ref<InstanceType<typeof PageStrip>>()
 const viewer = ref<InstanceType<typeof PageOnDesk>>()
 const size = useLocalStorage('jalon.thumb', 1)
@@ -53,7 +51,7 @@ const desk = { batch, pages, documents, document, places, current, page, locked,
 const { eyes, beside, passed, nextDoubt } = usePageDoubts({ ...desk, nextOf })
 const acts = usePageActs({ ...desk, chosen, place, nextDoubt })
 const { asking, label, given, ask, answer } = useReasons({ ...desk, gap, nextDoubt })
-const left = useBeside(props.no, acts.specimen, beside)
+const { left, together, showAll } = useBeside(props.no, acts.specimen, beside, document, pageByNo)
 const check = useImageCheck({ no: props.no, pages, index, current, chosen, locked, decide, next: nextDoubt })
 const { region, repairing, preview, before, shownRecipe } = check
 const shapes = computed(() =>
@@ -94,6 +92,7 @@ usePageKeys({
   fit: (to) => viewer.value?.fit(to),
   real: () => viewer.value?.real(),
   split: resplit,
+  showAll,
   fold: () => toggle(folded),
   undo: () => void undo(),
   redo: () => void redo(),
@@ -160,9 +159,10 @@ usePageKeys({
             <PageOnDesk
               v-if="page"
               ref="viewer"
-              v-bind="{ no, page, lens, shapes }"
+              v-bind="{ no, page, lens, shapes, together }"
               :beside="left"
               :recipe="shownRecipe"
+              @select="select"
             />
           </ElSplitterPanel>
         </ElSplitter>

@@ -27,6 +27,8 @@ export default {
   lift: 'Lift stake',
   confirm: 'It is',
   confirmDoubt: 'It is as it stands: a first page, or none',
+  showAll: 'All pages of the document together, or the one',
+  together: 'Pages {from} to {to} of the {all} of this document',
   split: 'More room for the pages, for both, for the page',
   fold: 'Fold what is known about the page',
   known: 'This page',

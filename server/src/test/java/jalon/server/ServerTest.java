@@ -89,7 +89,7 @@ class ServerTest extends ServerCase {
                 Paper.duesLetters(scans, Harbour.portMerrow(), 2, 43).files());
         String path = "/api/batches/" + no;
         int documents = operator.get(path).get("documents").size();
-        operator.post(path + "/decisions", Map.of("act", "liftStake", "page", lastFirstPage(no)));
+        anActIsAnsweredWithWhatItChanged(path, Map.of("act", "liftStake", "page", lastFirstPage(no)));
         assertThat(operator.get(path).get("documents")).hasSize(documents - 1);
         operator.post(path + "/undo", Map.of());
         assertThat(operator.get(path).get("documents")).hasSize(documents);
@@ -104,6 +104,27 @@ class ServerTest extends ServerCase {
         operator.post(path + "/undo", Map.of());
         await().atMost(Duration.ofSeconds(30))
                 .until(() -> page(no, 1).get("rotation").asInt() == 0);
+    }
+
+    /** On the answer that a screen has: joined to the one before, a document changes that one only. */
+    private void anActIsAnsweredWithWhatItChanged(String path, Map<String, Object> lift) throws Exception {
+        JsonNode known = operator.get(path);
+        int documents = known.get("documents").size();
+        JsonNode answer = operator.post(
+                path + "/decisions?since=" + known.get("tag").asString(), lift);
+        assertThat(answer.get("since")).isEqualTo(known.get("tag"));
+        assertThat(answer.get("pages")).as("only their documents' numbers are others").isEmpty();
+        assertThat(answer.get("types").isNull()).isTrue();
+        assertThat(answer.get("order")).hasSameSizeAs(known.get("pages"));
+        assertThat(answer.get("firsts")).hasSize(documents - 1);
+        assertThat(answer.get("documents")).hasSize(1);
+        assertThat(answer.get("documents").get(0).get("pages").valueStream().map(JsonNode::asInt))
+                .contains((Integer) lift.get("page"))
+                .contains(known.get("documents").get(documents - 2).get("pages").get(0).asInt());
+        assertThat(operator.get(path + "?since=" + known.get("tag").asString()).get("documents"))
+                .hasSize(1);
+        assertThat(operator.get(path + "?since=of-another-server").get("documents"))
+                .hasSize(documents - 1);
     }
 
     @Test

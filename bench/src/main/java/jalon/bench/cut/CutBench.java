@@ -11,7 +11,6 @@ import jalon.core.split.Cut;
 import jalon.core.split.Cutter;
 import jalon.core.split.PageKnowledge;
 import jalon.core.split.PagesAloneTraining;
-import jalon.core.split.Stake;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import java.nio.file.Files;
@@ -21,11 +20,9 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.IntStream;
 
 /**
@@ -37,8 +34,6 @@ public final class CutBench {
     private static final int PAGES = 25;
 
     private static final int SAMPLES = 2;
-    private static final String HEAD = "| what is known | batches | places | stakes | precision | recall | F1 |"
-            + " all faults among the doubts | doubts a batch | F1 when settled |\n|" + "---|".repeat(10) + "\n";
 
     private final ReadPaper paper;
     private final long seed;
@@ -69,9 +64,10 @@ public final class CutBench {
             System.out.println(training.fitted(6000));
             return;
         }
-        String table = HEAD
+        String table = CutTally.HEAD
                 + new CutBench(Path.of(args[1]), Long.parseLong(args[3]), false).measure("nothing known", batches)
-                + new CutBench(Path.of(args[1]), Long.parseLong(args[3]), true).measure("two samples each", batches);
+                + new CutBench(Path.of(args[1]), Long.parseLong(args[3]), true).measure("two samples each", batches)
+                + RuleBench.measure(Path.of(args[1]), batches, Long.parseLong(args[3]));
         System.out.println(table);
         Files.writeString(Path.of(args[0]), table);
     }
@@ -138,71 +134,11 @@ public final class CutBench {
     private String measure(String known, int n) throws Streams.InvalidStream {
         StreamDefinition stream = Streams.parse(
                 "{\"jalon\":1,\"stream\":\"mixed\",\"title\":\"Mixed\",\"cut\":{\"rules\":[{\"by\":\"pages-alone\"}]},\"types\":[{\"type\":\"any\"}]}");
-        int right = 0;
-        int set = 0;
-        int wanted = 0;
-        int batchesAllAsked = 0;
-        int asked = 0;
-        int settledRight = 0;
-        int settledSet = 0;
-        int pages = 0;
-        var missed = new TreeMap<String, Integer>();
+        var tally = new CutTally();
         for (Batch b : batches(n)) {
             Cut cut = Cutter.cut(stream, b.pages, knowledge(b));
-            Set<Integer> stakes = new HashSet<>();
-            Set<Integer> doubts = new HashSet<>();
-            for (Stake s : cut.stakes()) {
-                stakes.add(s.page());
-                if (stream.cut().asksStake(s.certainty()) && s.page() > 1) {
-                    doubts.add(s.page());
-                }
-            }
-            for (Stake s : cut.maybe()) {
-                if (stream.cut().asksPlace(s.certainty())) {
-                    doubts.add(s.page());
-                }
-            }
-            boolean all = true;
-            for (int p = 2; p <= b.pages.size(); p++) {
-                boolean is = b.firsts.contains(p);
-                boolean said = stakes.contains(p);
-                pages++;
-                wanted += is ? 1 : 0;
-                set += said ? 1 : 0;
-                right += is && said ? 1 : 0;
-                boolean settled = doubts.contains(p) ? is : said;
-                settledSet += settled ? 1 : 0;
-                settledRight += settled && is ? 1 : 0;
-                if (is != said) {
-                    all &= doubts.contains(p);
-                    String what = (is ? "missing " : "wrong ")
-                            + b.kinds.get(p - 1)
-                            + (doubts.contains(p) ? " asked" : " NOT ASKED");
-                    missed.merge(what, 1, Integer::sum);
-                }
-            }
-            asked += doubts.size();
-            batchesAllAsked += all ? 1 : 0;
+            tally.add(stream, cut, b.pages, b.firsts, page -> b.kinds.get(page - 1));
         }
-        if (System.getenv("SHOW") != null) {
-            missed.forEach((k, v) -> System.err.println(k + " " + v));
-        }
-        double precision = (double) right / Math.max(1, set);
-        double recall = (double) right / wanted;
-        double sp = (double) settledRight / Math.max(1, settledSet);
-        double sr = (double) settledRight / wanted;
-        return String.format(
-                Locale.ROOT,
-                "| %s | %d | %d | %d | %.4f | %.4f | %.4f | %.3f | %.2f | %.4f |\n",
-                known,
-                n,
-                pages,
-                wanted,
-                precision,
-                recall,
-                2 * precision * recall / (precision + recall),
-                (double) batchesAllAsked / n,
-                (double) asked / n,
-                2 * sp * sr / (sp + sr));
+        return tally.row(known);
     }
 }

@@ -146,6 +146,11 @@ final class House {
         return letterhead == 2 ? 52 : letterhead == 4 ? 32 : 46;
     }
 
+    /** Whether its pages carry numbers. */
+    boolean numbers() {
+        return numbering < 3;
+    }
+
     /** The number that a page gives itself, where the house has that. */
     void number(Leaf leaf, int no, int count) {
         switch (numbering) {

@@ -40,6 +40,12 @@ public final class Certainty {
     /** A 1 that does not say of how many may be the number of a chapter or a list. */
     public static final double NUMBERED_FIRST = 0.9;
 
+    /** The next page says that it is the second, as many letters do that say nothing on the first. */
+    public static final double NUMBERED_FROM_HERE = 0.9;
+
+    /** A page that says nothing where those before it did: a back, an enclosure, or another document. */
+    public static final double NUMBERS_END = 0.4;
+
     /** A page without a number behind the last of its document: mostly a document of its own, or an enclosure. */
     public static final double AFTER_LAST_PAGE = 0.65;
 

@@ -44,6 +44,10 @@ public record Reason(Code code, Map<String, String> with) {
         NUMBERED_FIRST,
         @JsonProperty("numberedFirstOf")
         NUMBERED_FIRST_OF("of"),
+        @JsonProperty("numberedFromHere")
+        NUMBERED_FROM_HERE("next"),
+        @JsonProperty("numbersEnd")
+        NUMBERS_END("before"),
         @JsonProperty("afterLastPage")
         AFTER_LAST_PAGE("of"),
         @JsonProperty("numberJumps")

@@ -25,8 +25,9 @@ public record PageNumbering(int page, int of, Box box, double certainty) {
     private static final String OF = "(?:of|von|sur|de|di|da|van|z|ze|av|af|din|from|/|∕|\\|)";
 
     /** "Page 2 of 3", "Seite 2/3", "p. 2"; before or behind it may stand what belongs to a head or foot line. */
-    private static final Pattern WITH_WORD = Pattern.compile("(?i)(?:^|[^\\pL\\pN])(" + PAGE
-            + "\\s*(?:n[o°º]\\.?\\s*)?(\\d{1,3})(?:\\s*" + OF + "\\s*(\\d{1,3}))?)(?:$|[^\\pL\\pN/.,-]|[.,](?:$|\\s))");
+    private static final Pattern WITH_WORD =
+            Pattern.compile("(?i)(?:^|[^\\pL\\pN])(" + PAGE + "\\s*(?::\\s*|n[o°º]\\.?\\s*)?(\\d{1,3})(?:\\s*" + OF
+                    + "\\s*(\\d{1,3}))?)(?:$|[^\\pL\\pN/.,-]|[.,](?:$|\\s))");
 
     /** "2. oldal", "2 / 3 oldal". */
     private static final Pattern WORD_BEHIND = Pattern.compile(

@@ -5,6 +5,7 @@ import jalon.core.index.FieldValue;
 import jalon.core.index.Register;
 import jalon.core.read.PageFacts;
 import jalon.core.sort.Learned;
+import jalon.core.sort.Sorted;
 import jalon.core.split.Cut;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.StreamDefinition.DocumentType;
@@ -15,7 +16,7 @@ import java.util.Objects;
 import java.util.function.Supplier;
 
 /**
- * Remembers what the rules make of a batch's pages, and the fields of its documents. A batch is looked at again after every
+ * Remembers what the rules make of a batch's pages, and the types and fields of its documents. A batch is looked at again after every
  * decision of a person, and a decision changes one document of perhaps two hundred; the others give the same as before, and
  * the machine's own cut never changes.
  */
@@ -26,6 +27,11 @@ public interface BatchMemory {
 
     /** @param work how to work it out when it is not remembered */
     default Cut cut(CutKey key, Supplier<Cut> work) {
+        return work.get();
+    }
+
+    /** @param work how to work it out when it is not remembered */
+    default Sorted sorted(SortKey key, Supplier<Sorted> work) {
         return work.get();
     }
 
@@ -66,6 +72,29 @@ public interface BatchMemory {
             return 31 * System.identityHashCode(stream)
                     + (pages.isEmpty() ? 0 : System.identityHashCode(pages.get(0)))
                     + pages.size();
+        }
+    }
+
+    /** All that the type of a document depends on; each the same when it is the same object. */
+    final class SortKey {
+        private final StreamDefinition stream;
+        private final Learned learned;
+        private final PageFacts first;
+
+        SortKey(StreamDefinition stream, Learned learned, PageFacts first) {
+            this.stream = stream;
+            this.learned = learned;
+            this.first = first;
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof SortKey k && stream == k.stream && learned == k.learned && first == k.first;
+        }
+
+        @Override
+        public int hashCode() {
+            return 31 * System.identityHashCode(stream) + System.identityHashCode(first);
         }
     }
 

@@ -259,6 +259,9 @@ public final class BatchRun {
     }
 
     private BatchView.TypeView type(Draft draft, DecidedBatch desk, PageFacts first) {
+        Sorted sorted = memory.sorted(
+                new BatchMemory.SortKey(stream, learned, first),
+                () -> Sorter.sort(stream, learned.asFirst(first), first));
         Decided named = null;
         for (int page : draft.pages) {
             Decided other = desk.types().get(page);
@@ -272,7 +275,6 @@ public final class BatchRun {
         if (named != null && named.decision() instanceof Decision.NameType t) {
             var evidence = List.of(
                     new Evidence(Evidence.Rule.PERSON, t.page(), null, Reason.Code.NAMED_BY.with(named.by()), 1));
-            Sorted sorted = Sorter.sort(stream, learned.asFirst(first), first);
             String likeliest = sorted.guesses().stream()
                     .filter(g -> g.type().equals(t.type()))
                     .findFirst()
@@ -283,7 +285,6 @@ public final class BatchRun {
             return new BatchView.TypeView(
                     t.type(), variant, variantBy, 1, false, evidence, guesses(sorted), named.by());
         }
-        Sorted sorted = Sorter.sort(stream, learned.asFirst(first), first);
         boolean doubtful =
                 sorted.certainty() < stream.type(sorted.type()).orElseThrow().checkBelow();
         return new BatchView.TypeView(

@@ -186,6 +186,10 @@ public record BatchView(
             TypeView type,
             Map<String, FieldValue> fields) {
 
+        public DocumentView numbered(int other) {
+            return new DocumentView(other, pages, separator, group, stake, type, fields);
+        }
+
         /** Fields a person should look at. */
         public long fieldDoubts() {
             return fields.values().stream().filter(v -> isDoubt(v)).count();

@@ -93,7 +93,7 @@ interface StakeSign {
 
             @Override
             public StakeSign numbering(StakeRule.ByNumbering numbering) {
-                return new NumberingSign();
+                return new NumberingSign(batch.inFlow());
             }
 
             @Override

@@ -22,7 +22,8 @@ class PageNumberingTest {
                 "page 2/3|2|3",
                 "p. 2|2|0",
                 "Seite 2 von 3|2|3",
-                "Seite: 2|0|0",
+                "Seite: 2|2|0",
+                "Page: 2 of 3|2|3",
                 "S. 2/3|2|3",
                 "Blatt 2|2|0",
                 "page 2 sur 3|2|3",
@@ -61,7 +62,7 @@ class PageNumberingTest {
             strings = {
                 "as was said on page 3 of the agreement",
                 "Lange Str. 12",
-                "Lange Str. 12, 24105 Kiel",
+                "Lange Str. 12, 24105 Westhaven",
                 "page 5 of 3",
                 "page 0 of 3",
                 "3/7/2026",

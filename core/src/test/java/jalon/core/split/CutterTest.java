@@ -225,6 +225,26 @@ class CutterTest {
     }
 
     @Test
+    void aPageThatSaysNothingBeginsADocumentWhereTheNextOnesCountFromIt() throws Exception {
+        Cut cut = byNumbers("", "A letter", "- 2 -", "Another", "p. 2", "p. 3", "A third", "Page 2 of 2");
+        assertThat(cut.stakes()).extracting(Stake::page).containsExactly(1, 3, 6);
+        assertThat(cut.stakes()).allMatch(s -> s.certainty() >= Certainty.NUMBERED_FROM_HERE);
+        assertThat(cut.stakes().get(1).evidence().get(0).why()).isEqualTo(Reason.Code.NUMBERED_FROM_HERE.with(2));
+    }
+
+    @Test
+    void aPageThatIsCountedPastIsNoneAndOneWhereNumbersEndIsAsked() throws Exception {
+        Cut backs = byNumbers("", "Page 1 of 3", "Page 2 of 3", "terms on the back", "Page 3 of 3");
+        assertThat(backs.stakes()).extracting(Stake::page).containsExactly(1);
+        assertThat(backs.maybe()).isEmpty();
+        Cut unread = byNumbers("", "p. 1", "blurred", "p. 3", "a sketch of the berth");
+        assertThat(unread.stakes()).extracting(Stake::page).containsExactly(1);
+        assertThat(unread.maybe()).extracting(Stake::page).containsExactly(4);
+        Cut either = byNumbers("", "p. 1", "a sketch of the berth", "p. 2");
+        assertThat(either.maybe()).extracting(Stake::page).containsExactly(2);
+    }
+
+    @Test
     void aStakeThatNumbersSpeakAgainstIsADoubtAndOneThatTheyAgreeWithIsNot() throws Exception {
         String words = "{\"by\":\"words\",\"must\":[\"Dear Harbour Master\"]},";
         Cut cut = byNumbers(words, "Page 1 of 2", "Page 2 of 2", "Page 1 of 1");

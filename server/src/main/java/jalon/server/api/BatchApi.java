@@ -1,9 +1,11 @@
 package jalon.server.api;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.run.Decision;
 import jalon.core.stream.Stage;
 import jalon.server.Problem;
 import jalon.server.batch.Asked;
+import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.batch.CameBy;
 import jalon.server.batch.Decisions;
@@ -122,44 +124,63 @@ class BatchApi {
         return new Asked(who.getName(), revision == null ? null : Integer.valueOf(revision.replace("\"", "")), request);
     }
 
-    /** @param fields whether the values of the fields are wanted too */
+    /**
+     * @param fields whether the values of the fields are wanted too
+     * @param since the tag of the answer that is known already: only what is other than in it is answered
+     */
     @GetMapping("/{no}")
-    BatchDetail batch(@PathVariable String no, @RequestParam(defaultValue = "false") boolean fields, Principal who) {
-        return details.of(batches.get(no), fields, who.getName());
+    BatchDetail batch(
+            @PathVariable String no,
+            @RequestParam(defaultValue = "false") boolean fields,
+            @RequestParam(required = false) String since,
+            Principal who) {
+        return details.of(batches.get(no), fields, since, who.getName());
+    }
+
+    /** @param revision that they are of */
+    record BatchDoubts(int revision, @JsonUnwrapped BatchDetail.Doubts left) {}
+
+    @GetMapping("/{no}/doubts")
+    BatchDoubts batchDoubts(@PathVariable String no) {
+        Batch batch = batches.get(no);
+        return new BatchDoubts(batch.course().revision(), details.doubts(batch));
     }
 
     @PostMapping("/{no}/decisions")
     BatchDetail decide(
             @PathVariable String no,
             @RequestParam(defaultValue = "false") boolean fields,
+            @RequestParam(required = false) String since,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
             @RequestHeader(name = REQUEST, required = false) String request,
             @RequestBody Decision decision,
             Principal who) {
         decisions.decide(no, decision, asked(who, revision, request));
-        return batch(no, fields, who);
+        return batch(no, fields, since, who);
     }
 
     @PostMapping("/{no}/undo")
     BatchDetail undoDecision(
             @PathVariable String no,
             @RequestParam(defaultValue = "false") boolean fields,
+            @RequestParam(required = false) String since,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
             @RequestHeader(name = REQUEST, required = false) String request,
             Principal who) {
         decisions.step(no, true, asked(who, revision, request));
-        return batch(no, fields, who);
+        return batch(no, fields, since, who);
     }
 
     @PostMapping("/{no}/redo")
     BatchDetail redoDecision(
             @PathVariable String no,
             @RequestParam(defaultValue = "false") boolean fields,
+            @RequestParam(required = false) String since,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
             @RequestHeader(name = REQUEST, required = false) String request,
             Principal who) {
         decisions.step(no, false, asked(who, revision, request));
-        return batch(no, fields, who);
+        return batch(no, fields, since, who);
     }
 
     record Move(Stage to) {}
@@ -167,26 +188,27 @@ class BatchApi {
     @PostMapping("/{no}/stage")
     BatchDetail moveToStage(
             @PathVariable String no,
+            @RequestParam(required = false) String since,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
             @RequestHeader(name = REQUEST, required = false) String request,
             @RequestBody Move move,
             Principal who) {
         decisions.moveTo(no, move.to(), asked(who, revision, request));
-        return batch(no, true, who);
+        return batch(no, true, since, who);
     }
 
     /** Has a page that could not be read tried again, with more time than usual. */
     @PostMapping("/{no}/pages/{page}/try-again")
     BatchDetail tryPageAgain(@PathVariable String no, @PathVariable int page, Principal who) {
         notRead.tryPage(no, page, who.getName());
-        return batch(no, false, who);
+        return batch(no, false, null, who);
     }
 
     /** Has a file that could not be opened tried again. */
     @PostMapping("/{no}/files/{file}/try-again")
     BatchDetail tryFileAgain(@PathVariable String no, @PathVariable long file, Principal who) {
         notRead.tryFile(no, file, who.getName());
-        return batch(no, false, who);
+        return batch(no, false, null, who);
     }
 
     @GetMapping("/{no}/log")

@@ -13,9 +13,10 @@ import jalon.server.batch.Side;
 import java.time.Instant;
 import java.util.List;
 
-/** A batch as the desks show it; its groups lie side by side in the JSON. */
+/** A batch as the desks show it; its groups lie side by side in the JSON. See {@link BatchAnswers} for what is left out. */
 record BatchDetail(
         String no,
+        @JsonUnwrapped Carried carried,
         @JsonUnwrapped StreamInfo streamInfo,
         @JsonUnwrapped Origin origin,
         @JsonUnwrapped Course course,
@@ -23,7 +24,25 @@ record BatchDetail(
         @JsonUnwrapped Content content,
         @JsonUnwrapped Doubts left) {
 
-    /** @param repairedForFiling whether repairs go into what is filed, or only into reading */
+    BatchDetail carrying(Carried other, StreamInfo stream, Content some) {
+        return new BatchDetail(no, other, stream, origin, course, holder, some, left);
+    }
+
+    /**
+     * What of the batch an answer carries.
+     *
+     * @param tag names this answer to the next request
+     * @param since the tag of the answer that it adds to, which has all pages, documents and types that are left out
+     *     here; null when nothing is left out
+     * @param order numbers of all pages, as they stand
+     * @param firsts the first pages of all documents, in reading order: the n-th is that of document n
+     */
+    record Carried(String tag, String since, List<Integer> order, List<Integer> firsts) {}
+
+    /**
+     * @param repairedForFiling whether repairs go into what is filed, or only into reading
+     * @param types null when they are as they were
+     */
     record StreamInfo(
             String stream, String streamTitle, boolean repairedForFiling, List<TypeInfo> types, String groupTitle) {}
 
@@ -80,7 +99,12 @@ record BatchDetail(
             @JsonUnwrapped Paper paper,
             List<Mark> marks,
             BatchView.ImageView image,
-            boolean needsEye) {}
+            boolean needsEye) {
+        DeskPage inDocument(Integer document) {
+            Standing there = new Standing(standing.role(), document, standing.by(), standing.flag());
+            return new DeskPage(no, there, place, paper, marks, image, needsEye);
+        }
+    }
 
     /** @param flag what marks it for whoever works on the batch, or null */
     record Standing(BatchView.Role role, Integer document, String by, Evidence flag) {}

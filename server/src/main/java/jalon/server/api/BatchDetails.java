@@ -23,8 +23,16 @@ class BatchDetails {
     private final NotReadList notRead;
     private final Samples samples;
     private final Times times;
+    private final BatchAnswers answers;
 
-    BatchDetails(Batches batches, FilingPlan filing, NotReadList notRead, Samples samples, Times times) {
+    BatchDetails(
+            Batches batches,
+            FilingPlan filing,
+            NotReadList notRead,
+            Samples samples,
+            Times times,
+            BatchAnswers answers) {
+        this.answers = answers;
         this.batches = batches;
         this.filing = filing;
         this.notRead = notRead;
@@ -32,15 +40,33 @@ class BatchDetails {
         this.times = times;
     }
 
-    /** @param fields whether the values of the fields are wanted too, @param who asks */
-    BatchDetail of(Batch batch, boolean fields, String who) {
-        BatchView view = batches.view(batch, fields);
-        if (fields && !batch.filed() && !batch.withdrawn() && batch.stage() != Stage.INTAKE) {
+    /** @param since the tag of the answer that is known already, or null */
+    BatchDetail of(Batch batch, boolean fields, String since, String who) {
+        return answers.answer(whole(batch, fields, who), since);
+    }
+
+    BatchDetail.Doubts doubts(Batch batch) {
+        BatchView view = batches.view(batch, true);
+        counted(batch, view);
+        return new BatchDetail.Doubts(view.cutDoubts(), view.fieldDoubts());
+    }
+
+    private void counted(Batch batch, BatchView view) {
+        if (!batch.filed() && !batch.withdrawn() && batch.stage() != Stage.INTAKE) {
             batches.counted(batch, view);
+        }
+    }
+
+    /** @param fields whether the values of the fields are wanted too, @param who asks */
+    private BatchDetail whole(Batch batch, boolean fields, String who) {
+        BatchView view = batches.view(batch, fields);
+        if (fields) {
+            counted(batch, view);
         }
         String holder = batch.holder().person();
         return new BatchDetail(
                 batch.no(),
+                null,
                 stream(batch),
                 new BatchDetail.Origin(
                         batch.origin().source(),

@@ -15,6 +15,7 @@ import jalon.core.run.Decision;
 import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
 import jalon.core.sort.Learned;
+import jalon.core.sort.Sorted;
 import jalon.core.split.Cut;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;
@@ -58,6 +59,9 @@ public class Batches {
 
     private final Cache<BatchMemory.CutKey, Cut> cuts =
             Caffeine.newBuilder().maximumSize(200).build();
+
+    private final Cache<BatchMemory.SortKey, Sorted> sorted =
+            Caffeine.newBuilder().maximumSize(20_000).build();
 
     private final Cache<Long, BatchView> filed =
             Caffeine.newBuilder().maximumSize(100).build();
@@ -199,6 +203,11 @@ public class Batches {
         @Override
         public Cut cut(CutKey key, Supplier<Cut> work) {
             return cuts.get(key, k -> work.get());
+        }
+
+        @Override
+        public Sorted sorted(SortKey key, Supplier<Sorted> work) {
+            return sorted.get(key, k -> work.get());
         }
 
         /** A zone that could not be read this time may be read the next: what was made without it is not kept. */
