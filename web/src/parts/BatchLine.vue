@@ -15,6 +15,8 @@ interface Segment {
   no: number
   doubts: number
   doubtfulStake: boolean
+  /** Whether its document begins with it: pages taken out may part a document. */
+  first: boolean
 }
 const places = computed(() => new Set(props.batch.places.map((p) => p.page)))
 /** What a page adds to its document's doubts. */
@@ -22,30 +24,40 @@ const ofPage = (page: Schema['DeskPage']) => Number(page.needsEye) + Number(plac
 const segments = computed(() => {
   const all: Segment[] = []
   const byNo = new Map(props.batch.documents.map((d) => [d.no, d]))
+  const begun = new Set<number>()
   for (const page of props.batch.pages) {
     const last = all[all.length - 1]
     if (page.document == null) {
       if (last?.kind === 'aside') last.length++
-      else all.push({ kind: 'aside', length: 1, no: 0, doubts: 0, doubtfulStake: false })
+      else all.push({ kind: 'aside', length: 1, no: 0, doubts: 0, doubtfulStake: false, first: false })
     } else if (last?.kind === 'document' && last.no === page.document) {
       last.length++
       last.doubts += ofPage(page)
     } else {
       const d = byNo.get(page.document)
-      const before = all.some((s) => s.no === page.document)
+      const first = !begun.has(page.document)
+      begun.add(page.document)
       all.push({
         kind: 'document',
         length: 1,
         no: page.document,
-        doubts: (d && !before ? documentDoubts(d) : 0) + ofPage(page),
+        doubts: (d && first ? documentDoubts(d) : 0) + ofPage(page),
         doubtfulStake: !!d?.stake.doubtful,
+        first,
       })
     }
   }
   return all
 })
-const first = (s: Segment, i: number) =>
-  s.kind === 'document' && segments.value.findIndex((o) => o.no === s.no) === i
+/** Worded once and not for each of a thousand segments. */
+const words = computed(() => t('line.segment', { no: '\u0001', pages: '\u0002', doubts: '\u0003' }))
+const title = (s: Segment) =>
+  s.kind === 'aside'
+    ? ''
+    : words.value
+        .replace('\u0001', String(s.no))
+        .replace('\u0002', String(s.length))
+        .replace('\u0003', String(s.doubts))
 const aside = computed(() => props.batch.pages.filter((p) => p.document == null).length)
 const sheets = computed(() => new Set(props.batch.pages.map((p) => p.sheet).filter(Boolean)).size)
 /** The same figure as on the board. */
@@ -70,12 +82,10 @@ function go(e: MouseEvent, no: number) {
         :style="{ flexGrow: s.length }"
         :disabled="s.kind === 'aside'"
         role="listitem"
-        :title="
-          s.kind === 'document' ? t('line.segment', { no: s.no, pages: s.length, doubts: s.doubts }) : ''
-        "
+        :title="title(s)"
         @click="go($event, s.no)"
       >
-        <i v-if="first(s, i)" class="pole" :class="{ broken: s.doubtfulStake }" />
+        <i v-if="s.first" class="pole" :class="{ broken: s.doubtfulStake }" />
         <i v-for="d in Math.min(s.doubts, 6)" :key="d" class="tick" :style="{ left: 6 + d * 5 + 'px' }" />
       </button>
     </div>

@@ -110,17 +110,23 @@ class ServerTest extends ServerCase {
     private void anActIsAnsweredWithWhatItChanged(String path, Map<String, Object> lift) throws Exception {
         JsonNode known = operator.get(path);
         int documents = known.get("documents").size();
-        JsonNode answer = operator.post(
-                path + "/decisions?since=" + known.get("tag").asString(), lift);
+        JsonNode answer =
+                operator.post(path + "/decisions?since=" + known.get("tag").asString(), lift);
         assertThat(answer.get("since")).isEqualTo(known.get("tag"));
-        assertThat(answer.get("pages")).as("only their documents' numbers are others").isEmpty();
+        assertThat(answer.get("pages"))
+                .as("only their documents' numbers are others")
+                .isEmpty();
         assertThat(answer.get("types").isNull()).isTrue();
         assertThat(answer.get("order")).hasSameSizeAs(known.get("pages"));
         assertThat(answer.get("firsts")).hasSize(documents - 1);
         assertThat(answer.get("documents")).hasSize(1);
         assertThat(answer.get("documents").get(0).get("pages").valueStream().map(JsonNode::asInt))
                 .contains((Integer) lift.get("page"))
-                .contains(known.get("documents").get(documents - 2).get("pages").get(0).asInt());
+                .contains(known.get("documents")
+                        .get(documents - 2)
+                        .get("pages")
+                        .get(0)
+                        .asInt());
         assertThat(operator.get(path + "?since=" + known.get("tag").asString()).get("documents"))
                 .hasSize(1);
         assertThat(operator.get(path + "?since=of-another-server").get("documents"))

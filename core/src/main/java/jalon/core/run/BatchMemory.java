@@ -1,5 +1,6 @@
 package jalon.core.run;
 
+import jalon.core.image.Finding;
 import jalon.core.index.Document;
 import jalon.core.index.FieldValue;
 import jalon.core.index.Register;
@@ -25,8 +26,15 @@ public interface BatchMemory {
     /** Works everything out each time. */
     BatchMemory NONE = (key, work) -> work.get();
 
+    /**
+     * What the machine alone makes of the pages.
+     *
+     * @param findings figures of images beyond their limits, by page number
+     */
+    record FirstLook(Cut cut, Map<Integer, List<Finding>> findings) {}
+
     /** @param work how to work it out when it is not remembered */
-    default Cut cut(CutKey key, Supplier<Cut> work) {
+    default FirstLook look(LookKey key, Supplier<FirstLook> work) {
         return work.get();
     }
 
@@ -44,14 +52,14 @@ public interface BatchMemory {
         return same;
     }
 
-    /** All that a cut depends on; each the same when it is the same object, as are the pages in their list. */
-    final class CutKey {
+    /** All that a first look depends on; each the same when it is the same object, as are the pages in their list. */
+    final class LookKey {
         private final StreamDefinition stream;
         private final Learned learned;
         private final Map<String, Register> registers;
         private final List<PageFacts> pages;
 
-        CutKey(StreamDefinition stream, Learned learned, Map<String, Register> registers, List<PageFacts> pages) {
+        LookKey(StreamDefinition stream, Learned learned, Map<String, Register> registers, List<PageFacts> pages) {
             this.stream = stream;
             this.learned = learned;
             this.registers = registers;
@@ -60,7 +68,7 @@ public interface BatchMemory {
 
         @Override
         public boolean equals(Object other) {
-            return other instanceof CutKey k
+            return other instanceof LookKey k
                     && stream == k.stream
                     && learned == k.learned
                     && registers == k.registers

@@ -2,6 +2,7 @@ package jalon.core.run;
 
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
+import jalon.core.image.Finding;
 import jalon.core.image.Repair;
 import jalon.core.index.Document;
 import jalon.core.index.FieldValue;
@@ -80,16 +81,16 @@ public final class BatchRun {
     private BatchView view(List<PageFacts> received, List<Decided> decisions, boolean fields) {
         Map<Integer, PageFacts> byNo = new HashMap<>();
         received.forEach(p -> byNo.put(p.no(), p));
-        Cut cut = memory.cut(
-                new BatchMemory.CutKey(stream, learned, registers, received),
-                () -> Cutter.cut(stream, received, new KnownPages(learned, registers, today)));
+        BatchMemory.FirstLook look =
+                memory.look(new BatchMemory.LookKey(stream, learned, registers, received), () -> firstLook(received));
+        Cut cut = look.cut();
         DecidedBatch desk =
                 new DecidedBatch(received.stream().map(PageFacts::no).toList(), cut);
         decisions.forEach(desk::apply);
 
         List<BatchView.PageView> pages = new ArrayList<>();
-        ImageFindings fitness = new ImageFindings(stream.pages(), received);
-        List<Draft> drafts = drafts(desk, pages, page -> image(desk, fitness, byNo.get(page)));
+        List<Draft> drafts =
+                drafts(desk, pages, page -> image(desk, look.findings().get(page), byNo.get(page)));
         List<BatchView.GroupView> groups = groups(desk, drafts, byNo, fields);
         // Each on its own: most of their time is spent in the processes that read.
         List<BatchView.DocumentView> documents = (fields ? drafts.parallelStream() : drafts.stream())
@@ -104,6 +105,14 @@ public final class BatchRun {
                 counts(received, documents.size(), desk));
     }
 
+    private BatchMemory.FirstLook firstLook(List<PageFacts> received) {
+        var fitness = new ImageFindings(stream.pages(), received);
+        Map<Integer, List<Finding>> findings = new HashMap<>();
+        received.forEach(p -> findings.put(p.no(), List.copyOf(fitness.findings(p))));
+        return new BatchMemory.FirstLook(
+                Cutter.cut(stream, received, new KnownPages(learned, registers, today)), findings);
+    }
+
     /** Where a stake may be missing and nobody has said so or otherwise; a stake set there since answers it. */
     private List<BatchView.PlaceView> places(Cut cut, DecidedBatch desk, List<BatchView.DocumentView> documents) {
         Set<Integer> inside = new HashSet<>();
@@ -115,9 +124,8 @@ public final class BatchRun {
                 .toList();
     }
 
-    private BatchView.ImageView image(DecidedBatch desk, ImageFindings fitness, PageFacts page) {
-        return desk.image(
-                page.no(), fitness.findings(page), Repair.needed(stream.pages().repairs(), page.image()));
+    private BatchView.ImageView image(DecidedBatch desk, List<Finding> findings, PageFacts page) {
+        return desk.image(page.no(), findings, Repair.needed(stream.pages().repairs(), page.image()));
     }
 
     private BatchView.Counts counts(List<PageFacts> received, int documents, DecidedBatch desk) {

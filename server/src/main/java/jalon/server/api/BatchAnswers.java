@@ -1,9 +1,8 @@
 package jalon.server.api;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.run.BatchView.DocumentView;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -18,14 +17,16 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class BatchAnswers {
-    /** Of all answers that are remembered, together. */
+    /** Of all answers that are remembered, together; one that is larger is remembered alone. */
     private static final int PAGES_REMEMBERED = 50_000;
 
-    private final Cache<String, BatchDetail> given = Caffeine.newBuilder()
-            .maximumWeight(PAGES_REMEMBERED)
-            .weigher((String tag, BatchDetail answer) ->
-                    1 + answer.content().pages().size())
-            .build();
+    /**
+     * The one used last stands last. What was given just now is what is asked for next, so the oldest go first: a cache that
+     * keeps what was asked for often would drop the new ones.
+     */
+    private final LinkedHashMap<String, BatchDetail> given = new LinkedHashMap<>(16, 0.75f, true);
+
+    private int pages;
 
     /** Tags that another server gave are not known here: its screens get all. */
     private final String here = UUID.randomUUID().toString();
@@ -34,9 +35,8 @@ class BatchAnswers {
 
     /** @param since the tag of the answer that the screen has, or null */
     BatchDetail answer(BatchDetail now, String since) {
-        BatchDetail before = since == null ? null : given.getIfPresent(since);
         String tag = here + "-" + count.incrementAndGet();
-        given.put(tag, now);
+        BatchDetail before = remember(tag, now, since);
         if (before == null || !before.no().equals(now.no())) {
             return now.carrying(tagged(tag, null, now), now.streamInfo(), now.content());
         }
@@ -46,6 +46,19 @@ class BatchAnswers {
                     stream.stream(), stream.streamTitle(), stream.repairedForFiling(), null, stream.groupTitle());
         }
         return now.carrying(tagged(tag, since, now), stream, changes(before.content(), now.content()));
+    }
+
+    /** @return the answer given before under that tag, or null */
+    private synchronized BatchDetail remember(String tag, BatchDetail now, String since) {
+        BatchDetail before = since == null ? null : given.get(since);
+        given.put(tag, now);
+        pages += now.content().pages().size();
+        var oldest = given.values().iterator();
+        while (pages > PAGES_REMEMBERED && given.size() > 1) {
+            pages -= oldest.next().content().pages().size();
+            oldest.remove();
+        }
+        return before;
     }
 
     private static BatchDetail.Carried tagged(String tag, String since, BatchDetail now) {

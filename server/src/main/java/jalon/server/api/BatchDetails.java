@@ -59,7 +59,8 @@ class BatchDetails {
 
     /** @param fields whether the values of the fields are wanted too, @param who asks */
     private BatchDetail whole(Batch batch, boolean fields, String who) {
-        BatchView view = batches.view(batch, fields);
+        Batches.Looked look = batches.look(batch, fields);
+        BatchView view = look.view();
         if (fields) {
             counted(batch, view);
         }
@@ -86,7 +87,7 @@ class BatchDetails {
                         holder == null ? null : batches.nameOf(holder),
                         batch.isFree(who, times.now()),
                         batch.holder().onHold()),
-                content(batch, view),
+                content(batch, look),
                 new BatchDetail.Doubts(view.cutDoubts(), view.fieldDoubts()));
     }
 
@@ -104,12 +105,12 @@ class BatchDetails {
                 stream.cut().grouped() ? stream.cut().groups().title() : null);
     }
 
-    private BatchDetail.Content content(Batch batch, BatchView view) {
-        Map<Integer, PageFacts> facts = batches.facts(batch);
+    private BatchDetail.Content content(Batch batch, Batches.Looked look) {
+        BatchView view = look.view();
         Map<Integer, Receiving.Sheet> sheets = batches.sheets(batch);
         return new BatchDetail.Content(
                 view.pages().stream()
-                        .map(p -> page(p, facts.get(p.no()), sheets.get(p.no())))
+                        .map(p -> page(p, look.facts().get(p.no()), sheets.get(p.no())))
                         .toList(),
                 view.documents(),
                 view.groups(),

@@ -273,6 +273,20 @@ interface BatchRows {
     @ResultMap("page")
     List<PageRow> pages(long batchId);
 
+    /** Which reading of a page is the last one. */
+    record ReadPage(long id, int no, int factsVersion) {}
+
+    @Select("select id, no, facts_version from page where batch_id = #{batchId} and facts_version > 0 order by no")
+    List<ReadPage> readPages(long batchId);
+
+    @Select("select " + PAGE_COLUMNS + " from page where batch_id = #{batchId} and sheet is not null order by no")
+    @ResultMap("page")
+    List<PageRow> scannedPages(long batchId);
+
+    @Select("select " + PAGE_COLUMNS + " from page where batch_id = #{batchId} and rejected is not null order by no")
+    @ResultMap("page")
+    List<PageRow> rejectedPages(long batchId);
+
     @Select("select " + PAGE_COLUMNS + " from page"
             + " where file_id = #{fileId} and file_page between #{from} and #{to} order by file_page")
     @ResultMap("page")
@@ -342,6 +356,9 @@ interface BatchRows {
     @Select("select id, body, decided_by, decided_at, state, coalesce(act, id) as act from decision"
             + " where batch_id = #{batchId} order by id")
     List<DecisionRow> decisions(long batchId);
+
+    @Select("select exists (select 1 from decision where batch_id = #{batchId} and state = #{state})")
+    boolean hasDecision(long batchId, DecisionState state);
 
     @Update("update batch set revision = revision + 1 where id = #{id}")
     void acted(long id);

@@ -16,7 +16,6 @@ import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
 import jalon.core.sort.Learned;
 import jalon.core.sort.Sorted;
-import jalon.core.split.Cut;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
@@ -57,8 +56,12 @@ public class Batches {
     private final Cache<BatchMemory.Key, Map<String, FieldValue>> indexed =
             Caffeine.newBuilder().maximumSize(10_000).build();
 
-    private final Cache<BatchMemory.CutKey, Cut> cuts =
+    private final Cache<BatchMemory.LookKey, BatchMemory.FirstLook> looks =
             Caffeine.newBuilder().maximumSize(200).build();
+
+    /** Decisions by row: none is ever changed. */
+    private final Cache<Long, Decision> written =
+            Caffeine.newBuilder().maximumSize(20_000).build();
 
     private final Cache<BatchMemory.SortKey, Sorted> sorted =
             Caffeine.newBuilder().maximumSize(20_000).build();
@@ -104,12 +107,10 @@ public class Batches {
 
     /** What was seen on each page that could be read, by page number. */
     public Map<Integer, PageFacts> facts(Batch batch) {
-        List<BatchRows.PageRow> pages = rows.pages(batch.id()).stream()
-                .filter(p -> p.factsVersion() > 0)
-                .toList();
+        List<BatchRows.ReadPage> pages = rows.readPages(batch.id());
         Map<Long, PageFacts> known = new HashMap<>();
         List<Long> unknown = new ArrayList<>();
-        for (BatchRows.PageRow page : pages) {
+        for (BatchRows.ReadPage page : pages) {
             PageFacts kept = facts.getIfPresent(new FactsKey(page.id(), page.factsVersion()));
             if (kept == null) {
                 unknown.add(page.id());
@@ -141,8 +142,8 @@ public class Batches {
     }
 
     /** Pages that came later and whose coming was undone have no place: they are set aside, and can be put back. */
-    private static Optional<Decision> inForce(BatchRows.DecisionRow row) {
-        Decision decision = StoredDecision.read(row.body());
+    private Optional<Decision> inForce(BatchRows.DecisionRow row) {
+        Decision decision = written.get(row.id(), id -> StoredDecision.read(row.body()));
         if (row.state() == DecisionState.ACTIVE) {
             return Optional.of(decision);
         }
@@ -162,14 +163,25 @@ public class Batches {
      * @param fields whether the fields are wanted too, or only the cut
      */
     public BatchView view(Batch batch, boolean fields) {
-        if (batch.filed()) {
-            BatchView then = filed.get(batch.id(), this::filedView);
-            if (then != null) {
-                return then;
-            }
-        }
+        return filedThen(batch).orElseGet(() -> view(batch, facts(batch), fields));
+    }
+
+    /** @param facts what was seen on each page that could be read, by page number */
+    public record Looked(BatchView view, Map<Integer, PageFacts> facts) {}
+
+    /** As {@link #view}, with what it was made of. */
+    public Looked look(Batch batch, boolean fields) {
+        Map<Integer, PageFacts> facts = facts(batch);
+        return new Looked(filedThen(batch).orElseGet(() -> view(batch, facts, fields)), facts);
+    }
+
+    private Optional<BatchView> filedThen(Batch batch) {
+        return batch.filed() ? Optional.ofNullable(filed.get(batch.id(), this::filedView)) : Optional.empty();
+    }
+
+    private BatchView view(Batch batch, Map<Integer, PageFacts> facts, boolean fields) {
         BatchRun run = run(stream(batch), batch);
-        List<PageFacts> pages = List.copyOf(facts(batch).values());
+        List<PageFacts> pages = List.copyOf(facts.values());
         List<Decided> decisions = decisions(batch);
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
     }
@@ -201,8 +213,8 @@ public class Batches {
         }
 
         @Override
-        public Cut cut(CutKey key, Supplier<Cut> work) {
-            return cuts.get(key, k -> work.get());
+        public FirstLook look(LookKey key, Supplier<FirstLook> work) {
+            return looks.get(key, k -> work.get());
         }
 
         @Override
@@ -283,17 +295,12 @@ public class Batches {
     /** Sheets and sides of scanned pages, by page number. */
     public Map<Integer, Receiving.Sheet> sheets(Batch batch) {
         Map<Integer, Receiving.Sheet> sheets = new TreeMap<>();
-        for (BatchRows.PageRow p : rows.pages(batch.id())) {
-            if (p.sheet() != null) {
-                sheets.put(p.no(), p.sheet());
-            }
-        }
+        rows.scannedPages(batch.id()).forEach(p -> sheets.put(p.no(), p.sheet()));
         return sheets;
     }
 
     public boolean canStep(Batch batch, boolean back) {
-        return rows.decisions(batch.id()).stream()
-                .anyMatch(d -> d.state() == (back ? DecisionState.ACTIVE : DecisionState.UNDONE));
+        return rows.hasDecision(batch.id(), back ? DecisionState.ACTIVE : DecisionState.UNDONE);
     }
 
     /** How people and the stream want the pages of a batch to be read. */

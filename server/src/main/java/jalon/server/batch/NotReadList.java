@@ -34,15 +34,13 @@ public class NotReadList {
                 all.add(new NotRead(file.id(), file.name(), null, null, file.rejected()));
             }
         }
-        for (BatchRows.PageRow page : rows.pages(batch.id())) {
-            if (page.rejected() != null) {
-                all.add(new NotRead(
-                        page.in().fileId(),
-                        names.get(page.in().fileId()),
-                        page.no(),
-                        page.in().page(),
-                        page.rejected()));
-            }
+        for (BatchRows.PageRow page : rows.rejectedPages(batch.id())) {
+            all.add(new NotRead(
+                    page.in().fileId(),
+                    names.get(page.in().fileId()),
+                    page.no(),
+                    page.in().page(),
+                    page.rejected()));
         }
         return all;
     }

@@ -1,7 +1,9 @@
 package jalon.server.stream;
 
 import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.CacheLoader;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import jalon.core.index.Register;
 import jalon.core.output.StreamSheets;
 import jalon.core.run.Filing;
@@ -33,8 +35,22 @@ public class StreamLibrary {
     private final Times times;
     private final Cache<String, StreamDefinition> parsed =
             Caffeine.newBuilder().maximumSize(200).build();
-    private final Cache<String, Map<String, Register>> registers =
-            Caffeine.newBuilder().expireAfterWrite(Duration.ofSeconds(30)).build();
+    /** Another server may have saved one; what is worked out from them is kept for as long as they are the same object. */
+    private final LoadingCache<String, Registers> registers = Caffeine.newBuilder()
+            .refreshAfterWrite(Duration.ofSeconds(30))
+            .build(new CacheLoader<>() {
+                @Override
+                public Registers load(String key) {
+                    return loaded();
+                }
+
+                @Override
+                public Registers reload(String key, Registers known) {
+                    return rows.registersStamp().equals(known.stamp) ? known : loaded();
+                }
+            });
+
+    private record Registers(String stamp, Map<String, Register> all) {}
 
     StreamLibrary(StreamRows rows, ActivityLog log, Times times) {
         this.times = times;
@@ -177,12 +193,15 @@ public class StreamLibrary {
     }
 
     public Map<String, Register> registers() {
-        return registers.get("all", key -> {
-            Map<String, Register> all = new LinkedHashMap<>();
-            for (StreamRows.SavedRegister r : rows.registers()) {
-                all.put(r.name(), Register.parse(r.name(), new StringReader(r.csv())));
-            }
-            return all;
-        });
+        return registers.get("all").all;
+    }
+
+    private Registers loaded() {
+        String stamp = rows.registersStamp();
+        Map<String, Register> all = new LinkedHashMap<>();
+        for (StreamRows.SavedRegister r : rows.registers()) {
+            all.put(r.name(), Register.parse(r.name(), new StringReader(r.csv())));
+        }
+        return new Registers(stamp, all);
     }
 }

@@ -34,6 +34,10 @@ interface StreamRows {
     @Select("select name, csv, saved_by, saved_at from register order by name")
     List<SavedRegister> registers();
 
+    /** Changes with every saving of any of them. */
+    @Select("select concat(count(*), ' ', coalesce(max(saved_at), '')) from register")
+    String registersStamp();
+
     @Insert("insert into register (name, csv, saved_by, saved_at) values (#{name}, #{csv}, #{savedBy}, #{savedAt})"
             + " on duplicate key update csv = values(csv), saved_by = values(saved_by), saved_at = values(saved_at)")
     void saveRegister(SavedRegister register);
