@@ -9,7 +9,9 @@ export function useWords() {
   const reason = (why: Schema['Reason'] | undefined) => (why ? t(`reason.${why.code}`, why.with) : '')
 
   /** All that was seen. */
-  const reasons = (evidence: Schema['Evidence'][]) => evidence.map((e) => reason(e.why)).join('; ')
+  const reasons = (evidence: Schema['Evidence'][]) =>
+    // Words of the paper at the end of one may bring their own comma.
+    evidence.map((e) => reason(e.why).replace(/[\s,;:]+$/, '')).join('; ')
 
   /** The same in few words, for a tag on a stake. */
   const inShort = (why: Schema['Reason'] | undefined) =>

@@ -2,59 +2,21 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
-import { documentDoubts } from '../composables/useBatch'
+import { segmentsOf, type Segment } from './segments'
 
 /** The batch as one thin line: a segment for each document, as long as its pages, its stake left, doubts above. */
 const props = defineProps<{ batch: Schema['BatchDetail']; current: number | null }>()
 const emit = defineEmits<{ go: [document: number] }>()
 const { t } = useI18n()
 
-interface Segment {
-  kind: 'document' | 'aside'
-  length: number
-  no: number
-  doubts: number
-  doubtfulStake: boolean
-  /** Whether its document begins with it: pages taken out may part a document. */
-  first: boolean
-}
-const places = computed(() => new Set(props.batch.places.map((p) => p.page)))
-/** What a page adds to its document's doubts. */
-const ofPage = (page: Schema['DeskPage']) => Number(page.needsEye) + Number(places.value.has(page.no))
-const segments = computed(() => {
-  const all: Segment[] = []
-  const byNo = new Map(props.batch.documents.map((d) => [d.no, d]))
-  const begun = new Set<number>()
-  for (const page of props.batch.pages) {
-    const last = all[all.length - 1]
-    if (page.document == null) {
-      if (last?.kind === 'aside') last.length++
-      else all.push({ kind: 'aside', length: 1, no: 0, doubts: 0, doubtfulStake: false, first: false })
-    } else if (last?.kind === 'document' && last.no === page.document) {
-      last.length++
-      last.doubts += ofPage(page)
-    } else {
-      const d = byNo.get(page.document)
-      const first = !begun.has(page.document)
-      begun.add(page.document)
-      all.push({
-        kind: 'document',
-        length: 1,
-        no: page.document,
-        doubts: (d && first ? documentDoubts(d) : 0) + ofPage(page),
-        doubtfulStake: !!d?.stake.doubtful,
-        first,
-      })
-    }
-  }
-  return all
-})
+const segments = computed(() => segmentsOf(props.batch))
 /** Worded once and not for each of a thousand segments. */
 const words = computed(() => t('line.segment', { no: '\u0001', pages: '\u0002', doubts: '\u0003' }))
 const title = (s: Segment) =>
   s.kind === 'aside'
     ? ''
-    : words.value
+    : (s.group ? `${props.batch.groupTitle} ${s.group}: ` : '') +
+      words.value
         .replace('\u0001', String(s.no))
         .replace('\u0002', String(s.length))
         .replace('\u0003', String(s.doubts))
@@ -85,7 +47,7 @@ function go(e: MouseEvent, no: number) {
         :title="title(s)"
         @click="go($event, s.no)"
       >
-        <i v-if="s.first" class="pole" :class="{ broken: s.doubtfulStake }" />
+        <i v-if="s.first" class="pole" :class="{ broken: s.doubtfulStake, group: s.group }" />
         <i v-for="d in Math.min(s.doubts, 6)" :key="d" class="tick" :style="{ left: 6 + d * 5 + 'px' }" />
       </button>
     </div>
@@ -156,6 +118,16 @@ function go(e: MouseEvent, no: number) {
   background: repeating-linear-gradient(var(--stake) 0 4px, #fff 4px 8px);
   outline: 1px solid var(--stake);
   outline-offset: -0.5px;
+}
+.pole.group::after {
+  content: '';
+  position: absolute;
+  left: 2px;
+  top: -4px;
+  width: 6px;
+  height: 6px;
+  border: 1.5px solid var(--stake);
+  background: #fff;
 }
 .pole.broken {
   outline-style: dashed;

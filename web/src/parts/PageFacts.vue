@@ -180,7 +180,11 @@ const facts = computed(() => {
         >
           {{ t(acts.group.value && isFirst ? 'pageDesk.joinGroup' : 'pageDesk.openGroup') }}
         </KeyButton>
-        <KeyButton :disabled="locked || !document" k="C" @click="emit('ask', 'split')">
+        <KeyButton
+          :disabled="locked || (document?.pages.length ?? 0) < 2"
+          k="C"
+          @click="emit('ask', 'split')"
+        >
           {{ t('pageDesk.splitEvery') }}
         </KeyButton>
         <KeyButton :disabled="locked || !document" :title="t('pageDesk.teachHint')" k="L" @click="acts.teach">

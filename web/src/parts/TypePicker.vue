@@ -105,6 +105,9 @@ const take = () => found.value[at.value] && emit('name', found.value[at.value].t
   font-size: 11.5px;
   color: var(--ink-soft);
 }
+.soft {
+  margin-inline-start: 8px;
+}
 .taken {
   outline: 2px solid var(--petrol);
   outline-offset: -2px;

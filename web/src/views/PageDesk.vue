@@ -74,7 +74,7 @@ usePageKeys({
   columns: () => strip.value?.columns ?? 1,
   stepDocument,
   gap: () => ask('gap', current.value),
-  splitEvery: () => document.value && ask('split', current.value),
+  splitEvery: () => (document.value?.pages.length ?? 0) > 1 && ask('split', current.value),
   drop: acts.leaveOff,
   teach: () => void acts.teach(),
   insert,

@@ -66,8 +66,7 @@ public final class CutBench {
         }
         String table = CutTally.HEAD
                 + new CutBench(Path.of(args[1]), Long.parseLong(args[3]), false).measure("nothing known", batches)
-                + new CutBench(Path.of(args[1]), Long.parseLong(args[3]), true).measure("two samples each", batches)
-                + RuleBench.measure(Path.of(args[1]), batches, Long.parseLong(args[3]));
+                + new CutBench(Path.of(args[1]), Long.parseLong(args[3]), true).measure("two samples each", batches);
         System.out.println(table);
         Files.writeString(Path.of(args[0]), table);
     }

@@ -10,6 +10,7 @@ import jalon.core.sort.Specimen;
 import jalon.core.split.Cutter;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -21,8 +22,11 @@ import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 
-/** How well batches are cut by one rule each: page numbers, a value that changes, known forms in front. */
-final class RuleBench {
+/**
+ * How well batches are cut by one rule each: page numbers, a value that changes, known forms in front.
+ * {@code RuleBench OUT.md KEPT batches seed}
+ */
+public final class RuleBench {
     private static final int PAGES = 25;
 
     private final ReadPaper paper;
@@ -33,11 +37,17 @@ final class RuleBench {
 
     private record Batch(StreamDefinition stream, List<PageFacts> pages, Set<Integer> firsts, Learned known) {}
 
-    static String measure(Path kept, int batches, long seed) throws Exception {
-        var bench = new RuleBench(kept);
-        return bench.row("page numbers", batches, seed * 104_729L, MarkedPaper::numbered)
+    public static void main(String[] args) throws Exception {
+        System.setProperty("java.awt.headless", "true");
+        int batches = Integer.parseInt(args[2]);
+        long seed = Long.parseLong(args[3]);
+        var bench = new RuleBench(Path.of(args[1]));
+        String table = CutTally.HEAD
+                + bench.row("page numbers", batches, seed * 104_729L, MarkedPaper::numbered)
                 + bench.row("a changing number", batches, seed * 15_485_863L, MarkedPaper::cased)
                 + bench.row("two papers of each form in front", batches, seed * 32_452_843L, MarkedPaper::behindForms);
+        System.out.println(table);
+        Files.writeString(Path.of(args[0]), table);
     }
 
     private String row(String known, int batches, long seed, BiFunction<Integer, Random, MarkedPaper.Batch> maker) {

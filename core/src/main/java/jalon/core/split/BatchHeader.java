@@ -14,6 +14,9 @@ import java.util.Optional;
  * @param documents how many documents, or null
  */
 public record BatchHeader(String stream, Integer pages, Integer documents) {
+    /** Of pages or documents: six digits have room. */
+    public static final int HIGHEST_COUNT = 999_999;
+
     private static final Pattern FORM =
             Pattern.compile("JALON ([a-z][a-z0-9-]{0,62})(?: P(\\d{1,6}))?(?: D(\\d{1,6}))?");
 

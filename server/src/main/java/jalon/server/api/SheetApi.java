@@ -23,7 +23,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(value = "/api/streams/{name}", produces = MediaType.APPLICATION_PDF_VALUE)
 class SheetApi {
     private static final int MOST = 500;
-    private static final int HIGHEST_COUNT = 999_999;
 
     private final StreamLibrary library;
 
@@ -47,7 +46,7 @@ class SheetApi {
     }
 
     private static boolean isCount(Integer count) {
-        return count == null || count >= 1 && count <= HIGHEST_COUNT;
+        return count == null || count >= 1 && count <= BatchHeader.HIGHEST_COUNT;
     }
 
     @GetMapping("/sheets")
