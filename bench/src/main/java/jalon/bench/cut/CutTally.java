@@ -57,7 +57,13 @@ final class CutTally {
             if (is != said) {
                 all &= doubts.contains(p);
                 String asks = doubts.contains(p) ? " asked" : " NOT ASKED";
-                faults.merge((is ? "missing " : "wrong ") + kind.apply(p) + asks, 1, Integer::sum);
+                int no = p;
+                String why = cut.stakes().stream()
+                        .filter(stake -> stake.page() == no)
+                        .map(stake -> " " + stake.evidence().get(0).why())
+                        .findFirst()
+                        .orElse("");
+                faults.merge((is ? "missing " : "wrong ") + kind.apply(p) + asks + why, 1, Integer::sum);
             }
         }
         batches++;

@@ -146,6 +146,11 @@ final class House {
         return letterhead == 2 ? 52 : letterhead == 4 ? 32 : 46;
     }
 
+    /** Where there is room above everything else, for what another prints there. */
+    double headroom() {
+        return letterhead == 3 ? 14.5 : 9.5;
+    }
+
     /** Whether its pages carry numbers. */
     boolean numbers() {
         return numbering < 3;

@@ -68,9 +68,9 @@ public final class MarkedPaper {
             case 2 -> leaf.centred(105, 290, 9, "- " + no + " -", false);
             case 3 -> leaf.right(right, 290, 9, no + "/" + count);
             case 4 -> leaf.text(house.left, 290, 8, page + ": " + no + " " + of + " " + count);
-            case 5 -> leaf.right(right, 9, 8, page + " " + no);
-            case 6 -> leaf.right(right, 9, 8, "(" + no + " " + of + " " + count + ")");
-            case 7 -> leaf.centred(105, 12, 9, "– " + no + " –", false);
+            case 5 -> leaf.right(right, house.headroom(), 8, page + " " + no);
+            case 6 -> leaf.right(right, house.headroom(), 8, "(" + no + " " + of + " " + count + ")");
+            case 7 -> leaf.centred(105, house.headroom(), 9, "– " + no + " –", false);
             case 8 -> leaf.text(house.left, 290, 9, brief + " " + no);
             default -> leaf.centred(105, 290, 8, brief + " " + no + " / " + count, false);
         }
@@ -88,7 +88,7 @@ public final class MarkedPaper {
             List<Leaf> leaves = paper.leaves(house, 1 + r.nextInt(5));
             for (int i = 0; i < leaves.size(); i++) {
                 if (i == 0 || r.nextInt(6) > 0) {
-                    leaves.get(i).right(210 - house.left, 9.5, 10, word + " " + number);
+                    leaves.get(i).right(210 - house.left, house.headroom(), 10, word + " " + number);
                 }
                 paper.pages.add(new Page(leaves.get(i), i == 0));
             }

@@ -43,9 +43,6 @@ public final class Certainty {
     /** The next page says that it is the second, as many letters do that say nothing on the first. */
     public static final double NUMBERED_FROM_HERE = 0.9;
 
-    /** A page that says nothing where those before it did: a back, an enclosure, or another document. */
-    public static final double NUMBERS_END = 0.4;
-
     /** A page without a number behind the last of its document: mostly a document of its own, or an enclosure. */
     public static final double AFTER_LAST_PAGE = 0.65;
 
@@ -60,6 +57,9 @@ public final class Certainty {
 
     /** A value that differs in one letter or digit, on one page only, may be the old one misread. */
     public static final double HARDLY_DIFFERS = 0.6;
+
+    /** Of pages that have the value, so many have it where it cannot be read. */
+    public static final double VALUE_NOT_READ = 0.04;
 
     /** A value that comes back after another one: the other one was misread, or a page lies in the wrong place. */
     public static final double VALUE_COMES_BACK = 0.4;

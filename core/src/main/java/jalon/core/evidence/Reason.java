@@ -65,6 +65,8 @@ public record Reason(Code code, Map<String, String> with) {
         @JsonProperty("firstValue")
         FIRST_VALUE("here"),
         /** Speaks against a stake where the value changes. */
+        @JsonProperty("valueBeginsBehind")
+        VALUE_BEGINS_BEHIND("value"),
         @JsonProperty("valueComesBack")
         VALUE_COMES_BACK("value"),
         /** Speaks against a stake where the value changes. */

@@ -24,10 +24,13 @@ public record PageNumbering(int page, int of, Box box, double certainty) {
 
     private static final String OF = "(?:of|von|sur|de|di|da|van|z|ze|av|af|din|from|/|∕|\\|)";
 
+    /** Before a total, what is read instead of a lone 1. */
+    private static final String ONE = "[liI|]";
+
     /** "Page 2 of 3", "Seite 2/3", "p. 2"; before or behind it may stand what belongs to a head or foot line. */
     private static final Pattern WITH_WORD =
-            Pattern.compile("(?i)(?:^|[^\\pL\\pN])(" + PAGE + "\\s*(?::\\s*|n[o°º]\\.?\\s*)?(\\d{1,3})(?:\\s*" + OF
-                    + "\\s*(\\d{1,3}))?)(?:$|[^\\pL\\pN/.,-]|[.,](?:$|\\s))");
+            Pattern.compile("(?i)(?:^|[^\\pL\\pN])(" + PAGE + "\\s*(?::\\s*|n[o°º]\\.?\\s*)?(?:(\\d{1,3})(?:\\s*" + OF
+                    + "\\s*(\\d{1,3}))?|" + ONE + "\\s*" + OF + "\\s*(\\d{1,3})))(?:$|[^\\pL\\pN/.,-]|[.,](?:$|\\s))");
 
     /** "2. oldal", "2 / 3 oldal". */
     private static final Pattern WORD_BEHIND = Pattern.compile(
@@ -77,8 +80,10 @@ public record PageNumbering(int page, int of, Box box, double certainty) {
         if (!m.find()) {
             return Optional.empty();
         }
-        int page = Integer.parseInt(m.group(2));
-        int of = m.groupCount() > 2 && m.group(3) != null ? Integer.parseInt(m.group(3)) : 0;
+        boolean one = m.group(2) == null;
+        String total = one ? m.group(4) : m.groupCount() > 2 ? m.group(3) : null;
+        int page = one ? 1 : Integer.parseInt(m.group(2));
+        int of = total == null ? 0 : Integer.parseInt(total);
         List<Word> words = line.wordsAt(m.start(1), m.end(1));
         boolean told = of > 0 || standsAlone(line, words);
         boolean counts = page >= 1 && page <= MOST_PAGES && (of == 0 || page <= of && of <= MOST_PAGES);

@@ -10,6 +10,7 @@ import jalon.core.stream.StakeRule;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.text.similarity.LevenshteinDistance;
@@ -19,16 +20,26 @@ import org.apache.commons.text.similarity.LevenshteinDistance;
  * since mostly the other one was misread; both its ends are doubts.
  */
 final class ChangeSign implements StakeSign {
+    private static final String LETTERS = "OISBZG";
+    private static final String DIGITS = "015826";
+
     private final Map<Integer, Sign> signs = new HashMap<>();
     private final Map<Integer, Evidence> against = new HashMap<>();
+    private final Map<Integer, Evidence> early = new HashMap<>();
 
     /** Pages in a row that carry one value; pages without one between them count as theirs. */
     private static final class Run {
         private final List<PageFacts> pages = new ArrayList<>();
         private final List<Value> values = new ArrayList<>();
+        private final List<PageFacts> before;
+
+        /** @param before pages without a value between the last one and this */
+        Run(List<PageFacts> before) {
+            this.before = before;
+        }
 
         String plain() {
-            return Phrase.plain(values.get(0).value());
+            return folded(values.get(0).value());
         }
 
         String shown() {
@@ -40,6 +51,14 @@ final class ChangeSign implements StakeSign {
         }
     }
 
+    /** Pages without a value since the last one that had one. */
+    private List<PageFacts> silent = new ArrayList<>();
+
+    /** Pages that stand between two of one value, and how many of them have it too. */
+    private int between;
+
+    private int repeated;
+
     /** @param pages those that are in the flow */
     ChangeSign(StakeRule.ByChange rule, PageKnowledge knowledge, List<PageFacts> pages) {
         List<Run> runs = new ArrayList<>();
@@ -47,18 +66,32 @@ final class ChangeSign implements StakeSign {
             Value value = knowledge.value(rule, page).orElse(null);
             Run last = runs.isEmpty() ? null : runs.get(runs.size() - 1);
             if (value == null) {
+                silent.add(page);
                 continue;
             }
-            if (last == null || !last.plain().equals(Phrase.plain(value.value()))) {
-                last = new Run();
+            if (last == null || !last.plain().equals(folded(value.value()))) {
+                last = new Run(last == null ? List.of() : silent);
                 runs.add(last);
+            } else {
+                between += silent.size() + 1;
+                repeated++;
             }
+            silent = new ArrayList<>();
             last.pages.add(page);
             last.values.add(value);
         }
         for (int i = 0; i < runs.size(); i++) {
             look(runs, i);
         }
+    }
+
+    /**
+     * That a page before a new value belongs to it and its own could not be read: of pages in general a few cannot, and as
+     * many as between pages of one value say nothing anyway. Where later pages never have the value it is hardly ever so.
+     */
+    private double strayed() {
+        double silentAnyway = 1 - (repeated + 0.0) / (between + 2.0);
+        return Certainty.VALUE_NOT_READ / (Certainty.VALUE_NOT_READ + silentAnyway);
     }
 
     private void look(List<Run> runs, int i) {
@@ -73,6 +106,10 @@ final class ChangeSign implements StakeSign {
                 ? Reason.Code.FIRST_VALUE.with(run.shown())
                 : Reason.Code.NEW_VALUE.with(before.shown(), run.shown());
         double score = Math.min(Certainty.NEW_VALUE, before == null ? 1 : value.certainty());
+        if (before != null && before.pages.size() == 1) {
+            // What stands on one page alone may itself be the misreading.
+            score = Math.min(score, before.values.get(0).certainty());
+        }
         Reason but = null;
         if (comesBack || cameBack) {
             but = Reason.Code.VALUE_COMES_BACK.with(comesBack ? before.shown() : run.shown());
@@ -80,6 +117,13 @@ final class ChangeSign implements StakeSign {
         } else if (before != null && isMisreading(before, run)) {
             but = Reason.Code.HARDLY_DIFFERS.with(before.shown(), run.shown());
             score = Certainty.HARDLY_DIFFERS;
+        }
+        if (but == null && !run.before.isEmpty()) {
+            double strayed = strayed();
+            score = Math.min(score, 1 - strayed);
+            Reason perhaps = Reason.Code.VALUE_BEGINS_BEHIND.with(run.shown());
+            run.before.forEach(
+                    p -> early.put(p.no(), new Evidence(Evidence.Rule.CHANGE, p.no(), null, perhaps, strayed)));
         }
         signs.put(
                 page.no(),
@@ -91,6 +135,17 @@ final class ChangeSign implements StakeSign {
         if (but != null) {
             against.put(page.no(), new Evidence(Evidence.Rule.CHANGE, page.no(), value.box(), but, score));
         }
+    }
+
+    /** A letter and the digit that it is read as are one: values of one form have either at a place, never both. */
+    private static String folded(String value) {
+        String plain = Phrase.plain(value).toUpperCase(Locale.ROOT);
+        StringBuilder folded = new StringBuilder();
+        for (char c : plain.toCharArray()) {
+            int at = LETTERS.indexOf(c);
+            folded.append(at < 0 ? c : DIGITS.charAt(at));
+        }
+        return folded.toString();
     }
 
     /** One page with a value a letter away from the one before, which it was hard to read. */
@@ -109,7 +164,8 @@ final class ChangeSign implements StakeSign {
     public Optional<Evidence> maybe(Place place) {
         return Optional.ofNullable(signs.get(place.page().no()))
                 .filter(s -> !s.begins())
-                .map(Sign::evidence);
+                .map(Sign::evidence)
+                .or(() -> Optional.ofNullable(early.get(place.page().no())));
     }
 
     @Override

@@ -40,7 +40,8 @@ public final class Cutter {
                         && !isPlaceholder(p)
                         && BatchHeader.on(p).isEmpty())
                 .toList();
-        var batch = new StakeSign.Batch(sheets, printed, knowledge);
+        var batch = new StakeSign.Batch(
+                sheets, printed, knowledge, stream.cut().rules().size() == 1);
         this.signs = stream.cut().rules().stream()
                 .map(rule -> StakeSign.of(rule, batch))
                 .toList();

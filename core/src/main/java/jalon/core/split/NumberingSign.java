@@ -5,126 +5,124 @@ import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
 import jalon.core.read.PageFacts;
 import jalon.core.read.PageNumbering;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /**
- * The numbers that pages give themselves. A first page begins a document, also one that says nothing where the next ones
- * count from it. So does, in doubt, a page whose number does not go on from the one before, and one without a number behind
- * a last page. A number that goes on speaks against a stake.
+ * The numbers that pages give themselves, counted along the batch: see {@link PageCounting}. A first page begins a document,
+ * also one that says nothing where the next ones count from it. So does, in doubt, a page whose number does not go on from the
+ * one before, and one without a number behind a last page. A number that goes on speaks against a stake.
  */
 final class NumberingSign implements StakeSign {
+    /** Less likely than this nobody has to know of it. */
+    private static final double HARDLY = 0.02;
+
     private final Map<Integer, Told> pages = new HashMap<>();
+    private final boolean alone;
 
     /**
      * @param own what the page says itself, or null
-     * @param before what the last page before it that says anything says, or null; {@code ago} pages back
-     * @param next what the next page behind it that says anything says, or null; {@code ahead} pages on
+     * @param before what the page before it says, or null
+     * @param next what the next page that says anything says, where this one says nothing and is its page 1; else null
+     * @param upTo the last number before it, or 0
+     * @param begins how likely a document begins here by all numbers
      */
-    private record Told(PageNumbering own, PageNumbering before, int ago, PageNumbering next, int ahead) {
-        /** Whether what comes next counts from this page. */
-        boolean isMeantAsFirst() {
-            return own == null && next != null && next.page() - ahead == 1;
-        }
-
-        /** Whether the pages around it count past this one, as they do past the back of a sheet, or count it. */
-        boolean liesBetween() {
-            return before != null
-                    && next != null
-                    && (next.follows(before) || next.page() == before.page() + ago + ahead);
+    private record Told(PageNumbering own, PageNumbering before, PageNumbering next, int upTo, double begins) {
+        /** Whether there is a number here from which to say anything. */
+        boolean speaks() {
+            return own != null || before != null || next != null;
         }
 
         boolean goesOn() {
             return own != null && before != null && own.page() > 1 && own.follows(before);
         }
+
+        /** Why a document may begin here. */
+        Reason why() {
+            if (own != null && own.page() == 1) {
+                return own.of() > 0 ? Reason.Code.NUMBERED_FIRST_OF.with(own.of()) : Reason.Code.NUMBERED_FIRST.with();
+            }
+            if (own != null) {
+                return Reason.Code.NUMBER_JUMPS.with(before == null ? "?" : before.page(), own.page());
+            }
+            if (before != null && before.isLast()) {
+                return Reason.Code.AFTER_LAST_PAGE.with(before.of());
+            }
+            return next != null ? Reason.Code.NUMBERED_FROM_HERE.with(next.page()) : Reason.Code.NUMBERS_END.with(upTo);
+        }
+
+        /** No more certain than that reason can make it, nor than what was read. */
+        double certainty() {
+            double most = switch (why().code()) {
+                case NUMBERED_FIRST_OF -> Math.min(Certainty.NUMBERED_FIRST_OF, own.certainty());
+                case NUMBERED_FIRST -> Math.min(Certainty.NUMBERED_FIRST, own.certainty());
+                // The numbers around it also go on without it: it may be the printed back of a sheet.
+                case NUMBERED_FROM_HERE ->
+                    before != null && next.follows(before) ? Certainty.NUMBER_JUMPS : Certainty.NUMBERED_FROM_HERE;
+                case AFTER_LAST_PAGE -> next != null ? Certainty.NUMBERED_FROM_HERE : Certainty.AFTER_LAST_PAGE;
+                default -> Certainty.NUMBER_JUMPS;
+            };
+            return Math.min(begins, most);
+        }
     }
 
-    /** @param inFlow in reading order */
-    NumberingSign(List<PageFacts> inFlow) {
+    /**
+     * @param inFlow in reading order
+     * @param alone whether nothing else says where documents begin: then also pages are asked about that say nothing
+     */
+    NumberingSign(List<PageFacts> inFlow, boolean alone) {
+        this.alone = alone;
+        int upTo = 0;
         PageNumbering[] own =
                 inFlow.stream().map(p -> PageNumbering.on(p).orElse(null)).toArray(PageNumbering[]::new);
+        double[] begins = PageCounting.beginnings(Arrays.asList(own));
         for (int i = 0; i < own.length; i++) {
-            int before = i - 1;
-            while (before >= 0 && own[before] == null) {
-                before--;
-            }
             int next = i + 1;
             while (next < own.length && own[next] == null) {
                 next++;
             }
-            var told = new Told(
-                    own[i],
-                    before < 0 ? null : own[before],
-                    i - before,
-                    next == own.length ? null : own[next],
-                    next - i);
-            pages.put(inFlow.get(i).no(), told);
+            boolean counts = own[i] == null && next < own.length && own[next].page() == next - i + 1;
+            pages.put(
+                    inFlow.get(i).no(),
+                    new Told(own[i], i == 0 ? null : own[i - 1], counts ? own[next] : null, upTo, begins[i]));
+            upTo = own[i] == null ? upTo : own[i].page();
         }
+    }
+
+    private Optional<Told> at(Place place) {
+        return Optional.ofNullable(pages.get(place.page().no()));
     }
 
     @Override
     public Optional<Sign> on(Place place) {
-        Told told = pages.get(place.page().no());
-        if (told == null) {
-            return Optional.empty();
-        }
-        if (told.own == null) {
-            return silent(place, told);
-        }
-        if (told.own.page() == 1) {
-            int of = told.own.of();
-            double certainty = of > 0 ? Certainty.NUMBERED_FIRST_OF : Certainty.NUMBERED_FIRST;
-            Reason why = of > 0 ? Reason.Code.NUMBERED_FIRST_OF.with(of) : Reason.Code.NUMBERED_FIRST.with();
-            return Optional.of(sign(place, told.own, why, Math.min(certainty, told.own.certainty())));
-        }
-        boolean jumps = told.before != null && told.ago == 1 && !told.own.follows(told.before);
-        return jumps
-                ? Optional.of(sign(
-                        place,
-                        told.own,
-                        Reason.Code.NUMBER_JUMPS.with(told.before.page(), told.own.page()),
-                        Certainty.NUMBER_JUMPS))
-                : Optional.empty();
+        return at(place)
+                .filter(told -> told.speaks() && told.begins >= 0.5)
+                .map(told -> Sign.begins(evidence(place, told)));
     }
 
-    private static Optional<Sign> silent(Place place, Told told) {
-        if (told.isMeantAsFirst() && !told.liesBetween()) {
-            Reason why = Reason.Code.NUMBERED_FROM_HERE.with(told.next.page());
-            return Optional.of(sign(place, null, why, Certainty.NUMBERED_FROM_HERE));
-        }
-        return told.before != null && told.ago == 1 && told.before.isLast()
-                ? Optional.of(sign(
-                        place, null, Reason.Code.AFTER_LAST_PAGE.with(told.before.of()), Certainty.AFTER_LAST_PAGE))
-                : Optional.empty();
-    }
-
-    /** A page that says nothing behind one that does not say whether it is the last, and is not counted past. */
     @Override
     public Optional<Evidence> maybe(Place place) {
-        Told told = pages.get(place.page().no());
-        boolean asks = told != null
-                && told.own == null
-                && told.before != null
-                && told.ago == 1
-                && (told.isMeantAsFirst() || !told.liesBetween());
-        return asks
-                ? Optional.of(
-                        evidence(place, null, Reason.Code.NUMBERS_END.with(told.before.page()), Certainty.NUMBERS_END))
-                : Optional.empty();
+        return at(place).filter(this::asks).map(told -> evidence(place, told));
+    }
+
+    private boolean asks(Told told) {
+        boolean open = told.begins < 0.5 && told.begins > HARDLY && !told.goesOn();
+        return told.speaks() ? open : alone && told.upTo > 0;
     }
 
     @Override
     public Optional<Evidence> against(Place place) {
-        return Optional.ofNullable(pages.get(place.page().no()))
-                .filter(told -> told.ago == 1 && told.goesOn())
+        return at(place)
+                .filter(Told::goesOn)
                 .map(told -> evidence(
                         place, told.own, Reason.Code.NUMBER_GOES_ON.with(told.own.page()), Certainty.CONTRADICTED));
     }
 
-    private static Sign sign(Place place, PageNumbering at, Reason why, double score) {
-        return Sign.begins(evidence(place, at, why, score));
+    private static Evidence evidence(Place place, Told told) {
+        return evidence(place, told.own, told.why(), told.certainty());
     }
 
     private static Evidence evidence(Place place, PageNumbering at, Reason why, double score) {

@@ -61,8 +61,8 @@ interface StakeSign {
         }
     }
 
-    /** What signs are made with: the batch as a whole. */
-    record Batch(BatchPages sheets, List<PageFacts> inFlow, PageKnowledge knowledge) {}
+    /** What signs are made with: the batch as a whole. @param oneRule whether the stream has no other rule */
+    record Batch(BatchPages sheets, List<PageFacts> inFlow, PageKnowledge knowledge, boolean oneRule) {}
 
     static StakeSign of(StakeRule rule, Batch batch) {
         return rule.match(new StakeRule.Cases<>() {
@@ -93,7 +93,7 @@ interface StakeSign {
 
             @Override
             public StakeSign numbering(StakeRule.ByNumbering numbering) {
-                return new NumberingSign(batch.inFlow());
+                return new NumberingSign(batch.inFlow(), batch.oneRule());
             }
 
             @Override

@@ -18,6 +18,8 @@ class PageNumberingTest {
             delimiter = '|',
             value = {
                 "Page 2 of 3|2|3",
+                "Sidai/1|1|1",
+                "Page l of 4|1|4",
                 "Northgate Chandlers Limited, account 4711, page 2 of 3|2|3",
                 "page 2/3|2|3",
                 "p. 2|2|0",
@@ -70,7 +72,8 @@ class PageNumberingTest {
                 "p. 2.1",
                 "Pages 118",
                 "12",
-                "pageant 4"
+                "pageant 4",
+                "page l"
             })
     void whatOnlyLooksLikeOneIsNot(String text) {
         assertThat(PageNumbering.on(PageBuilder.page(1).lines(text).seen())).isEmpty();

@@ -241,7 +241,17 @@ class CutterTest {
         assertThat(unread.stakes()).extracting(Stake::page).containsExactly(1);
         assertThat(unread.maybe()).extracting(Stake::page).containsExactly(4);
         Cut either = byNumbers("", "p. 1", "a sketch of the berth", "p. 2");
-        assertThat(either.maybe()).extracting(Stake::page).containsExactly(2);
+        assertThat(either.stakes()).extracting(Stake::page).containsExactly(1, 2);
+        assertThat(either.stakes().get(1).certainty()).isLessThan(0.7);
+    }
+
+    @Test
+    void aNumberThatWasMisreadIsOutvotedByThoseAroundIt() throws Exception {
+        Cut cut = byNumbers("", "1 of 4", "4 of 4", "2 of 4", "3 of 4", "4 of 4");
+        assertThat(cut.stakes()).extracting(Stake::page).containsExactly(1, 2);
+        assertThat(byNumbers("", "p. 1", "p. 2", "p. 8", "p. 4").stakes())
+                .extracting(Stake::page)
+                .containsExactly(1);
     }
 
     @Test

@@ -131,6 +131,37 @@ class RulesTest {
     }
 
     @Test
+    void aLetterAndTheDigitThatItIsReadAsAreOneValue() throws Exception {
+        String pattern =
+                "\"rules\":[{\"by\":\"change\",\"finder\":{\"by\":\"shape\",\"pattern\":\"No ([A-Z0-9]{8})\"}}]";
+        BatchView view = view(
+                pattern,
+                page(1, "No IA160423"),
+                page(2, "No 1A160423"),
+                page(3, "No IA160423"),
+                page(4, "No KA160423"));
+        assertThat(documents(view)).containsExactly(List.of(1, 2, 3), List.of(4));
+    }
+
+    @Test
+    void whereEveryPageHasAValueAPageWithoutOneMayBelongToTheNext() throws Exception {
+        List<PageFacts> pages = new ArrayList<>();
+        for (int i = 1; i <= 20; i++) {
+            pages.add(page(i, "about PM-4821"));
+        }
+        pages.add(page(21, "a stain where the number is"));
+        pages.add(page(22, "about PM-7730"));
+        pages.add(page(23, "about PM-7730"));
+        BatchView view = view(CHANGE, Learned.NOTHING, List.of(), pages);
+        assertThat(view.places()).extracting(BatchView.PlaceView::page).containsExactly(21);
+        assertThat(view.documents().get(1).stake().doubtful()).isTrue();
+        // Where only first pages have one, nobody is asked.
+        BatchView firsts =
+                view(CHANGE, page(1, "about PM-4821"), page(2, "on"), page(3, "about PM-7730"), page(4, "on"));
+        assertThat(firsts.places()).isEmpty();
+    }
+
+    @Test
     void aValueThatComesBackIsADoubtAtBothEndsAndNoCut() throws Exception {
         List<PageFacts> pages = List.of(page(1, "PM-4821"), page(2, "PM-4871"), page(3, "PM-4821"), page(4, "PM-6000"));
         BatchView view = view(CHANGE, Learned.NOTHING, List.of(), pages);
