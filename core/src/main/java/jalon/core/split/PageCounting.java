@@ -22,7 +22,7 @@ final class PageCounting {
     private static final double ENDS_AFTER_LAST = 0.96;
     private static final double ENDS_BEFORE_LAST = 0.02;
 
-    /** "2 of 3" and "3 of 7" in one document. */
+    /** "2 of 3" and "3 of 7" in one document, or a fourth page of three. */
     private static final double OTHER_TOTAL = 0.05;
 
     /** That its first pages are missing. */
@@ -34,12 +34,14 @@ final class PageCounting {
     private static final double READ_RIGHT = 0.97;
     private static final double READ_AS_ANOTHER = 0.002;
 
-    /** Before anything is seen of the batch: of ten first pages four say nothing, of ten later ones one. */
+    /** As if seen before the batch: two silent of five first pages, one silent of ten later ones. */
     private static final double[] SILENT = {2, 5, 1, 10};
 
     private final List<PageNumbering> told;
     private final int most;
     private final double[] begins;
+    private final double[][] forward;
+    private final double[][] fresh;
     private double silentFirst = SILENT[0] / SILENT[1];
     private double silentLater = SILENT[2] / SILENT[3];
 
@@ -49,6 +51,8 @@ final class PageCounting {
                 told.stream().mapToInt(t -> t == null ? 1 : t.page()).max().orElse(1);
         most = Math.min(MOST, highest + Math.min(told.size(), 50));
         begins = new double[told.size()];
+        forward = new double[told.size()][most + 1];
+        fresh = new double[told.size()][most + 1];
     }
 
     /**
@@ -69,7 +73,9 @@ final class PageCounting {
             return number == 1 ? silentFirst : silentLater;
         }
         double says = own.page() == number ? READ_RIGHT : READ_AS_ANOTHER;
-        return says * (1 - (number == 1 ? silentFirst : silentLater)) * (own.of() > 0 && number > own.of() ? 0.05 : 1);
+        return says
+                * (1 - (number == 1 ? silentFirst : silentLater))
+                * (own.of() > 0 && number > own.of() ? OTHER_TOTAL : 1);
     }
 
     /** That the document ends with this page, if that is its number: a number may be misread, and the total right. */
@@ -92,10 +98,13 @@ final class PageCounting {
     }
 
     private void round() {
-        int n = told.size();
-        double[][] forward = new double[n][most + 1];
-        double[][] fresh = new double[n][most + 1];
-        for (int i = 0; i < n; i++) {
+        forward();
+        backward();
+    }
+
+    /** How likely each number is for each page by what stands up to it; {@code fresh} where a document begins with it. */
+    private void forward() {
+        for (int i = 0; i < told.size(); i++) {
             double ended = i == 0 ? 1 : 0;
             for (int k = 1; i > 0 && k <= most; k++) {
                 ended += forward[i - 1][k] * ends(i - 1, k);
@@ -111,29 +120,31 @@ final class PageCounting {
                 fresh[i][k] /= sum;
             }
         }
+    }
+
+    /** The same by what stands behind it too, and how often first pages and later ones say nothing. */
+    private void backward() {
         double[] behind = new double[most + 1];
         Arrays.fill(behind, 1);
-        double silentFirsts = SILENT[0];
-        double firsts = SILENT[1];
-        double silentOthers = SILENT[2];
-        double others = SILENT[3];
-        for (int i = n - 1; i >= 0; i--) {
+        double[] counts = SILENT.clone();
+        for (int i = told.size() - 1; i >= 0; i--) {
             double all = 0;
             double anew = 0;
             for (int k = 1; k <= most; k++) {
                 all += forward[i][k] * behind[k];
                 anew += fresh[i][k] * behind[k];
             }
-            double one = forward[i][1] * behind[1] / all;
             begins[i] = anew / all;
-            firsts += one;
-            others += 1 - one;
-            silentFirsts += told.get(i) == null ? one : 0;
-            silentOthers += told.get(i) == null ? 1 - one : 0;
+            double one = forward[i][1] * behind[1] / all;
+            int silent = told.get(i) == null ? 1 : 0;
+            counts[0] += silent * one;
+            counts[1] += one;
+            counts[2] += silent * (1 - one);
+            counts[3] += 1 - one;
             behind = i == 0 ? behind : before(i, behind);
         }
-        silentFirst = silentFirsts / firsts;
-        silentLater = silentOthers / others;
+        silentFirst = counts[0] / counts[1];
+        silentLater = counts[2] / counts[3];
     }
 
     /** That the page is number k of a document that began before it; one beyond the highest number stays at that. */
