@@ -30,7 +30,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.IntFunction;
 
 /**
  * A batch through cutting, sorting and indexing: the one place that knows the order. A pure function of what was seen on
@@ -90,7 +89,7 @@ public final class BatchRun {
 
         List<BatchView.PageView> pages = new ArrayList<>();
         List<Draft> drafts =
-                drafts(desk, pages, page -> image(desk, look.findings().get(page), byNo.get(page)));
+                Draft.along(desk, pages, page -> image(desk, look.findings().get(page), byNo.get(page)));
         List<BatchView.GroupView> groups = groups(desk, drafts, byNo, fields);
         // Each on its own: most of their time is spent in the processes that read.
         List<BatchView.DocumentView> documents = (fields ? drafts.parallelStream() : drafts.stream())
@@ -155,60 +154,13 @@ public final class BatchRun {
                 because);
     }
 
-    private static final class Draft {
-        private final int no;
-        private final DecidedBatch.Planted stake;
-        private final Integer separator;
-        private final Integer group;
-        private final List<Integer> pages = new ArrayList<>();
-
-        /** @param group the page or sheet that the last group before it began with, or null */
-        Draft(int no, DecidedBatch.Planted stake, Integer separator, Integer group) {
-            this.group = group;
-            this.no = no;
-            this.stake = stake;
-            this.separator = separator;
-        }
-    }
-
-    /** Walks the line; a stake on a page out of the flow counts for the next page in it. */
-    private static List<Draft> drafts(
-            DecidedBatch desk, List<BatchView.PageView> pages, IntFunction<BatchView.ImageView> image) {
-        List<Draft> drafts = new ArrayList<>();
-        DecidedBatch.Planted waiting = null;
-        Integer separator = null;
-        Integer group = null;
-        for (int no : desk.order()) {
-            group = desk.groups().containsKey(no) ? Integer.valueOf(no) : group;
-            DecidedBatch.Planted own = desk.stakes().get(no);
-            waiting = own != null ? own : waiting;
-            DecidedBatch.Aside aside = desk.aside().get(no);
-            if (aside != null) {
-                pages.add(new BatchView.PageView(no, aside.role(), null, aside.by(), image.apply(no), desk.flag(no)));
-                separator = aside.role() == BatchView.Role.SEPARATOR && own != null ? Integer.valueOf(no) : separator;
-                continue;
-            }
-            if (waiting != null || drafts.isEmpty()) {
-                DecidedBatch.Planted stake = waiting != null ? waiting : DecidedBatch.Planted.first(no);
-                drafts.add(new Draft(drafts.size() + 1, stake, separator, group));
-                waiting = null;
-                separator = null;
-            }
-            Draft current = drafts.get(drafts.size() - 1);
-            current.pages.add(no);
-            pages.add(new BatchView.PageView(
-                    no, BatchView.Role.CONTENT, current.no, null, image.apply(no), desk.flag(no)));
-        }
-        return drafts;
-    }
-
     /** Groups that have a document. What is on the sheet that opens one is read as its fields. */
     private List<BatchView.GroupView> groups(
             DecidedBatch desk, List<Draft> drafts, Map<Integer, PageFacts> byNo, boolean withFields) {
         List<BatchView.GroupView> groups = new ArrayList<>();
         DocumentType type = stream.cut().groups().asType();
         for (int page : drafts.stream()
-                .map(d -> d.group)
+                .map(d -> d.group())
                 .filter(Objects::nonNull)
                 .distinct()
                 .toList()) {
@@ -237,19 +189,25 @@ public final class BatchRun {
             List<BatchView.GroupView> groups,
             boolean withFields) {
         Optional<BatchView.GroupView> group = groups.stream()
-                .filter(g -> Objects.equals(g.page(), draft.group))
+                .filter(g -> Objects.equals(g.page(), draft.group()))
                 .findFirst();
-        int first = draft.pages.get(0);
-        boolean doubtful = draft.stake.by() == null && stream.cut().asksStake(draft.stake.certainty());
+        int first = draft.pages().get(0);
+        boolean doubtful = draft.stake().by() == null
+                && stream.cut().asksStake(draft.stake().certainty());
         var stake = new BatchView.StakeView(
-                first, draft.stake.certainty(), doubtful, draft.stake.evidence(), draft.stake.by());
+                first,
+                draft.stake().certainty(),
+                doubtful,
+                draft.stake().evidence(),
+                draft.stake().by());
         BatchView.TypeView type = type(draft, desk, byNo.get(first));
         Map<String, FieldValue> fields = Map.of();
         if (withFields) {
             DocumentType definition = stream.type(type.type()).orElseThrow();
-            Optional<PageFacts> separator = Optional.ofNullable(draft.separator).map(byNo::get);
+            Optional<PageFacts> separator =
+                    Optional.ofNullable(draft.separator()).map(byNo::get);
             Document document = new Document(
-                    draft.pages.stream().map(byNo::get).toList(),
+                    draft.pages().stream().map(byNo::get).toList(),
                     separator,
                     about.inherited(),
                     group.map(BatchView.GroupView::fields).orElse(Map.of()),
@@ -257,9 +215,9 @@ public final class BatchRun {
             fields = fields(definition, document, settled(definition, draft, desk));
         }
         return new BatchView.DocumentView(
-                draft.no,
-                List.copyOf(draft.pages),
-                draft.separator,
+                draft.no(),
+                List.copyOf(draft.pages()),
+                draft.separator(),
                 group.map(BatchView.GroupView::no).orElse(null),
                 stake,
                 type,
@@ -271,7 +229,7 @@ public final class BatchRun {
                 new BatchMemory.SortKey(stream, learned, first),
                 () -> Sorter.sort(stream, learned.asFirst(first), first));
         Decided named = null;
-        for (int page : draft.pages) {
+        for (int page : draft.pages()) {
             Decided other = desk.types().get(page);
             if (other != null
                     && other.decision() instanceof Decision.NameType t
@@ -319,7 +277,7 @@ public final class BatchRun {
 
     private Map<String, FieldValue> settled(DocumentType type, Draft draft, DecidedBatch desk) {
         Map<String, Decided> latest = new LinkedHashMap<>();
-        for (int page : draft.pages) {
+        for (int page : draft.pages()) {
             desk.settled()
                     .getOrDefault(page, Map.of())
                     .forEach((name, decided) ->
