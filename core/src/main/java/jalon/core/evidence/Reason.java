@@ -46,6 +46,8 @@ public record Reason(Code code, Map<String, String> with) {
         NUMBERED_FIRST_OF("of"),
         @JsonProperty("numberedFromHere")
         NUMBERED_FROM_HERE("next"),
+        @JsonProperty("noPageNumber")
+        NO_PAGE_NUMBER,
         @JsonProperty("numbersEnd")
         NUMBERS_END("before"),
         @JsonProperty("afterLastPage")

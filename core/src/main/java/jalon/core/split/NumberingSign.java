@@ -51,7 +51,10 @@ final class NumberingSign implements StakeSign {
             if (before != null && before.isLast()) {
                 return Reason.Code.AFTER_LAST_PAGE.with(before.of());
             }
-            return next != null ? Reason.Code.NUMBERED_FROM_HERE.with(next.page()) : Reason.Code.NUMBERS_END.with(upTo);
+            if (next != null) {
+                return Reason.Code.NUMBERED_FROM_HERE.with(next.page());
+            }
+            return upTo > 0 ? Reason.Code.NUMBERS_END.with(upTo) : Reason.Code.NO_PAGE_NUMBER.with();
         }
 
         /** No more certain than that reason can make it, nor than what was read. */
@@ -110,7 +113,7 @@ final class NumberingSign implements StakeSign {
 
     private boolean asks(Told told) {
         boolean open = told.begins < 0.5 && told.begins > HARDLY && !told.goesOn();
-        return told.speaks() ? open : alone && told.upTo > 0;
+        return told.speaks() ? open : alone;
     }
 
     @Override

@@ -240,6 +240,13 @@ class CutterTest {
         Cut unread = byNumbers("", "p. 1", "blurred", "p. 3", "a sketch of the berth");
         assertThat(unread.stakes()).extracting(Stake::page).containsExactly(1);
         assertThat(unread.maybe()).extracting(Stake::page).containsExactly(4);
+        Cut nowhere = byNumbers("", "a sketch", "another sketch", "p. 1");
+        assertThat(nowhere.maybe()).extracting(Stake::page).containsExactly(2);
+        assertThat(nowhere.maybe().get(0).evidence().get(0).why()).isEqualTo(Reason.Code.NO_PAGE_NUMBER.with());
+        assertThat(byNumbers("{\"by\":\"words\",\"must\":[\"Order\"]},", "a sketch", "another sketch", "p. 1")
+                        .maybe())
+                .as("where another rule cuts too")
+                .isEmpty();
         Cut either = byNumbers("", "p. 1", "a sketch of the berth", "p. 2");
         assertThat(either.stakes()).extracting(Stake::page).containsExactly(1, 2);
         assertThat(either.stakes().get(1).certainty()).isLessThan(0.7);
