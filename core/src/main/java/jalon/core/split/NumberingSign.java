@@ -33,7 +33,7 @@ final class NumberingSign implements StakeSign {
     private record Told(PageNumbering own, PageNumbering before, PageNumbering next, int upTo, double begins) {
         /** Whether there is a number here from which to say anything. */
         boolean speaks() {
-            return own != null || before != null || next != null;
+            return own == null ? before != null || next != null : own.page() == 1 || upTo > 0;
         }
 
         boolean goesOn() {
@@ -46,7 +46,7 @@ final class NumberingSign implements StakeSign {
                 return own.of() > 0 ? Reason.Code.NUMBERED_FIRST_OF.with(own.of()) : Reason.Code.NUMBERED_FIRST.with();
             }
             if (own != null) {
-                return Reason.Code.NUMBER_JUMPS.with(before == null ? "?" : before.page(), own.page());
+                return Reason.Code.NUMBER_JUMPS.with(upTo, own.page());
             }
             if (before != null && before.isLast()) {
                 return Reason.Code.AFTER_LAST_PAGE.with(before.of());
@@ -113,7 +113,7 @@ final class NumberingSign implements StakeSign {
 
     private boolean asks(Told told) {
         boolean open = told.begins < 0.5 && told.begins > HARDLY && !told.goesOn();
-        return told.speaks() ? open : alone;
+        return told.speaks() ? open : alone && told.own == null;
     }
 
     @Override

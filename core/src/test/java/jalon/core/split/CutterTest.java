@@ -240,6 +240,14 @@ class CutterTest {
         Cut unread = byNumbers("", "p. 1", "blurred", "p. 3", "a sketch of the berth");
         assertThat(unread.stakes()).extracting(Stake::page).containsExactly(1);
         assertThat(unread.maybe()).extracting(Stake::page).containsExactly(4);
+        assertThat(byNumbers("", "p. 3", "p. 4")
+                        .stakes()
+                        .get(0)
+                        .evidence()
+                        .get(0)
+                        .why())
+                .as("nothing stands before it to jump from")
+                .isEqualTo(Reason.Code.FIRST_WITHOUT_SIGN.with());
         Cut nowhere = byNumbers("", "a sketch", "another sketch", "p. 1");
         assertThat(nowhere.maybe()).extracting(Stake::page).containsExactly(2);
         assertThat(nowhere.maybe().get(0).evidence().get(0).why()).isEqualTo(Reason.Code.NO_PAGE_NUMBER.with());
