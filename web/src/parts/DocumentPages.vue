@@ -20,10 +20,9 @@ const columns = computed(() => (shown.value.length > 4 ? 4 : Math.min(shown.valu
 <template>
   <div class="together">
     <div class="grid" :style="{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }">
-      <button
+      <ElButton
         v-for="(p, i) in shown"
         :key="p.no"
-        type="button"
         :class="{ current: p.no === current }"
         :aria-current="p.no === current || undefined"
         :aria-label="t('pageDesk.page', { no: p.no })"
@@ -31,7 +30,7 @@ const columns = computed(() => (shown.value.length > 4 ? 4 : Math.min(shown.valu
       >
         <img :src="pictureOf(no, p, 900)" alt="" />
         <span class="mono">{{ from + i + 1 }}</span>
-      </button>
+      </ElButton>
     </div>
     <p class="soft">
       {{ t('pageDesk.together', { from: from + 1, to: from + shown.length, all: pages.length }) }}
@@ -55,14 +54,20 @@ const columns = computed(() => (shown.value.length > 4 ? 4 : Math.min(shown.valu
   padding: 10px;
   align-content: start;
 }
-button {
+.el-button {
   position: relative;
+  display: block;
+  height: auto;
+  margin: 0;
   padding: 0;
   border: 1px solid #a9b3bb;
+  border-radius: 0;
   background: #fff;
-  cursor: pointer;
 }
-button.current {
+.el-button :deep(> span) {
+  display: block;
+}
+.el-button.current {
   outline: 3px solid var(--petrol);
 }
 img {

@@ -17,9 +17,9 @@ import java.util.Objects;
 import java.util.function.Supplier;
 
 /**
- * Remembers what the rules make of a batch's pages, and the types and fields of its documents. A batch is looked at again after every
- * decision of a person, and a decision changes one document of perhaps two hundred; the others give the same as before, and
- * the machine's own cut never changes.
+ * Remembers what the rules make of a batch's pages, and the types and fields of its documents. A batch is looked at again
+ * after every decision of a person, and a decision changes one document of perhaps two hundred; the others give the same as
+ * before, and the machine's own first look never changes.
  */
 @FunctionalInterface
 public interface BatchMemory {

@@ -160,7 +160,7 @@ public final class BatchRun {
         List<BatchView.GroupView> groups = new ArrayList<>();
         DocumentType type = stream.cut().groups().asType();
         for (int page : drafts.stream()
-                .map(d -> d.group())
+                .map(Draft::group)
                 .filter(Objects::nonNull)
                 .distinct()
                 .toList()) {

@@ -25,7 +25,14 @@ final class ChangeSign implements StakeSign {
 
     private final Map<Integer, Sign> signs = new HashMap<>();
     private final Map<Integer, Evidence> against = new HashMap<>();
+
+    /** What speaks for pages before a new value that may belong to it. */
     private final Map<Integer, Evidence> early = new HashMap<>();
+
+    /** Pages behind the first of a value up to its last one, and how many of them have it too. */
+    private int between;
+
+    private int repeated;
 
     /** Pages in a row that carry one value; pages without one between them count as theirs. */
     private static final class Run {
@@ -51,17 +58,10 @@ final class ChangeSign implements StakeSign {
         }
     }
 
-    /** Pages without a value since the last one that had one. */
-    private List<PageFacts> silent = new ArrayList<>();
-
-    /** Pages that stand between two of one value, and how many of them have it too. */
-    private int between;
-
-    private int repeated;
-
     /** @param pages those that are in the flow */
     ChangeSign(StakeRule.ByChange rule, PageKnowledge knowledge, List<PageFacts> pages) {
         List<Run> runs = new ArrayList<>();
+        List<PageFacts> silent = new ArrayList<>();
         for (PageFacts page : pages) {
             Value value = knowledge.value(rule, page).orElse(null);
             Run last = runs.isEmpty() ? null : runs.get(runs.size() - 1);
@@ -90,7 +90,7 @@ final class ChangeSign implements StakeSign {
      * many as between pages of one value say nothing anyway. Where later pages never have the value it is hardly ever so.
      */
     private double strayed() {
-        double silentAnyway = 1 - (repeated + 0.0) / (between + 2.0);
+        double silentAnyway = 1 - (double) repeated / (between + 2);
         return Certainty.VALUE_NOT_READ / (Certainty.VALUE_NOT_READ + silentAnyway);
     }
 

@@ -1,9 +1,7 @@
 package jalon.server.stream;
 
 import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.CacheLoader;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import com.github.benmanes.caffeine.cache.LoadingCache;
 import jalon.core.index.Register;
 import jalon.core.output.StreamSheets;
 import jalon.core.run.Filing;
@@ -35,20 +33,12 @@ public class StreamLibrary {
     private final Times times;
     private final Cache<String, StreamDefinition> parsed =
             Caffeine.newBuilder().maximumSize(200).build();
-    /** Another server may have saved one; what is worked out from them is kept for as long as they are the same object. */
-    private final LoadingCache<String, Registers> registers = Caffeine.newBuilder()
-            .refreshAfterWrite(Duration.ofSeconds(30))
-            .build(new CacheLoader<>() {
-                @Override
-                public Registers load(String key) {
-                    return loaded();
-                }
+    /** Another server may have saved one. */
+    private final Cache<String, Registers> registers =
+            Caffeine.newBuilder().expireAfterWrite(Duration.ofSeconds(30)).build();
 
-                @Override
-                public Registers reload(String key, Registers known) {
-                    return rows.registersStamp().equals(known.stamp) ? known : loaded();
-                }
-            });
+    /** What is worked out from registers is kept for as long as they are the same object. */
+    private volatile Registers last = new Registers("", Map.of());
 
     private record Registers(String stamp, Map<String, Register> all) {}
 
@@ -193,15 +183,18 @@ public class StreamLibrary {
     }
 
     public Map<String, Register> registers() {
-        return registers.get("all").all;
+        return registers.get("all", key -> loaded()).all;
     }
 
     private Registers loaded() {
         String stamp = rows.registersStamp();
-        Map<String, Register> all = new LinkedHashMap<>();
-        for (StreamRows.SavedRegister r : rows.registers()) {
-            all.put(r.name(), Register.parse(r.name(), new StringReader(r.csv())));
+        if (!stamp.equals(last.stamp)) {
+            Map<String, Register> all = new LinkedHashMap<>();
+            for (StreamRows.SavedRegister r : rows.registers()) {
+                all.put(r.name(), Register.parse(r.name(), new StringReader(r.csv())));
+            }
+            last = new Registers(stamp, all);
         }
-        return new Registers(stamp, all);
+        return last;
     }
 }
