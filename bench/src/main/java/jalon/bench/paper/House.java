@@ -148,7 +148,7 @@ final class House {
 
     /** Where there is room above everything else, for what another prints there. */
     double headroom() {
-        return letterhead == 3 ? 14.5 : 9.5;
+        return letterhead == 3 ? 6 : 9.5;
     }
 
     /** Whether its pages carry numbers. */

@@ -2,9 +2,11 @@ package jalon.bench.paper;
 
 import jalon.demo.Sheet;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 
 /**
  * Batches whose documents say themselves where they begin: by the numbers of their pages, by the number of their case, or by
@@ -82,8 +84,12 @@ public final class MarkedPaper {
         String like = List.of("99-9999-A", "AA 999999", "9999/99", "A99.999.9").get(r.nextInt(4));
         String word = List.of("Case", "Az.", "Dossier", "N/Ref.", "Zaak").get(r.nextInt(5));
         String number = made(like, r);
+        Set<String> had = new HashSet<>();
         while (paper.pages.size() < least) {
-            number = r.nextBoolean() ? neighbour(number, r) : made(like, r);
+            // A case that comes back after another is asked about and not cut at: that is another question.
+            do {
+                number = r.nextBoolean() ? neighbour(number, r) : made(like, r);
+            } while (!had.add(number));
             House house = paper.houses.get(r.nextInt(paper.houses.size()));
             List<Leaf> leaves = paper.leaves(house, 1 + r.nextInt(5));
             for (int i = 0; i < leaves.size(); i++) {

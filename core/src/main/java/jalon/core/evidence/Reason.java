@@ -69,6 +69,8 @@ public record Reason(Code code, Map<String, String> with) {
         /** Speaks against a stake where the value changes. */
         @JsonProperty("valueBeginsBehind")
         VALUE_BEGINS_BEHIND("value"),
+        @JsonProperty("valueUnread")
+        VALUE_UNREAD("text"),
         @JsonProperty("valueComesBack")
         VALUE_COMES_BACK("value"),
         /** Speaks against a stake where the value changes. */

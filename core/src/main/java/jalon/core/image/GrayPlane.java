@@ -226,9 +226,9 @@ public record GrayPlane(int width, int height, byte[] pixels, double dpi) {
     }
 
     /**
-     * The whole plane turned as by {@link #rotated(double)} and made smaller in the same pass.
+     * The whole plane turned as by {@link #rotated(double)} and made smaller or larger in the same pass.
      *
-     * @param scale 0.5 to 1; below a half the four neighbours would not see all of the plane
+     * @param scale 0.5 or more; below a half the four neighbours would not see all of the plane
      */
     public GrayPlane rotated(double degrees, double scale) {
         int w = Math.max(1, (int) Math.round(width * scale));

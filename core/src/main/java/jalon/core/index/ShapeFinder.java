@@ -3,6 +3,7 @@ package jalon.core.index;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import jalon.core.evidence.Reason;
+import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
@@ -18,6 +19,9 @@ import java.util.stream.IntStream;
 record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
     /** With more than one in so many characters mended, something else was read that only looks like it. */
     private static final int CHARACTERS_A_MEND = 3;
+
+    /** Between two words of a line there is as much as a third of their height; between columns much more. */
+    private static final double MOST_APART = 1;
 
     @Override
     public Found find(Search search) {
@@ -72,14 +76,27 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
         }
         String mended = LookalikeMend.mend(text, shape);
         String tight = text.replace(" ", "");
-        long mends = tight.length() != mended.length()
-                ? tight.length()
+        String bare = mended.replace(" ", "");
+        long mends = tight.length() != bare.length()
+                ? Math.abs(tight.length() - bare.length())
                 : IntStream.range(0, tight.length())
-                        .filter(i -> tight.charAt(i) != mended.charAt(i))
+                        .filter(i -> tight.charAt(i) != bare.charAt(i))
                         .count();
-        return mends * CHARACTERS_A_MEND > mended.length()
+        return mends * CHARACTERS_A_MEND > bare.length() || !shape.fits(mended) || parted(words)
                 ? null
                 : read.mended(mended, Reason.Code.LOOKALIKES_MENDED.with(text, mended));
+    }
+
+    /** Whether its words stand too far apart to be one that the engine parted. */
+    private static boolean parted(List<Word> words) {
+        for (int i = 1; i < words.size(); i++) {
+            Box before = words.get(i - 1).box();
+            Box box = words.get(i).box();
+            if (box.x() - before.right() > MOST_APART * Math.max(before.height(), box.height())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** What has the form in a text that was read again, which may hold its neighbours too. */

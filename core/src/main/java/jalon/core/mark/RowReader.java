@@ -16,6 +16,7 @@ import com.google.zxing.oned.OneDReader;
 import com.google.zxing.oned.UPCEReader;
 import jalon.core.image.GrayPlane;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -108,9 +109,7 @@ final class RowReader {
         final double right;
         double top = 1;
         double bottom;
-        int bands;
-        int firstBand = -1;
-        int lastBand = -1;
+        final BitSet bands = new BitSet();
 
         Vote(Result result, double left, double right) {
             this.result = result;
@@ -123,11 +122,11 @@ final class RowReader {
         }
 
         double agreement() {
-            return (double) bands / (lastBand - firstBand + 1);
+            return (double) bands.cardinality() / (bands.length() - bands.nextSetBit(0));
         }
 
         boolean holds() {
-            return bands >= (unchecked() ? LEAST_VOTES + 1 : LEAST_VOTES);
+            return bands.cardinality() >= (unchecked() ? LEAST_VOTES + 1 : LEAST_VOTES);
         }
     }
 
@@ -150,14 +149,15 @@ final class RowReader {
 
     /** Codes one above the other need all bands; one that all bands saw alike does not. */
     private static boolean settled(Map<String, Vote> votes, int upTo) {
-        return votes.size() == 1 && votes.values().iterator().next().bands > Math.max(ENOUGH_VOTES, upTo / 2);
+        return votes.size() == 1
+                && votes.values().iterator().next().bands.cardinality() > Math.max(ENOUGH_VOTES, upTo / 2);
     }
 
     /** Of values that stand in the same place, the one that most bands saw; of equally many, the longer one. */
     private static List<Code> chosen(Map<String, Vote> votes) {
         List<Vote> held =
                 new ArrayList<>(votes.values().stream().filter(Vote::holds).toList());
-        held.sort(Comparator.comparingInt((Vote v) -> v.bands)
+        held.sort(Comparator.comparingInt((Vote v) -> v.bands.cardinality())
                 .thenComparingInt(v -> v.result.getText().length())
                 .reversed());
         List<Vote> kept = new ArrayList<>();
@@ -206,7 +206,7 @@ final class RowReader {
         try {
             Result r = reader.decodeRow(0, rest, HINTS);
             Optional<RowEnds> ends = RowEnds.of(rest, r);
-            if (ends.isEmpty()) {
+            if (ends.isEmpty() || !PrintedWidths.are(rest, ends.get(), r)) {
                 return -1;
             }
             double left = from + ends.get().left();
@@ -220,9 +220,7 @@ final class RowReader {
                 Vote vote = votes.computeIfAbsent(key, k -> new Vote(r, a, b));
                 vote.top = Math.min(vote.top, band.top());
                 vote.bottom = Math.max(vote.bottom, band.bottom());
-                vote.bands += vote.lastBand == no ? 0 : 1;
-                vote.firstBand = vote.firstBand < 0 ? no : Math.min(vote.firstBand, no);
-                vote.lastBand = no;
+                vote.bands.set(no);
             }
             return (int) right + 1 < bits.getSize() - BarBand.LEAST_EDGES ? (int) right + 1 : -1;
         } catch (ReaderException | ArrayIndexOutOfBoundsException | IllegalArgumentException e) {

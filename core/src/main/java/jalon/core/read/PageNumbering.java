@@ -37,8 +37,8 @@ public record PageNumbering(int page, int of, Box box, double certainty) {
             "(?i)(?:^|[^\\pL\\pN])((\\d{1,3})\\.?(?:\\s*/\\s*(\\d{1,3})\\.?)?\\s*(?:oldal|sivu|lk|lpp))\\b");
 
     /** Alone on its line: "2 of 3", "2/3", "(2 von 3)". */
-    private static final Pattern ALONE =
-            Pattern.compile("(?i)^[\\s(\\[–—-]*((\\d{1,3})\\s*" + OF + "\\s*(\\d{1,3}))[\\s)\\].–—-]*$");
+    private static final Pattern ALONE = Pattern.compile(
+            "(?i)^[\\s(\\[{–—-]*((?:(\\d{1,3})|" + ONE + ")\\s*" + OF + "\\s*(\\d{1,3}))[\\s)\\]}.–—-]*$");
 
     /** Alone on its line between dashes: "- 2 -". */
     private static final Pattern DASHED = Pattern.compile("^\\s*([-–—]\\s*(\\d{1,3})\\s*[-–—])\\s*$");
@@ -59,13 +59,13 @@ public record PageNumbering(int page, int of, Box box, double certainty) {
         List<PageNumbering> found = new ArrayList<>();
         double height = page.image().heightMm();
         for (Line line : page.lines()) {
-            double middle = line.box().centreY() / height;
-            double fromEdge = Math.min(middle, 1 - middle);
-            if (fromEdge <= MARGIN) {
+            if (fromEdge(line.box(), height) <= MARGIN) {
                 in(line, WITH_WORD).or(() -> in(line, WORD_BEHIND)).ifPresent(found::add);
             }
-            if (fromEdge <= EDGE) {
-                in(line, ALONE).or(() -> in(line, DASHED)).ifPresent(found::add);
+            if (isAtEdge(line.box(), height)) {
+                cells(line)
+                        .forEach(cell ->
+                                in(cell, ALONE).or(() -> in(cell, DASHED)).ifPresent(found::add));
             }
         }
         boolean agree = found.stream()
@@ -75,13 +75,38 @@ public record PageNumbering(int page, int of, Box box, double certainty) {
         return agree ? found.stream().reduce((a, b) -> a.of == 0 && b.of > 0 ? b : a) : Optional.empty();
     }
 
+    /** What stands apart in a head or foot line, such as a title and a number. */
+    static List<Line> cells(Line line) {
+        List<Line> cells = new ArrayList<>();
+        List<Word> words = line.words();
+        int from = 0;
+        for (int i = 1; i <= words.size(); i++) {
+            if (i == words.size()
+                    || words.get(i).box().x() - words.get(i - 1).box().right() > APART_MM) {
+                cells.add(new Line(words.subList(from, i)));
+                from = i;
+            }
+        }
+        return cells;
+    }
+
+    private static double fromEdge(Box box, double height) {
+        double middle = box.centreY() / height;
+        return Math.min(middle, 1 - middle);
+    }
+
+    /** Whether a number without a word for page may stand there. */
+    static boolean isAtEdge(Box box, double height) {
+        return fromEdge(box, height) <= EDGE;
+    }
+
     private static Optional<PageNumbering> in(Line line, Pattern form) {
         Matcher m = form.matcher(line.text());
         if (!m.find()) {
             return Optional.empty();
         }
         boolean one = m.group(2) == null;
-        String total = one ? m.group(4) : m.groupCount() > 2 ? m.group(3) : null;
+        String total = one && m.groupCount() > 3 ? m.group(4) : m.groupCount() > 2 ? m.group(3) : null;
         int page = one ? 1 : Integer.parseInt(m.group(2));
         int of = total == null ? 0 : Integer.parseInt(total);
         List<Word> words = line.wordsAt(m.start(1), m.end(1));

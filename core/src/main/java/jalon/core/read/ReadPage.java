@@ -108,7 +108,7 @@ public final class ReadPage {
                 check.layout(rotation, best.skew()));
         var seen = new PageFacts(
                 origin.no(), origin.file(), origin.filePage(), origin.sha256(), image, upright, best.words());
-        return own.isWhole() ? seen : StampedWords.read(scan, seen, reader);
+        return own.isWhole() ? seen : OverlookedNumber.read(toRead, StampedWords.read(scan, seen, reader), reader);
     }
 
     /** Without straightening, which is part of reading already, by the lean that is then measured. */

@@ -3,6 +3,8 @@ package jalon.core.split;
 import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Evidence;
 import jalon.core.evidence.Reason;
+import jalon.core.page.Box;
+import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
 import jalon.core.read.Phrase;
 import jalon.core.split.PageKnowledge.Value;
@@ -12,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
@@ -26,7 +29,7 @@ final class ChangeSign implements StakeSign {
     private final Map<Integer, Sign> signs = new HashMap<>();
     private final Map<Integer, Evidence> against = new HashMap<>();
 
-    /** What speaks for pages before a new value that may belong to it. */
+    /** What speaks for pages that may begin a document though their value was not read. */
     private final Map<Integer, Evidence> early = new HashMap<>();
 
     /** Pages behind the first of a value up to its last one, and how many of them have it too. */
@@ -82,6 +85,29 @@ final class ChangeSign implements StakeSign {
         }
         for (int i = 0; i < runs.size(); i++) {
             look(runs, i);
+        }
+        List<Box> places = runs.stream()
+                .flatMap(run -> run.values.stream())
+                .map(Value::box)
+                .filter(Objects::nonNull)
+                .toList();
+        pages.stream().filter(page -> !hasValue(runs, page)).forEach(page -> unread(page, places));
+    }
+
+    private static boolean hasValue(List<Run> runs, PageFacts page) {
+        return runs.stream().anyMatch(run -> run.pages.contains(page));
+    }
+
+    /** Where most pages have the value, this one has figures that are none: it may be a new one that could not be read. */
+    private void unread(PageFacts page, List<Box> places) {
+        for (Word word : page.words()) {
+            Box box = word.box();
+            long same = places.stream().filter(box::overlaps).count();
+            if (same * 2 > places.size() && word.text().chars().anyMatch(Character::isDigit)) {
+                Reason why = Reason.Code.VALUE_UNREAD.with(word.text());
+                early.put(
+                        page.no(), new Evidence(Evidence.Rule.CHANGE, page.no(), box, why, Certainty.VALUE_COMES_BACK));
+            }
         }
     }
 

@@ -16,6 +16,9 @@ public final class Shape {
         ITSELF
     }
 
+    /** In shorter values a blank parts two of them rather than one. */
+    private static final int LONG = 6;
+
     private final String written;
     private final Place[] places;
     private final char[] literals;
@@ -79,22 +82,42 @@ public final class Shape {
         return true;
     }
 
-    /** A pattern that also finds values with letters and digits mistaken for each other (O/0, I/1, S/5 ...). */
+    /**
+     * A pattern that also finds values with letters and digits mistaken for each other (O/0, I/1, S/5 ...), and longer ones
+     * with blanks read into them or a speck in the place of a blank.
+     */
     public Pattern loosePattern() {
         var p = new StringBuilder("(?:^|[^\\pL\\pN])(");
         for (int i = 0; i < places.length; i++) {
-            p.append(
-                    switch (places[i]) {
-                        case DIGIT -> "[0-9OoQDIlißSBZzgA|]";
-                        case CAPITAL -> "[\\pL0-9|]";
-                        case ANY -> "[\\pL\\pN]";
-                        case ITSELF ->
-                            Character.isLetterOrDigit(literals[i])
-                                    ? "[" + literals[i] + Lookalikes.of(literals[i]) + "]"
-                                    : literals[i] == '-' ? " ?[-–—_] ?" : Pattern.quote(String.valueOf(literals[i]));
-                    });
+            boolean between = i > 0 && places.length >= LONG && !isBlank(i) && !isBlank(i - 1);
+            p.append(between ? " ?" : "").append(pattern(i));
         }
         return Pattern.compile(p.append(")(?:$|[^\\pL\\pN])").toString());
+    }
+
+    private String pattern(int i) {
+        return switch (places[i]) {
+            case DIGIT -> "[0-9OoQDIlißSBZzgA|]";
+            case CAPITAL -> "[\\pL0-9|]";
+            case ANY -> "[\\pL\\pN]";
+            case ITSELF -> {
+                char c = literals[i];
+                if (Character.isLetterOrDigit(c)) {
+                    yield "[" + c + Lookalikes.of(c) + "]";
+                }
+                yield c == '-' ? " ?[-–—_] ?" : isBlank(i) ? "[^\\pL\\pN]{1,2}" : Pattern.quote(String.valueOf(c));
+            }
+        };
+    }
+
+    /** Whether a blank stands there, which is read as nothing or as a speck beside it as easily. */
+    private boolean isBlank(int i) {
+        return places[i] == Place.ITSELF && literals[i] == ' ';
+    }
+
+    /** The same shape with no blanks in it. */
+    public Shape tight() {
+        return of(written.replace(" ", ""));
     }
 
     @Override

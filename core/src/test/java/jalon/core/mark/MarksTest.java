@@ -145,6 +145,46 @@ class MarksTest {
         }
     }
 
+    /** A chart whose columns were read as 14731326: no two of them are alike. */
+    @Test
+    void theColumnsOfAChartAreNoRowOfDigits() {
+        int[] narrow = {9, 14, 8, 16, 10, 13};
+        int[] wide = {22, 17, 26, 18, 24, 19};
+        int[] widths = new int[7 + 10 * 4];
+        for (int i = 0; i < widths.length; i++) {
+            int at = i - 4;
+            boolean isWide = at >= 0 && at < 40 ? List.of(0, 4).contains(at % 10 / 2) : i == 44;
+            widths[i] = (isWide ? wide : narrow)[i * 5 % 6];
+        }
+        assertThat(seen(widths)).isEmpty();
+    }
+
+    private static List<Mark> seen(int[] widths) {
+        double mm = 25.4 / 200;
+        var page = Pictures.plane(200, 0, g -> {
+            double x = 20;
+            for (int i = 0; i < widths.length; i++) {
+                if (i % 2 == 0) {
+                    g.fill(new Rectangle2D.Double(x, 100, widths[i] * mm, 17));
+                }
+                x += widths[i] * mm;
+            }
+        });
+        return Marks.found(page).upright(0, false);
+    }
+
+    @Test
+    void thickBarsOfAnyWidthAreNoPatch() {
+        var page = Pictures.plane(200, 0, g -> {
+            double y = 18;
+            for (double[] bar : new double[][] {{5.2, 1.2}, {2.9, 2.6}, {2.0, 1.3}, {4.1, 0}}) {
+                g.fill(new Rectangle2D.Double(40, y, 130, bar[0]));
+                y += bar[0] + bar[1];
+            }
+        });
+        assertThat(Marks.found(page).upright(0, false)).isEmpty();
+    }
+
     @Test
     void codesOfAPictureTakenCloseUpAreRead() {
         var page = Pictures.plane(600, 3, g -> code(g, BarcodeFormat.UPC_E, "03298307", 10, 10, 40, 15));

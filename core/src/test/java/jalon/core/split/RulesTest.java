@@ -162,6 +162,24 @@ class RulesTest {
     }
 
     @Test
+    void whereOthersHaveTheirValueFiguresThatAreNoneMayBeANewOne() throws Exception {
+        BatchView view = view(CHANGE, page(1, "PM-4821"), page(2, "PM-4821"), page(3, "nothing"), page(4, "PM-4 ~~"));
+        assertThat(view.places()).extracting(BatchView.PlaceView::page).containsExactly(4);
+    }
+
+    @Test
+    void aBlankReadIntoAValueOrASpeckInTheOneThatItHasMakesNoOtherValue() throws Exception {
+        BatchView dashes = view(CHANGE.replace("PM-9999", "99-9999-A"), page(1, "83-3818-Q"), page(2, "83-38 18-Q"));
+        assertThat(documents(dashes)).containsExactly(List.of(1, 2));
+        BatchView blanks = view(
+                CHANGE.replace("PM-9999", "AA 999999"),
+                page(1, "KB 796871"),
+                page(2, "NZ‘594395"),
+                page(3, "NZ 594395"));
+        assertThat(documents(blanks)).containsExactly(List.of(1), List.of(2, 3));
+    }
+
+    @Test
     void aValueThatComesBackIsADoubtAtBothEndsAndNoCut() throws Exception {
         List<PageFacts> pages = List.of(page(1, "PM-4821"), page(2, "PM-4871"), page(3, "PM-4821"), page(4, "PM-6000"));
         BatchView view = view(CHANGE, Learned.NOTHING, List.of(), pages);
