@@ -2,7 +2,7 @@ package jalon.cli;
 
 import jalon.core.apart.PageWorkers;
 import jalon.core.apart.WorkerLaunch;
-import jalon.core.index.Register;
+import jalon.core.register.Register;
 import jalon.core.run.Filing;
 import jalon.core.run.Report;
 import jalon.core.sort.Learned;

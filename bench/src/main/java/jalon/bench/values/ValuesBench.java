@@ -2,13 +2,13 @@ package jalon.bench.values;
 
 import jalon.bench.Bounds;
 import jalon.core.index.FieldValue;
-import jalon.core.index.Register;
 import jalon.core.page.Box;
 import jalon.core.page.Scan;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
 import jalon.core.read.ReadZone;
+import jalon.core.register.Register;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import jalon.core.text.Model;

@@ -1,7 +1,7 @@
 package jalon.bench.values;
 
 import jalon.bench.values.Tongue.Says;
-import jalon.core.index.Register;
+import jalon.core.register.Register;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import java.awt.Font;

@@ -156,6 +156,18 @@ public record Reason(Code code, Map<String, String> with) {
         OTHER_ROW("register"),
         @JsonProperty("severalRows")
         SEVERAL_ROWS("register"),
+        @JsonProperty("rowAgrees")
+        ROW_AGREES("columns"),
+        @JsonProperty("rowNearly")
+        ROW_NEARLY("columns"),
+        @JsonProperty("rowInPart")
+        ROW_IN_PART("columns"),
+        @JsonProperty("rowLacks")
+        ROW_LACKS("columns"),
+        @JsonProperty("rowOfAFamily")
+        ROW_OF_A_FAMILY,
+        @JsonProperty("noRowOnPaper")
+        NO_ROW_ON_PAPER("register"),
         @JsonProperty("circle")
         CIRCLE,
         @JsonProperty("noRegister")

@@ -112,10 +112,12 @@ final class Dates {
         List<Spelled<LocalDate>> found = new ArrayList<>();
         for (Spelling spelling : spellings) {
             Matcher m = spelling.pattern().matcher(plain);
-            while (m.find()) {
-                spelling.meaning()
-                        .apply(m)
-                        .ifPresent(p -> found.add(new Spelled<>(p.date(), p.mended(), m.start(), m.end())));
+            int from = 0;
+            while (m.find(from)) {
+                Optional<Part> part = spelling.meaning().apply(m);
+                part.ifPresent(p -> found.add(new Spelled<>(p.date(), p.mended(), m.start(), m.end())));
+                // "Date 12" may be a misread day and month and a year, and is none; the 12 is a day all the same.
+                from = part.isPresent() ? m.end() : m.start() + 1;
             }
         }
         if (found.isEmpty()) {

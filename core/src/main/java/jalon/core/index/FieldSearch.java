@@ -2,6 +2,7 @@ package jalon.core.index;
 
 import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Reason;
+import jalon.core.register.Register;
 import jalon.core.stream.Check;
 import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
@@ -28,6 +29,7 @@ final class FieldSearch {
             Reason.Code.LOST_BEFORE,
             Reason.Code.SEVERAL_ROWS,
             Reason.Code.OTHER_ROW,
+            Reason.Code.ROW_OF_A_FAMILY,
             Reason.Code.NO_BARCODE);
 
     private final Field field;
@@ -37,6 +39,7 @@ final class FieldSearch {
     private final List<Judged> failing = new ArrayList<>();
     private final List<Judged> missed = new ArrayList<>();
     private final List<Reason> notes = new ArrayList<>();
+    private List<FieldValue.RowFound> rows = List.of();
     private int looks;
 
     FieldSearch(Field field, Search search) {
@@ -60,6 +63,7 @@ final class FieldSearch {
     FieldValue value() {
         for (Finder finder : field.finders()) {
             Found found = FieldFinder.of(finder).find(search);
+            rows = found.rows();
             List<Judged> passing = passing(found.readings());
             if (!passing.isEmpty()) {
                 return chosen(passing);
@@ -211,6 +215,7 @@ final class FieldSearch {
                         .filter(c -> !c.isBlank() && !c.equals(judged.value()))
                         .limit(MOST_CANDIDATES)
                         .toList(),
+                rows,
                 null);
     }
 
@@ -260,7 +265,8 @@ final class FieldSearch {
             // A value that need not be there is not expected either.
             reasons.removeIf(r -> r.code() == Reason.Code.NO_BARCODE);
         }
-        return new FieldValue(null, FieldValue.State.EMPTY, 0, FieldValue.Source.NONE, reasons, List.of(), null);
+        return new FieldValue(
+                null, FieldValue.State.EMPTY, 0, FieldValue.Source.NONE, reasons, List.of(), List.of(), null);
     }
 
     static List<Check> checks(Field field) {

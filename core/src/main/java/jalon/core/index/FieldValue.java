@@ -14,6 +14,7 @@ import java.util.List;
  * @param certainty 0..1
  * @param reasons why it is not sure; empty when it is
  * @param candidates other readings, best first
+ * @param rows of a register that may be meant, likeliest first, where they were found by what else stands on the paper
  * @param by who settled it, or null
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -24,7 +25,20 @@ public record FieldValue(
         @JsonUnwrapped Source source,
         List<Reason> reasons,
         List<String> candidates,
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<RowFound> rows,
         String by) {
+    public FieldValue {
+        rows = rows == null ? List.of() : rows;
+    }
+
+    /**
+     * A row of a register that may be meant.
+     *
+     * @param value what it has for the field
+     * @param certainty 0..1, that it is this row and no other and not none
+     * @param why what of it stands on the paper, and what does not
+     */
+    public record RowFound(String value, double certainty, List<Reason> why) {}
 
     /**
      * @param page page number in the batch it was read from, 0 when from no page

@@ -8,10 +8,11 @@ import java.util.List;
  *
  * @param readings best first
  * @param notes why there are none, where more is to be said
+ * @param rows see {@link FieldValue#rows}
  */
-record Found(List<Reading> readings, List<Reason> notes) {
+record Found(List<Reading> readings, List<Reason> notes, List<FieldValue.RowFound> rows) {
     static Found of(List<Reading> readings) {
-        return new Found(readings, List.of());
+        return new Found(readings, List.of(), List.of());
     }
 
     /** A value that is known without looking at a page, if it is. */
@@ -20,6 +21,6 @@ record Found(List<Reading> readings, List<Reason> notes) {
     }
 
     static Found nothing(Reason why) {
-        return new Found(List.of(), List.of(why));
+        return new Found(List.of(), List.of(why), List.of());
     }
 }

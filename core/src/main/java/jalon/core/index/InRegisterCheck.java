@@ -2,6 +2,7 @@ package jalon.core.index;
 
 import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Reason;
+import jalon.core.register.Register;
 import jalon.core.stream.Check;
 import java.util.Optional;
 

@@ -2,6 +2,7 @@ package jalon.core.index;
 
 import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
+import jalon.core.register.Register;
 import jalon.core.stream.Field;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
@@ -26,7 +27,12 @@ public final class Indexer {
         this.known = known;
         this.settled = settled;
         this.search = new Search(
-                type, document, zones, known, name -> type.field(name).map(this::value));
+                type,
+                document,
+                zones,
+                known,
+                name -> type.field(name).map(this::value),
+                new RowsOfDocument(type, document, known, settled)::of);
     }
 
     /** @return the fields in the order of the type */
@@ -79,13 +85,13 @@ public final class Indexer {
             Field field, String typed, Map<String, Register> registers, LocalDate today, int page, Box box, String by) {
         var source = new FieldValue.Source(page, box, FoundBy.PERSON);
         if (typed == null || typed.isBlank()) {
-            return new FieldValue(null, FieldValue.State.SETTLED, 1, source, List.of(), List.of(), by);
+            return new FieldValue(null, FieldValue.State.SETTLED, 1, source, List.of(), List.of(), List.of(), by);
         }
         Tidying.Tidied tidied = Tidy.tidy(typed, field, today);
         List<Reason> notes = tidied.problem() != null
                 ? List.of(tidied.problem())
                 : Checks.check(tidied.value(), FieldSearch.checks(field), new Known(registers, today), false)
                         .problems();
-        return new FieldValue(tidied.value(), FieldValue.State.SETTLED, 1, source, notes, List.of(), by);
+        return new FieldValue(tidied.value(), FieldValue.State.SETTLED, 1, source, notes, List.of(), List.of(), by);
     }
 }

@@ -1,5 +1,6 @@
 package jalon.core.index;
 
+import jalon.core.register.Register;
 import java.time.LocalDate;
 import java.util.Map;
 

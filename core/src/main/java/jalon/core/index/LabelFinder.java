@@ -62,7 +62,7 @@ record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
                 }
             }
         }
-        return new Found(named.isEmpty() ? mentioned : named, notes);
+        return new Found(named.isEmpty() ? mentioned : named, notes, List.of());
     }
 
     private Optional<Hit> hit(Line cell, PageRows.Row row) {

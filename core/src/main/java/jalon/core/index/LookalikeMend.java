@@ -6,7 +6,10 @@ import jalon.core.stream.Shape;
 
 /** Makes a misread value what its shape says it can only be: O becomes 0 where a digit stands. */
 final class LookalikeMend {
-    private static final Pattern SPECKS = Pattern.compile("[^\\pL\\pN/.,_–—-]");
+    private static final Pattern SPECKS = Pattern.compile("[^\\pL\\pN/.,_$@€§–—-]");
+
+    /** What is read of one point and a speck beside it. */
+    private static final Pattern TWO_POINTS = Pattern.compile("[.,]{2}");
 
     private LookalikeMend() {}
 
@@ -39,6 +42,6 @@ final class LookalikeMend {
     private static String tight(String text, Shape shape) {
         boolean blanks = shape.tight().length() < shape.length();
         String bare = blanks ? SPECKS.matcher(text).replaceAll("") : text;
-        return bare.replace(" ", "");
+        return TWO_POINTS.matcher(bare.replace(" ", "")).replaceAll(".");
     }
 }

@@ -1,5 +1,6 @@
 package jalon.core.index;
 
+import jalon.core.register.Register;
 import jalon.core.stream.Check;
 import jalon.core.stream.Field;
 import jalon.core.stream.Lookalikes;

@@ -54,6 +54,10 @@ record Reading(
         return new Reading(taken, seen, placed, source, with(doubts, why), with(alternatives, text), again);
     }
 
+    Reading others(List<String> values) {
+        return new Reading(text, seen, placed, source, doubts, values, again);
+    }
+
     Reading seen(double certainty) {
         return new Reading(text, certainty, placed, source, doubts, alternatives, again);
     }

@@ -1,8 +1,16 @@
 package jalon.core.index;
 
 import jalon.core.evidence.Reason;
+import jalon.core.register.Register;
+import jalon.core.register.RowMatch;
+import jalon.core.register.RowMatch.Compared;
+import jalon.core.register.RowMatch.Level;
 import jalon.core.stream.Finder;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** A value of the register row that another field's value names. */
@@ -12,6 +20,9 @@ record RegisterFinder(Finder.ByRegister wanted) implements FieldFinder {
         Register register = search.known().registers().get(wanted.register());
         if (register == null) {
             return Found.nothing(Reason.Code.NO_REGISTER.with(wanted.register()));
+        }
+        if (wanted.byPaper()) {
+            return byPaper(search.rows().apply(register));
         }
         Optional<FieldValue> key = search.values().apply(wanted.from()).filter(v -> v.value() != null);
         if (key.isEmpty()) {
@@ -27,6 +38,61 @@ record RegisterFinder(Finder.ByRegister wanted) implements FieldFinder {
                     wanted.register(), wanted.column(), key.get().value()));
         }
         return Found.of(values.stream().map(value -> reading(value, key.get())).toList());
+    }
+
+    /** Rows that have the same here are one answer. */
+    private Found byPaper(List<RowMatch> all) {
+        List<RowMatch> matches = all.stream().filter(m -> !taken(m).isBlank()).toList();
+        Map<String, Double> certainties = new LinkedHashMap<>();
+        matches.forEach(m -> certainties.merge(taken(m), m.certainty(), Double::sum));
+        List<String> values = certainties.keySet().stream()
+                .sorted(Comparator.comparing(certainties::get, Comparator.reverseOrder()))
+                .toList();
+        if (values.isEmpty()) {
+            return Found.nothing(Reason.Code.NO_ROW_ON_PAPER.with(wanted.register()));
+        }
+        String value = values.get(0);
+        RowMatch best =
+                matches.stream().filter(m -> taken(m).equals(value)).findFirst().orElseThrow();
+        Compared shown = best.columns().get(0);
+        var reading = Reading.of(
+                        value, Math.min(1, certainties.get(value)), shown.page(), shown.box(), FoundBy.REGISTER)
+                .others(values.subList(1, values.size()));
+        for (Reason why : why(best)) {
+            reading = reading.doubted(why);
+        }
+        if (!best.telling()) {
+            reading = reading.doubted(Reason.Code.ROW_OF_A_FAMILY.with());
+        }
+        return new Found(
+                List.of(reading),
+                List.of(),
+                matches.stream()
+                        .map(m -> new FieldValue.RowFound(taken(m), rounded(m.certainty()), why(m)))
+                        .toList());
+    }
+
+    private String taken(RowMatch match) {
+        return match.row().getOrDefault(wanted.take(), "");
+    }
+
+    private static double rounded(double certainty) {
+        return Math.round(certainty * 1000) / 1000.0;
+    }
+
+    private static List<Reason> why(RowMatch match) {
+        List<Reason> why = new ArrayList<>();
+        say(why, Reason.Code.ROW_AGREES, match, Level.SAME);
+        say(why, Reason.Code.ROW_NEARLY, match, Level.NEAR);
+        say(why, Reason.Code.ROW_IN_PART, match, Level.PART);
+        say(why, Reason.Code.ROW_LACKS, match, Level.ABSENT);
+        return why;
+    }
+
+    private static void say(List<Reason> why, Reason.Code code, RowMatch match, Level level) {
+        if (!match.at(level).isEmpty()) {
+            why.add(code.with(String.join(", ", match.at(level))));
+        }
     }
 
     /** A row is as good as the key it was found by; what a person settled is certain. */

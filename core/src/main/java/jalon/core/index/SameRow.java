@@ -2,6 +2,7 @@ package jalon.core.index;
 
 import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Reason;
+import jalon.core.register.Register;
 import jalon.core.stream.Check;
 import jalon.core.stream.Field;
 import jalon.core.stream.StreamDefinition.DocumentType;
@@ -79,6 +80,7 @@ final class SameRow {
                 v.source(),
                 sure ? List.of() : v.reasons(),
                 v.candidates(),
+                v.rows(),
                 v.by());
     }
 
@@ -90,6 +92,6 @@ final class SameRow {
         List<Reason> reasons = new ArrayList<>(v.reasons());
         reasons.add(Reason.Code.OTHER_ROW.with(register));
         var state = v.state() == FieldValue.State.SURE ? FieldValue.State.DOUBTFUL : v.state();
-        return new FieldValue(v.value(), state, v.certainty(), v.source(), reasons, v.candidates(), v.by());
+        return new FieldValue(v.value(), state, v.certainty(), v.source(), reasons, v.candidates(), v.rows(), v.by());
     }
 }

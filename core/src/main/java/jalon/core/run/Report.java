@@ -100,6 +100,7 @@ public record Report(
             @JsonUnwrapped FieldValue.Source source,
             @JsonUnwrapped Reasons doubts,
             List<String> candidates,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Row> rows,
             String by) {
         static Value of(FieldValue v) {
             return new Value(
@@ -107,14 +108,27 @@ public record Report(
                     v.state(),
                     v.certainty(),
                     v.source(),
-                    new Reasons(v.reasons().stream().map(Reason::words).toList(), v.reasons()),
+                    Reasons.of(v.reasons()),
                     v.candidates(),
+                    v.rows().stream().map(Row::of).toList(),
                     v.by());
         }
     }
 
     /** @param why the same as {@code reasons}, as codes */
-    public record Reasons(List<String> reasons, List<Reason> why) {}
+    public record Reasons(List<String> reasons, List<Reason> why) {
+        static Reasons of(List<Reason> why) {
+            return new Reasons(why.stream().map(Reason::words).toList(), why);
+        }
+    }
+
+    /** A register row that may be meant; see {@link FieldValue.RowFound}. */
+    public record Row(
+            String value, double certainty, @JsonUnwrapped Reasons found) {
+        static Row of(FieldValue.RowFound row) {
+            return new Row(row.value(), row.certainty(), Reasons.of(row.why()));
+        }
+    }
 
     /**
      * @param path below the output folder, with ending

@@ -167,8 +167,15 @@ public sealed interface Finder {
         }
     }
 
-    /** A register row found exactly by another field's value. */
+    /**
+     * A value of a register row, which is found exactly by another field's value in one of its columns; or, where neither is
+     * named, by whatever of it stands on the paper.
+     */
     record ByRegister(String register, String column, String from, String take) implements Finder {
+        public boolean byPaper() {
+            return from == null;
+        }
+
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.register(this);
@@ -176,7 +183,9 @@ public sealed interface Finder {
 
         @Override
         public void examine(DocumentType type, String at, Faults faults) {
-            if (type.field(from).isEmpty()) {
+            if ((from == null) != (column == null)) {
+                faults.add(at, "name both the column and the field that it is found by, or neither");
+            } else if (from != null && type.field(from).isEmpty()) {
                 faults.add(at + "/from", "there is no field '" + from + "' in this type");
             }
         }

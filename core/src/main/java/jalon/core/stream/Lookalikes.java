@@ -21,8 +21,21 @@ public final class Lookalikes {
             Map.entry('B', '8'),
             Map.entry('ß', '8'),
             Map.entry('g', '9'));
-    private static final Map<Character, Character> TO_CAPITAL =
-            Map.of('0', 'O', '1', 'I', '2', 'Z', '4', 'A', '5', 'S', '8', 'B', '|', 'I', '6', 'G');
+    private static final Map<Character, Character> TO_CAPITAL = Map.ofEntries(
+            Map.entry('0', 'O'),
+            Map.entry('1', 'I'),
+            Map.entry('2', 'Z'),
+            Map.entry('4', 'A'),
+            Map.entry('5', 'S'),
+            Map.entry('6', 'G'),
+            Map.entry('8', 'B'),
+            Map.entry('|', 'I'),
+            Map.entry('$', 'S'),
+            Map.entry('§', 'S'),
+            Map.entry('@', 'Q'));
+
+    /** Signs among them, as a character class has them. */
+    static final String SIGNS = "$§@";
 
     private Lookalikes() {}
 

@@ -98,14 +98,18 @@ public final class Shape {
     private String pattern(int i) {
         return switch (places[i]) {
             case DIGIT -> "[0-9OoQDIlißSBZzgA|]";
-            case CAPITAL -> "[\\pL0-9|]";
+            case CAPITAL -> "[\\pL0-9|" + Lookalikes.SIGNS + "]";
             case ANY -> "[\\pL\\pN]";
             case ITSELF -> {
                 char c = literals[i];
                 if (Character.isLetterOrDigit(c)) {
                     yield "[" + c + Lookalikes.of(c) + "]";
                 }
-                yield c == '-' ? " ?[-–—_] ?" : isBlank(i) ? "[^\\pL\\pN]{1,2}" : Pattern.quote(String.valueOf(c));
+                yield c == '-'
+                        ? " ?[-–—_] ?"
+                        : c == '.' || c == ','
+                                ? " ?[.,]{1,2} ?"
+                                : isBlank(i) ? "[^\\pL\\pN]{1,2}" : Pattern.quote(String.valueOf(c));
             }
         };
     }

@@ -3,6 +3,7 @@ package jalon.core.index;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jalon.core.evidence.Reason;
+import jalon.core.register.Register;
 import jalon.core.stream.Check;
 import jalon.core.stream.Field;
 import jalon.core.stream.Shape;
@@ -135,7 +136,11 @@ class ChecksAndTidyTest {
         "PM-9999-A,PM-O821-8,PM-0821-B",
         "PM-9999-A,PM – 4821 – K,PM-4821-K",
         "A-99,C-l7,C-17",
-        "PM-9999-A,PM-4821,PM-4821"
+        "PM-9999-A,PM-4821,PM-4821",
+        "A99.999.9,'$84.712,2',S84.712.2",
+        "A99.999.9,'N61,.409. 1',N61.409.1",
+        "AA 999999,NZ‘594395,NZ 594395",
+        "99-9999-A,83-38 18-Q,83-3818-Q"
     })
     void aMisreadValueBecomesWhatItsFormAllows(String shape, String read, String mended) {
         assertThat(LookalikeMend.mend(read, Shape.of(shape))).isEqualTo(mended);

@@ -7,6 +7,7 @@ import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
+import jalon.core.register.Register;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import jalon.core.stream.Streams;
 import java.io.StringReader;

@@ -9,6 +9,7 @@ import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
 import jalon.core.read.PageTilt;
+import jalon.core.register.Register;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import jalon.core.stream.Streams;
 import jalon.core.text.Model;

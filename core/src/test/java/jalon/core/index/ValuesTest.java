@@ -2,6 +2,7 @@ package jalon.core.index;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import jalon.core.register.Register;
 import java.io.StringReader;
 import java.math.BigDecimal;
 import java.text.DecimalFormat;
@@ -27,6 +28,8 @@ class ValuesTest {
             delimiter = '|',
             value = {
                 "3 April 2026|2026-04-03",
+                "born 12 July 1995|1995-07-12",
+                "Date 24. Oct 2025|2025-10-24",
                 "April 3rd, 2026|2026-04-03",
                 "April 3, 2026|2026-04-03",
                 "03/04/26|2026-04-03",

@@ -1,9 +1,9 @@
 package jalon.server.api;
 
-import jalon.core.index.Register;
 import jalon.core.output.ControlSheet;
 import jalon.core.output.ControlSheets;
 import jalon.core.output.StreamSheets;
+import jalon.core.register.Register;
 import jalon.core.split.BatchHeader;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;

@@ -1,6 +1,6 @@
 package jalon.server.api;
 
-import jalon.core.index.Register;
+import jalon.core.register.Register;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamLibrary;
 import java.security.Principal;

@@ -91,7 +91,27 @@ record StoredView(
             FoundBy finder,
             List<StoredReason> reasons,
             List<String> candidates,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<StoredRow> rows,
             String by) {}
+
+    /** A register row that may have been meant. */
+    record StoredRow(String value, double certainty, List<StoredReason> why) {
+        static StoredRow of(FieldValue.RowFound row) {
+            return new StoredRow(row.value(), row.certainty(), stored(row.why()));
+        }
+
+        FieldValue.RowFound row() {
+            return new FieldValue.RowFound(value, certainty, reasons(why));
+        }
+    }
+
+    private static List<StoredReason> stored(List<Reason> reasons) {
+        return reasons.stream().map(StoredReason::of).toList();
+    }
+
+    private static List<Reason> reasons(List<StoredReason> stored) {
+        return stored.stream().map(StoredReason::reason).toList();
+    }
 
     @JsonInclude(JsonInclude.Include.NON_NULL)
     record StoredGroup(
@@ -197,8 +217,9 @@ record StoredView(
                 v.page(),
                 v.boxMm(),
                 v.finder(),
-                v.reasons().stream().map(StoredReason::of).toList(),
+                stored(v.reasons()),
                 v.candidates(),
+                v.rows().stream().map(StoredRow::of).toList(),
                 v.by());
     }
 
@@ -292,8 +313,9 @@ record StoredView(
                 v.state,
                 v.certainty,
                 new FieldValue.Source(v.page, v.boxMm, v.finder),
-                v.reasons.stream().map(StoredReason::reason).toList(),
+                reasons(v.reasons),
                 v.candidates,
+                v.rows == null ? List.of() : v.rows.stream().map(StoredRow::row).toList(),
                 v.by);
     }
 

@@ -2,8 +2,8 @@ package jalon.server.stream;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import jalon.core.index.Register;
 import jalon.core.output.StreamSheets;
+import jalon.core.register.Register;
 import jalon.core.run.Filing;
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.StreamDefinition;

@@ -1,4 +1,4 @@
-package jalon.core.index;
+package jalon.core.register;
 
 import java.io.IOException;
 import java.io.Reader;
@@ -27,6 +27,7 @@ public final class Register {
     private final List<Map<String, String>> rows;
     private final List<String> faults;
     private final Map<String, Column> byColumn = new HashMap<>();
+    private RowSearch search;
 
     private Register(String name, List<String> columns, List<Map<String, String>> rows, List<String> faults) {
         this.name = name;
@@ -96,6 +97,14 @@ public final class Register {
         return faults;
     }
 
+    /** Finds rows by whatever of them stands on a paper; made when it is first asked for. */
+    public synchronized RowSearch search() {
+        if (search == null) {
+            search = new RowSearch(columns, rows);
+        }
+        return search;
+    }
+
     /** The rows whose column has this value. */
     public List<Map<String, String>> rows(String column, String value) {
         String key = key(value);
@@ -108,7 +117,7 @@ public final class Register {
     }
 
     /** How the register itself writes a value that differs in accents at most; nothing when it writes several so. */
-    Optional<String> spelling(String column, String value) {
+    public Optional<String> spelling(String column, String value) {
         if (!rows(column, value).isEmpty()) {
             return Optional.of(value);
         }
@@ -122,9 +131,9 @@ public final class Register {
      * @param possible how many such values there could be
      * @param known those the register has
      */
-    record Neighbours(int possible, Set<String> known) {}
+    public record Neighbours(int possible, Set<String> known) {}
 
-    Neighbours neighbours(String column, String value) {
+    public Neighbours neighbours(String column, String value) {
         String key = key(value);
         Set<String> known = new HashSet<>();
         int possible = 0;

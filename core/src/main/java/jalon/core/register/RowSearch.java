@@ -1,0 +1,151 @@
+package jalon.core.register;
+
+import jalon.core.evidence.RowWeights;
+import jalon.core.register.RowMatch.Compared;
+import jalon.core.register.RowMatch.Level;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+
+/**
+ * Finds the rows that a paper may be about by whatever stands on it: names, telephone numbers, streets, days and numbers, in
+ * any order and place, nearly too. Keys bring the rows that may be meant, the rarest first; the best of them are compared
+ * column by column, see {@link RowWeights}; and what speaks for each becomes a certainty beside that of all others and of no
+ * row at all. Rows that the paper cannot tell apart share theirs.
+ */
+public final class RowSearch {
+    private static final int COMPARED = 120;
+
+    /** A key that so many rows have tells nothing in a large register; in a small one all rows may have it. */
+    private static final int MOST_ROWS = 2000;
+
+    /** Rows that are added up before the rarest keys are thought to have brought all that matter. */
+    private static final int ENOUGH_ROWS = 20_000;
+
+    private static final int KEPT = 9;
+    private static final double LEAST = 0.001;
+
+    private final List<Map<String, String>> rows;
+    private final List<ColumnSearch> columns = new ArrayList<>();
+    private final RowIndex index;
+
+    RowSearch(List<String> names, List<Map<String, String>> rows) {
+        this.rows = rows;
+        var builder = new RowIndex.Builder();
+        Map<String, ColumnKind> kinds = new HashMap<>();
+        for (String name : names) {
+            ColumnKind kind = ColumnKind.of(
+                    rows.stream().map(r -> r.getOrDefault(name, "")).toList());
+            kinds.put(name, kind);
+            for (int i = 0; i < rows.size(); i++) {
+                String value = rows.get(i).getOrDefault(name, "");
+                if (!value.isBlank()) {
+                    int row = i;
+                    ColumnSearch.keys(name, kind, value).forEach(key -> builder.add(key, row));
+                }
+            }
+        }
+        index = builder.built();
+        names.forEach(n -> columns.add(new ColumnSearch(n, kinds.get(n), index, Math.max(1, rows.size()))));
+    }
+
+    /** What each column holds. */
+    public Map<String, ColumnKind> kinds() {
+        Map<String, ColumnKind> kinds = new TreeMap<>();
+        columns.forEach(c -> kinds.put(c.column, c.kind));
+        return kinds;
+    }
+
+    /**
+     * @param without columns whose values are not looked for
+     * @param may only rows that may be meant, by what is known already
+     * @return the likeliest first; their certainties and that of no row at all make 1
+     */
+    public List<RowMatch> on(Paper paper, Set<String> without, Predicate<Map<String, String>> may) {
+        List<ColumnSearch> used =
+                columns.stream().filter(c -> !without.contains(c.column)).toList();
+        List<Candidate> candidates = candidates(paper, used).stream()
+                .filter(row -> may.test(rows.get(row)))
+                .map(row -> compared(row, paper, used))
+                .sorted(Comparator.comparingDouble(Candidate::bits).reversed())
+                .toList();
+        double prior = RowWeights.IN_REGISTER / Math.max(1, rows.size());
+        double none = 1 - RowWeights.IN_REGISTER;
+        double all = none
+                + candidates.stream()
+                        .mapToDouble(c -> prior * Math.pow(2, c.bits))
+                        .sum();
+        return candidates.stream()
+                .limit(KEPT)
+                .map(c -> c.match(prior * Math.pow(2, c.bits) / all))
+                .filter(m -> m.certainty() >= LEAST)
+                .toList();
+    }
+
+    private record Candidate(Map<String, String> row, double bits, List<Compared> columns, boolean telling) {
+        RowMatch match(double certainty) {
+            return new RowMatch(row, certainty, telling, columns);
+        }
+    }
+
+    private Candidate compared(int no, Paper paper, List<ColumnSearch> used) {
+        Map<String, String> row = rows.get(no);
+        List<Compared> found = new ArrayList<>();
+        double bits = 0;
+        int agree = 0;
+        boolean own = false;
+        boolean other = false;
+        for (ColumnSearch column : used) {
+            var compared = column.compared(row.getOrDefault(column.column, ""), paper);
+            if (compared.isEmpty()) {
+                continue;
+            }
+            Compared c = compared.get();
+            found.add(c);
+            bits += c.bits();
+            agree += c.level() == Level.ABSENT || column.kind == ColumnKind.TEXT ? 0 : 1;
+            own |= c.level() == Level.SAME && column.kind == ColumnKind.NUMBER;
+            // A family shares its last name, its telephone and its street.
+            other |= c.level() != Level.SAME && column.kind == ColumnKind.NAME;
+        }
+        found.sort(Comparator.comparingDouble(Compared::bits).reversed());
+        return new Candidate(row, bits, found, own || agree > 1 && !other);
+    }
+
+    /** Rows by summed rarity of the keys that they share with the paper. */
+    private List<Integer> candidates(Paper paper, List<ColumnSearch> used) {
+        List<Hit> hits = new ArrayList<>();
+        for (ColumnSearch column : used) {
+            for (String key : column.probes(paper)) {
+                int[] found = index.rows(key, MOST_ROWS);
+                if (found.length > 0) {
+                    hits.add(new Hit(found, Math.log((rows.size() + 1.0) / found.length)));
+                }
+            }
+        }
+        hits.sort(Comparator.comparingInt(h -> h.rows.length));
+        Map<Integer, Double> sums = new HashMap<>();
+        int added = 0;
+        for (Hit hit : hits) {
+            for (int row : hit.rows) {
+                sums.merge(row, hit.rarity, Double::sum);
+            }
+            added += hit.rows.length;
+            if (added > ENOUGH_ROWS) {
+                break;
+            }
+        }
+        return sums.entrySet().stream()
+                .sorted(Map.Entry.<Integer, Double>comparingByValue().reversed())
+                .limit(COMPARED)
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    private record Hit(int[] rows, double rarity) {}
+}
