@@ -5,6 +5,7 @@ import { pictureOf, type Box, type Schema } from '../api/client'
 import { isDoubt } from '../composables/useBatch'
 import Snippet from './Snippet.vue'
 import { useWords } from '../composables/useWords'
+import CandidateList from './CandidateList.vue'
 import KeyButton from './base/KeyButton.vue'
 
 /** One field: above, the piece of paper that its value was read from; below it the value, in plain letters. */
@@ -79,14 +80,7 @@ const state = computed(() => {
         <li v-for="(r, i) in value.reasons" :key="i">{{ reason(r) }}</li>
       </ul>
       <div v-if="!locked" class="choices">
-        <KeyButton
-          v-for="(c, i) in value.candidates"
-          :key="c"
-          :k="`Ctrl+${i + 1}`"
-          @click.stop="emit('settle', c)"
-        >
-          <span class="mono">{{ c }}</span>
-        </KeyButton>
+        <CandidateList :value="value" @take="(c) => emit('settle', c)" />
         <KeyButton v-if="field.mayBeAbsent" k="Ctrl+0" @click.stop="emit('settle', null)">
           {{ t('indexDesk.absent') }}
         </KeyButton>

@@ -49,6 +49,7 @@ export function value(
     finder: 'zone',
     reasons,
     candidates: [],
+    rows: [],
     by: '',
   }
 }

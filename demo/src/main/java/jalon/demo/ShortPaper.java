@@ -86,7 +86,7 @@ final class ShortPaper {
                 "cover-note",
                 List.of(),
                 List.of(first, terms),
-                Map.of("owner", v.owner(), "policy", policy, "from", from.toString()));
+                Map.of("vessel", v.registration(), "owner", v.owner(), "policy", policy, "from", from.toString()));
     }
 
     private static final String[] TERMS = {

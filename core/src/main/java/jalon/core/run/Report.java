@@ -100,7 +100,7 @@ public record Report(
             @JsonUnwrapped FieldValue.Source source,
             @JsonUnwrapped Reasons doubts,
             List<String> candidates,
-            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<Row> rows,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<FoundRow> rows,
             String by) {
         static Value of(FieldValue v) {
             return new Value(
@@ -110,7 +110,7 @@ public record Report(
                     v.source(),
                     Reasons.of(v.reasons()),
                     v.candidates(),
-                    v.rows().stream().map(Row::of).toList(),
+                    v.rows().stream().map(FoundRow::of).toList(),
                     v.by());
         }
     }
@@ -123,10 +123,10 @@ public record Report(
     }
 
     /** A register row that may be meant; see {@link FieldValue.RowFound}. */
-    public record Row(
+    public record FoundRow(
             String value, double certainty, @JsonUnwrapped Reasons found) {
-        static Row of(FieldValue.RowFound row) {
-            return new Row(row.value(), row.certainty(), Reasons.of(row.why()));
+        static FoundRow of(FieldValue.RowFound row) {
+            return new FoundRow(row.value(), row.certainty(), Reasons.of(row.why()));
         }
     }
 

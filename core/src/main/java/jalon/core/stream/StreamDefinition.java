@@ -122,7 +122,7 @@ public record StreamDefinition(
             title = title == null ? type : title;
             under = under == null ? List.of() : List.copyOf(under);
             words = words == null ? new Words(null, null) : words;
-            checkBelow = checkBelow == null ? 0.7 : checkBelow;
+            checkBelow = checkBelow == null ? 0.9 : checkBelow;
             fields = fields == null ? List.of() : List.copyOf(fields);
         }
 

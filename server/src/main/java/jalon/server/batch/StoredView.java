@@ -97,7 +97,7 @@ record StoredView(
     /** A register row that may have been meant. */
     record StoredRow(String value, double certainty, List<StoredReason> why) {
         static StoredRow of(FieldValue.RowFound row) {
-            return new StoredRow(row.value(), row.certainty(), stored(row.why()));
+            return new StoredRow(row.value(), row.certainty(), storedReasons(row.why()));
         }
 
         FieldValue.RowFound row() {
@@ -105,7 +105,7 @@ record StoredView(
         }
     }
 
-    private static List<StoredReason> stored(List<Reason> reasons) {
+    private static List<StoredReason> storedReasons(List<Reason> reasons) {
         return reasons.stream().map(StoredReason::of).toList();
     }
 
@@ -217,7 +217,7 @@ record StoredView(
                 v.page(),
                 v.boxMm(),
                 v.finder(),
-                stored(v.reasons()),
+                storedReasons(v.reasons()),
                 v.candidates(),
                 v.rows().stream().map(StoredRow::of).toList(),
                 v.by());
