@@ -28,6 +28,12 @@ public final class LearnedTypes {
     /** Of those so many are compared with each other. */
     private static final int RIVALS = 6;
 
+    /** A lookalike is found on a page to so much of what the best one is found to. */
+    private static final double ALIKE = 0.6;
+
+    /** Of what speaks for one lookalike against another of one sample, in log odds, so much is kept. */
+    private static final double OF_ONE_SAMPLE = 0.25;
+
     /** So many words are named as evidence. */
     private static final int NAMED = 3;
 
@@ -83,6 +89,7 @@ public final class LearnedTypes {
         }
         var seen = new SeenPage(page);
         List<Claim> claims = claims(seen);
+        temper(claims);
         double none = 1;
         double sum = none;
         for (Claim c : claims) {
@@ -96,6 +103,25 @@ public final class LearnedTypes {
         guesses.add(new Guess(null, null, none / sum, List.of()));
         guesses.sort(Comparator.comparingDouble(Guess::certainty).reversed());
         return guesses;
+    }
+
+    /**
+     * What is print and what was filled in cannot be told from one sample, so that what tells it from a lookalike may be
+     * neither: such odds count for less.
+     */
+    private static void temper(List<Claim> claims) {
+        for (Claim rival : claims) {
+            Claim best = claims.get(0);
+            boolean one = best.laid.template.pages.size() == 1 || rival.laid.template.pages.size() == 1;
+            if (rival != best && one && found(rival) >= ALIKE * found(best)) {
+                rival.utility = best.utility - OF_ONE_SAMPLE * (best.utility - rival.utility);
+            }
+        }
+    }
+
+    /** How much of a layout's words stand where it has them. */
+    private static double found(Claim c) {
+        return (double) c.shares.telling().size() / Math.max(1, c.laid.template.anchors.size());
     }
 
     /** The rarest words that stand where the samples have them say most. */

@@ -88,6 +88,17 @@ class LearnedTypesTest {
         }
     }
 
+    /** What tells them apart may have been filled in: of eight pages of families like this one was sure and wrong. */
+    @Test
+    void ofLookalikesOfOneSampleEachTheOddsCountForLess() {
+        LearnedTypes types = LearnedTypes.of(List.of(
+                sample("apply", 1, form(1, "Application for a parking permit", List.of())),
+                sample("renew", 1, form(2, "Renewal of a parking permit", List.of()))));
+        Guess best = best(types, form(3, "Renewal of a parking permit", List.of()));
+        assertThat(best.type()).isEqualTo("renew");
+        assertThat(best.certainty()).isLessThan(0.95);
+    }
+
     @Test
     void theGuessesAddUpAndSayWhatSpeaksForThem() {
         List<Guess> guesses = lookalikes().guesses(form(4, "Renewal of a parking permit", List.of()));
