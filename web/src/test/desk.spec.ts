@@ -91,6 +91,17 @@ describe('an index field', () => {
     await choices[1].trigger('click')
     expect(w.emitted('settle')).toEqual([['PM-4821-K'], [null]])
   })
+  test('offers rows of a register with what of each stands on the paper', async () => {
+    const rows = [
+      { value: 'K2001', certainty: 0.49, why: [{ code: 'rowAgrees' as const, with: { columns: 'holder' } }] },
+      { value: 'K2002', certainty: 0.49, why: [{ code: 'rowLacks' as const, with: { columns: 'born' } }] },
+    ]
+    const doubt = { ...value('doubtful', 'K2001', [HARD]), candidates: ['K2002'], rows }
+    const w = mount(IndexField, { props: { ...props, value: doubt, current: true }, global })
+    expect(w.find('.rows').text()).toContain('not on the paper: born')
+    await w.find('.rows button').trigger('click')
+    expect(w.emitted('settle')).toEqual([['K2002']])
+  })
   test('of a filed batch can be looked at and not be changed', () => {
     const w = mount(IndexField, {
       props: { ...props, value: value('settled', 'x'), current: true, locked: true },

@@ -6,12 +6,12 @@ import java.util.List;
 
 /** What a column of a register holds: how its values are looked for on paper. */
 public enum ColumnKind {
-    NAME(RowWeights.NAME),
-    TELEPHONE(RowWeights.TELEPHONE),
-    DATE(RowWeights.DATE),
-    STREET(RowWeights.STREET),
-    NUMBER(RowWeights.NUMBER),
-    TEXT(RowWeights.TEXT);
+    NAME(RowWeights.NAME, new NameLook()),
+    TELEPHONE(RowWeights.TELEPHONE, new FiguresLook(v -> Figures.telling(Plain.digits(v)), p -> p.dialled)),
+    DATE(RowWeights.DATE, new DayLook()),
+    STREET(RowWeights.STREET, new StreetLook()),
+    NUMBER(RowWeights.NUMBER, new FiguresLook(Plain::joined, p -> p.numbers)),
+    TEXT(RowWeights.TEXT, new TextLook());
 
     private static final Pattern ISO_DATE = Pattern.compile("(1[6-9]|20)\\d\\d-[01]\\d-[0-3]\\d");
     private static final Pattern CALLED = Pattern.compile("[+(]?\\d[\\d ()/.–-]{4,18}\\d");
@@ -30,9 +30,15 @@ public enum ColumnKind {
     private static final int SHORTEST_NUMBER = 3;
 
     private final RowWeights weights;
+    private final ValueLook look;
 
-    ColumnKind(RowWeights weights) {
+    ColumnKind(RowWeights weights, ValueLook look) {
         this.weights = weights;
+        this.look = look;
+    }
+
+    ValueLook look() {
+        return look;
     }
 
     RowWeights weights() {

@@ -13,19 +13,37 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** What stands on the pages of a document, as rows of a register are looked for in it. */
 public final class Paper {
     private static final Pattern DIALLED = Pattern.compile("[+(]?\\d[\\d ()/.–-]{4,18}\\d");
     private static final int MOST_JOINED = 3;
     private static final int LONGEST_NUMBER = 20;
-    static final int PREFIX = 4;
+    private static final int PREFIX = 4;
+    private static final LevenshteinDistance NEARLY = new LevenshteinDistance(2);
+
+    /** Two letters of a longer word may be others. */
+    private static final int LONG = 6;
+
+    private static final int SHORTEST_NEAR = 3;
 
     /** Where something stands. */
     record Spot(int page, Box box) {}
 
     /** @param at its place in the order of reading, by one for each */
-    record Token(String plain, String sound, Spot spot, int at) {}
+    record Token(String plain, String sound, Spot spot, int at) {
+        /** Whether it may be that word misread, or spelled as it sounds. */
+        boolean isNear(String word) {
+            int shorter = Math.min(plain.length(), word.length());
+            if (shorter < SHORTEST_NEAR || Math.abs(plain.length() - word.length()) > 2) {
+                return false;
+            }
+            int apart = NEARLY.apply(plain, word);
+            return apart >= 0 && apart <= (shorter > LONG ? 2 : 1)
+                    || sound.length() >= SHORTEST_NEAR && sound.equals(Plain.sound(word));
+        }
+    }
 
     record Day(LocalDate date, Spot spot) {}
 
@@ -94,10 +112,28 @@ public final class Paper {
             looks.add(">" + plain.substring(plain.length() - PREFIX));
         }
         String sound = Plain.sound(plain);
-        if (sound.length() >= 3) {
+        if (sound.length() >= SHORTEST_NEAR) {
             looks.add("=" + sound);
         }
         return looks;
+    }
+
+    /** Where a word stands, or one that it may have been read as. */
+    List<Token> nearly(String word) {
+        List<Token> found = new ArrayList<>(byPlain.getOrDefault(word, List.of()));
+        for (String looks : looks(word)) {
+            for (Token t : byLooks.getOrDefault(looks, List.of())) {
+                if (!t.plain.equals(word) && t.isNear(word)) {
+                    found.add(t);
+                }
+            }
+        }
+        return found;
+    }
+
+    /** As many words before and behind one, and itself. */
+    List<Token> around(Token at, int words) {
+        return tokens.subList(Math.max(0, at.at - words), Math.min(tokens.size(), at.at + words + 1));
     }
 
     /** Where some words stand next to each other in that order, if they do. */

@@ -121,7 +121,7 @@ public final class RowSearch {
     private List<Integer> candidates(Paper paper, List<ColumnSearch> used) {
         List<Hit> hits = new ArrayList<>();
         for (ColumnSearch column : used) {
-            for (String key : column.probes(paper)) {
+            for (String key : column.probes(paper).toList()) {
                 int[] found = index.rows(key, MOST_ROWS);
                 if (found.length > 0) {
                     hits.add(new Hit(found, Math.log((rows.size() + 1.0) / found.length)));
