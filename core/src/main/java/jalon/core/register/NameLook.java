@@ -22,9 +22,11 @@ final class NameLook extends WordsLook {
                 continue;
             }
             for (Token at : paper.nearly(word)) {
-                Level level = level(paper.around(at, wanted.size()), wanted);
+                List<Token> around = paper.around(at, wanted.size());
+                Level level = level(around, wanted);
                 if (best.worseThan(level)) {
-                    best = new Seen(level, at.spot(), at.plain().equals(word) ? word : null);
+                    var spot = Paper.spot(at, around, t -> wanted.stream().anyMatch(t::isNear));
+                    best = new Seen(level, spot, at.plain().equals(word) ? word : null);
                 }
             }
         }

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** What stands on the pages of a document, as rows of a register are looked for in it. */
@@ -129,6 +130,17 @@ public final class Paper {
             }
         }
         return found;
+    }
+
+    /** Where these words stand, of those around one that are in its line. */
+    static Spot spot(Token at, List<Token> around, Predicate<Token> these) {
+        Box line = at.spot.box();
+        Box all = around.stream()
+                .filter(t -> t.spot.page() == at.spot.page() && these.test(t))
+                .map(t -> t.spot.box())
+                .filter(box -> box.y() < line.bottom() && line.y() < box.bottom())
+                .reduce(line, Box::union);
+        return new Spot(at.spot.page(), all);
     }
 
     /** As many words before and behind one, and itself. */

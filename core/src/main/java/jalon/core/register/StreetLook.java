@@ -33,9 +33,10 @@ final class StreetLook extends WordsLook {
                 continue;
             }
             for (Token at : paper.nearly(word)) {
-                Level level = level(paper.around(at, wanted.size()), street, house);
+                List<Token> around = paper.around(at, wanted.size());
+                Level level = level(around, street, house);
                 if (best.worseThan(level)) {
-                    best = new Seen(level, at.spot(), word);
+                    best = new Seen(level, Paper.spot(at, around, t -> wanted.contains(t.plain())), word);
                 }
             }
         }

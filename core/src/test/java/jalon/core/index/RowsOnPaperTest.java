@@ -88,6 +88,9 @@ class RowsOnPaperTest {
         assertThat(all.get("no").value()).isEqualTo("K2000");
         assertThat(all.get("no").state()).isEqualTo(FieldValue.State.SURE);
         assertThat(all.get("no").page()).isEqualTo(1);
+        assertThat(all.get("no").boxMm().width())
+                .as("all of what agrees best, not its first word")
+                .isGreaterThan(10);
         assertThat(all.get("holder").value()).isEqualTo("Ewa Rosenholt");
     }
 
