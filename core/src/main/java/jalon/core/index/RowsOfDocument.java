@@ -34,7 +34,6 @@ final class RowsOfDocument {
             return register.search()
                     .on(
                             paper(),
-                            Set.of(),
                             row -> said.entrySet().stream()
                                     .allMatch(e ->
                                             row.getOrDefault(e.getKey(), "").equals(e.getValue())));
@@ -47,11 +46,12 @@ final class RowsOfDocument {
         type.fields().forEach(field -> {
             FieldValue value = settled.get(field.field());
             for (Finder finder : field.finders()) {
-                boolean rows = finder instanceof Finder.ByRegister by
+                if (value != null
+                        && value.value() != null
+                        && finder instanceof Finder.ByRegister by
                         && by.byPaper()
-                        && by.register().equals(register);
-                if (rows && value != null && value.value() != null) {
-                    said.put(((Finder.ByRegister) finder).take(), value.value());
+                        && by.register().equals(register)) {
+                    said.put(by.take(), value.value());
                 }
             }
         });

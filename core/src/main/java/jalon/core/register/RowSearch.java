@@ -8,7 +8,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 
@@ -62,16 +61,13 @@ public final class RowSearch {
     }
 
     /**
-     * @param without columns whose values are not looked for
      * @param may only rows that may be meant, by what is known already
      * @return the likeliest first; their certainties and that of no row at all make 1
      */
-    public List<RowMatch> on(Paper paper, Set<String> without, Predicate<Map<String, String>> may) {
-        List<ColumnSearch> used =
-                columns.stream().filter(c -> !without.contains(c.column)).toList();
-        List<Candidate> candidates = candidates(paper, used).stream()
+    public List<RowMatch> on(Paper paper, Predicate<Map<String, String>> may) {
+        List<Candidate> candidates = candidates(paper).stream()
                 .filter(row -> may.test(rows.get(row)))
-                .map(row -> compared(row, paper, used))
+                .map(row -> compared(row, paper))
                 .sorted(Comparator.comparingDouble(Candidate::bits).reversed())
                 .toList();
         double prior = RowWeights.IN_REGISTER / Math.max(1, rows.size());
@@ -93,14 +89,14 @@ public final class RowSearch {
         }
     }
 
-    private Candidate compared(int no, Paper paper, List<ColumnSearch> used) {
+    private Candidate compared(int no, Paper paper) {
         Map<String, String> row = rows.get(no);
         List<Compared> found = new ArrayList<>();
         double bits = 0;
         int agree = 0;
         boolean own = false;
         boolean other = false;
-        for (ColumnSearch column : used) {
+        for (ColumnSearch column : columns) {
             var compared = column.compared(row.getOrDefault(column.column, ""), paper);
             if (compared.isEmpty()) {
                 continue;
@@ -118,9 +114,9 @@ public final class RowSearch {
     }
 
     /** Rows by summed rarity of the keys that they share with the paper. */
-    private List<Integer> candidates(Paper paper, List<ColumnSearch> used) {
+    private List<Integer> candidates(Paper paper) {
         List<Hit> hits = new ArrayList<>();
-        for (ColumnSearch column : used) {
+        for (ColumnSearch column : columns) {
             for (String key : column.probes(paper).toList()) {
                 int[] found = index.rows(key, MOST_ROWS);
                 if (found.length > 0) {
