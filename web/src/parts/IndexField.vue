@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { pictureOf, type Box, type Schema } from '../api/client'
 import { isDoubt } from '../composables/useBatch'
 import Snippet from './Snippet.vue'
-import { useWords } from '../composables/useWords'
+import FieldReasons from './FieldReasons.vue'
 import CandidateList from './CandidateList.vue'
 import KeyButton from './base/KeyButton.vue'
 
@@ -21,7 +21,6 @@ const props = defineProps<{
 const emit = defineEmits<{ enter: []; settle: [value: string | null] }>()
 const draft = defineModel<string>({ required: true })
 const { t } = useI18n()
-const { reason } = useWords()
 
 const place = computed(() => {
   const from = props.taken ?? (props.value?.boxMm ? { page: props.value.page, box: props.value.boxMm } : null)
@@ -76,9 +75,7 @@ const state = computed(() => {
         spellcheck="false"
         dir="auto"
       />
-      <ul v-if="value.reasons.length" class="reasons">
-        <li v-for="(r, i) in value.reasons" :key="i">{{ reason(r) }}</li>
-      </ul>
+      <FieldReasons :reasons="value.reasons" />
       <div v-if="!locked" class="choices">
         <CandidateList :value="value" @take="(c) => emit('settle', c)" />
         <KeyButton v-if="field.mayBeAbsent" k="Ctrl+0" @click.stop="emit('settle', null)">
@@ -128,13 +125,6 @@ const state = computed(() => {
   --el-input-height: 36px;
   font-size: 19px;
   margin-top: 4px;
-}
-.reasons {
-  margin: 6px 0 0;
-  padding: 5px 8px 5px 24px;
-  background: var(--doubt-pale);
-  border-left: 3px solid var(--doubt);
-  font-size: 13.5px;
 }
 .choices {
   display: flex;

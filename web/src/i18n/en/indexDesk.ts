@@ -20,6 +20,7 @@ export default {
   pieceOf: 'Where {field} was read',
   nothingRead: 'Nothing could be read there.',
   candidate: 'Take a candidate',
+  earlier: 'First page of the document filed before, in batch {batch}',
   absent: 'Not on the document',
   fieldNext: 'Next field',
   zoomIn: 'Larger',

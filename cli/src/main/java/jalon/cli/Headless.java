@@ -1,10 +1,8 @@
 package jalon.cli;
 
 import jalon.core.apart.PageWorkers;
-import jalon.core.apart.ReadOneZone;
 import jalon.core.apart.WorkFailed;
 import jalon.core.apart.WriteDocument;
-import jalon.core.index.ZoneReader;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlaces;
@@ -89,18 +87,7 @@ final class Headless {
     }
 
     private BatchView index(List<PageFacts> pages, Map<String, Path> paths) {
-        ZoneReader zones = (page, zone, model) -> {
-            try {
-                var work = new ReadOneZone(paths.get(page.sha256()), page, zone, stream.language(), model);
-                return workers.insist(work).words();
-            } catch (WorkFailed | UnreadableFile e) {
-                // The page was read a moment ago; what was read then has to do.
-                return List.of();
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                return List.of();
-            }
-        };
+        var zones = new ZonesApart(workers, paths, stream.language());
         LocalDate today = LocalDate.now(ZoneId.systemDefault());
         return new BatchRun(stream, learned, registers, zones, today, BatchContext.NOTHING, BatchMemory.NONE)
                 .index(pages, List.of());

@@ -53,8 +53,10 @@ public final class BerthApplications {
         long hand = r.nextLong();
         boolean undated = i % 5 == 3;
         boolean struck = i % 4 == 2;
+        var boxes = new Ticks(new Random(hand + 1).nextInt(Ticks.KINDS.size()), i % 3 != 0, i % 9 == 4);
         pages.add(pen -> {
             form(pen, v, wants.berth(), undated ? "" : written, new Random(hand));
+            boxes.draw(pen, new Random(hand + 2));
             if (struck) {
                 Mistakes.scribble(pen, 72, 146, 24, new Random(hand));
             }
@@ -73,7 +75,51 @@ public final class BerthApplications {
         fields.put("length", v.lengthM());
         fields.put("berth", wants.berth());
         fields.put("applied", applied.toString());
+        fields.put("kind", Ticks.KINDS.get(boxes.kind()));
+        fields.put("insured", boxes.insured() ? "yes" : "no");
         return new PaperDocument("berth-application", List.of(pen -> cover(pen, v)), pages, fields);
+    }
+
+    /**
+     * The boxes of the form and what the owner ticked.
+     *
+     * @param undone whether another kind was ticked first and struck out
+     */
+    private record Ticks(int kind, boolean insured, boolean undone) {
+        static final List<String> KINDS = List.of("new", "renewal", "change");
+        private static final double SIZE = 4;
+        private static final double TOP = 172;
+
+        private static double left(int kind) {
+            return 71 + 30.0 * kind;
+        }
+
+        void draw(Pen pen, Random r) {
+            pen.text(20, TOP + 3.2, 10, "This application is");
+            for (int k = 0; k < KINDS.size(); k++) {
+                pen.box(left(k), TOP, SIZE, SIZE, 0.25);
+                pen.text(left(k) + 5.5, TOP + 3.2, 10, KINDS.get(k));
+            }
+            pen.box(left(3), TOP, SIZE, SIZE, 0.25).text(left(3) + 5.5, TOP + 3.2, 10, "insured");
+            tick(pen, left(kind), r);
+            if (undone) {
+                double other = left((kind + 1) % KINDS.size());
+                tick(pen, other, r);
+                pen.line(other - 3, TOP + 2.2, other + 16, TOP + 1.8, 0.5);
+            }
+            if (insured) {
+                tick(pen, left(3), r);
+            }
+        }
+
+        private static void tick(Pen pen, double x, Random r) {
+            if (r.nextInt(3) == 0) {
+                pen.line(x - 0.3, TOP + 0.2, x + 4.4, TOP + 3.9, 0.5).line(x + 4.2, TOP - 0.4, x + 0.1, TOP + 4.2, 0.5);
+            } else {
+                pen.line(x + 0.5, TOP + 1.8, x + 1.7, TOP + 3.5, 0.5)
+                        .line(x + 1.7, TOP + 3.5, x + 4.6 + r.nextDouble(), TOP - 0.8, 0.5);
+            }
+        }
     }
 
     private static void cover(Pen pen, Vessel v) {

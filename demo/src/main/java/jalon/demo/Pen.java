@@ -8,6 +8,7 @@ import java.awt.Color;
 import java.awt.Font;
 import java.awt.FontFormatException;
 import java.awt.Graphics2D;
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
@@ -85,6 +86,13 @@ public final class Pen {
         return this;
     }
 
+    /** A line of any shape, as a round nib draws it. */
+    public Pen stroke(Shape shape, double width) {
+        g.setStroke(new BasicStroke((float) width, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
+        g.draw(shape);
+        return this;
+    }
+
     /** A barcode with its quiet zone inside the given width. */
     public Pen barcode(BarcodeFormat kind, double x, double y, double w, double h, String value) {
         try {
@@ -143,8 +151,7 @@ public final class Pen {
                     y - 2 * r.nextDouble());
         }
         g.setColor(new Color(20, 30, 110));
-        g.setStroke(new BasicStroke(0.35f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
-        g.draw(stroke);
+        stroke(stroke, 0.35);
         g.setColor(Color.BLACK);
         return this;
     }

@@ -93,7 +93,7 @@ public final class CodeBench {
         if (show
                 && System.getenv("PAGES") != null
                 && List.of(System.getenv("PAGES").split(",")).contains("" + no)) {
-            ImageIO.write(page.image(), "png", new java.io.File("/tmp/code-" + no + ".png"));
+            ImageIO.write(page.image(), "png", new java.io.File(System.getenv("SHOW"), "code-" + no + ".png"));
         }
     }
 
@@ -238,12 +238,17 @@ public final class CodeBench {
                 found[reader.ordinal()] += seen.size();
                 if (show && reader == Reader.JALON && !seen.isEmpty()) {
                     System.err.println("codeless " + i + " FALSE " + seen);
-                    ImageIO.write(image, "png", new java.io.File("/tmp/codeless-" + i + ".png"));
+                    ImageIO.write(image, "png", new java.io.File(System.getenv("SHOW"), "codeless-" + i + ".png"));
                 }
             }
-            patches += (int) Marks.found(GrayPlane.of(image, dpi)).upright(0, false).stream()
+            List<Mark> bars = Marks.found(GrayPlane.of(image, dpi)).upright(0, false).stream()
                     .filter(m -> m.kind() == Mark.Kind.PATCH)
-                    .count();
+                    .toList();
+            patches += bars.size();
+            if (show && !bars.isEmpty()) {
+                System.err.println("codeless " + i + " FALSE " + bars);
+                ImageIO.write(image, "png", new java.io.File(System.getenv("SHOW"), "codeless-patch-" + i + ".png"));
+            }
         }
         int some = (pages + 4) / 5;
         table.title("Pages without codes", "", "Jalon", "plain library", "command");

@@ -6,7 +6,7 @@ import java.util.List;
 
 /** Work on one received file, mostly on one page of it. */
 public sealed interface OneFileWork<R extends Record> extends PageWork<R>
-        permits CountPages, ReadOnePage, ReadOneZone, MakePictures {
+        permits CountPages, ReadOnePage, ReadOneZone, SeeTickBoxes, MakePictures {
     Path file();
 
     @Override

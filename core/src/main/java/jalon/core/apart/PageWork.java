@@ -18,6 +18,7 @@ import java.util.Collection;
     @JsonSubTypes.Type(value = CountPages.class, name = "countPages"),
     @JsonSubTypes.Type(value = ReadOnePage.class, name = "readPage"),
     @JsonSubTypes.Type(value = ReadOneZone.class, name = "readZone"),
+    @JsonSubTypes.Type(value = SeeTickBoxes.class, name = "seeTickBoxes"),
     @JsonSubTypes.Type(value = MakePictures.class, name = "makePictures"),
     @JsonSubTypes.Type(value = WriteDocument.class, name = "writeDocument")
 })

@@ -22,8 +22,7 @@ import java.util.List;
 public record ReadOneZone(Path file, PageFacts page, Box zone, String language, Model model)
         implements OneFileWork<ReadOneZone.Words> {
     public ReadOneZone {
-        page = new PageFacts(
-                page.no(), page.file(), page.filePage(), page.sha256(), page.image(), List.of(), List.of());
+        page = page.imageOnly();
     }
 
     public record Words(List<Word> words) {}

@@ -106,6 +106,12 @@ public final class Certainty {
     /** Odds from other values of the document that stand in the same row. */
     public static final double SAME_ROW = 50;
 
+    /** Odds from a sum that is right: a misread figure in any of its parts makes it wrong. */
+    public static final double SUM_IS_RIGHT = 50;
+
+    /** Odds from the same value in two places, each read by itself. */
+    public static final double SAME_IN_TWO_PLACES = 50;
+
     /** Three of four changes of a letter for what can stand there are right. */
     private static final double MENDED = 1 / 3.0;
 

@@ -168,6 +168,22 @@ public record Reason(Code code, Map<String, String> with) {
         ROW_OF_A_FAMILY,
         @JsonProperty("noRowOnPaper")
         NO_ROW_ON_PAPER("register"),
+        @JsonProperty("boxesNotSeen")
+        BOXES_NOT_SEEN,
+        @JsonProperty("boxOffPage")
+        BOX_OFF_PAGE,
+        @JsonProperty("nothingTicked")
+        NOTHING_TICKED,
+        @JsonProperty("severalTicked")
+        SEVERAL_TICKED("values"),
+        @JsonProperty("struckOut")
+        STRUCK_OUT("values"),
+        /** A box that is full may be meant or undone. */
+        @JsonProperty("filledBox")
+        FILLED_BOX("values"),
+        /** No printed frame is where the box should be. */
+        @JsonProperty("noFrame")
+        NO_FRAME,
         @JsonProperty("circle")
         CIRCLE,
         @JsonProperty("noRegister")
@@ -188,6 +204,8 @@ public record Reason(Code code, Map<String, String> with) {
         LENGTH("characters"),
         @JsonProperty("notADate")
         NOT_A_DATE("text"),
+        @JsonProperty("notATime")
+        NOT_A_TIME("text"),
         @JsonProperty("inTheFuture")
         IN_THE_FUTURE,
         @JsonProperty("tooLongAgo")
@@ -202,6 +220,20 @@ public record Reason(Code code, Map<String, String> with) {
         MORE_THAN("most"),
         @JsonProperty("notOneOf")
         NOT_ONE_OF("values"),
+        @JsonProperty("checkDigitFails")
+        CHECK_DIGIT_FAILS,
+        @JsonProperty("sumDiffers")
+        SUM_DIFFERS("fields", "sum"),
+        @JsonProperty("tooSoonAfter")
+        TOO_SOON_AFTER("field", "date"),
+        @JsonProperty("tooLongAfter")
+        TOO_LONG_AFTER("field", "date", "days"),
+        @JsonProperty("differsFrom")
+        DIFFERS_FROM("field", "value"),
+        @JsonProperty("twiceInBatch")
+        TWICE_IN_BATCH("document"),
+        @JsonProperty("filedBefore")
+        FILED_BEFORE("on", "batch", "page"),
 
         /** Kept from before reasons had codes: the words as they were written down. */
         @JsonProperty("asWritten")

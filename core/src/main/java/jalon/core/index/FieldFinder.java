@@ -1,6 +1,7 @@
 package jalon.core.index;
 
 import jalon.core.evidence.Reason;
+import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
 import java.util.List;
 import java.util.Map;
@@ -21,7 +22,7 @@ interface FieldFinder {
                 List.of(Reading.of(value.value(), value.certainty(), value.page(), value.boxMm(), FoundBy.INHERITED)));
     }
 
-    static FieldFinder of(Finder finder) {
+    static FieldFinder of(Finder finder, Field field) {
         return finder.match(new Finder.Cases<>() {
             @Override
             public FieldFinder zone(Finder.ByZone zone) {
@@ -46,6 +47,11 @@ interface FieldFinder {
             @Override
             public FieldFinder register(Finder.ByRegister register) {
                 return new RegisterFinder(register);
+            }
+
+            @Override
+            public FieldFinder ticks(Finder.ByTicks ticks) {
+                return new TickFinder(ticks, field);
             }
 
             @Override

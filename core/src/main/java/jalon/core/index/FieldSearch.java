@@ -7,8 +7,10 @@ import jalon.core.stream.Check;
 import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -21,6 +23,10 @@ final class FieldSearch {
     private static final double PROVEN = 0.999;
 
     private static final int MOST_LOOKS = 3;
+
+    /** A list is as sure as its least sure value: each is read again. */
+    private static final int MOST_LOOKS_AT_A_LIST = 12;
+
     private static final int MOST_CANDIDATES = 9;
 
     /** Whatever speaks for a value, with one of these it is not sure. */
@@ -30,7 +36,18 @@ final class FieldSearch {
             Reason.Code.SEVERAL_ROWS,
             Reason.Code.OTHER_ROW,
             Reason.Code.ROW_OF_A_FAMILY,
-            Reason.Code.NO_BARCODE);
+            Reason.Code.NO_BARCODE,
+            Reason.Code.SEVERAL_TICKED,
+            Reason.Code.STRUCK_OUT,
+            Reason.Code.FILLED_BOX,
+            Reason.Code.NO_FRAME,
+            Reason.Code.SUM_DIFFERS,
+            Reason.Code.TOO_SOON_AFTER,
+            Reason.Code.TOO_LONG_AFTER,
+            Reason.Code.DIFFERS_FROM);
+
+    /** Letters of any script, and what stands between the parts of names. */
+    private static final String A_NAME = "[\\p{L}\\p{M} .,'’&/()-]+";
 
     private final Field field;
     private final Search search;
@@ -62,11 +79,11 @@ final class FieldSearch {
 
     FieldValue value() {
         for (Finder finder : field.finders()) {
-            Found found = FieldFinder.of(finder).find(search);
+            Found found = FieldFinder.of(finder, field).find(search);
             rows = found.rows();
             List<Judged> passing = passing(found.readings());
             if (!passing.isEmpty()) {
-                return chosen(passing);
+                return field.several() ? listed(passing) : chosen(passing);
             }
             notes.addAll(found.notes());
         }
@@ -78,9 +95,9 @@ final class FieldSearch {
         for (Reading reading : readings) {
             Judged judged = judged(reading, Certainty.Look.NONE);
             String value = judged.value();
-            boolean mayPass = looks < MOST_LOOKS && NearMiss.mayPass(value, field, search.known());
+            boolean mayPass = looks < most() && NearMiss.mayPass(value, field, search.known());
             boolean proven = certainty(judged) >= PROVEN;
-            if (judged.passed() ? passing.isEmpty() && printed(reading) && !proven : mayPass) {
+            if (judged.passed() ? wanted(judged, passing) && printed(reading) && !proven : mayPass) {
                 judged = lookedAgain(judged);
             }
             if (reading.source().finder() == FoundBy.LABEL && labels.says(judged.value())) {
@@ -103,6 +120,17 @@ final class FieldSearch {
             }
         }
         return passing;
+    }
+
+    private int most() {
+        return field.several() ? MOST_LOOKS_AT_A_LIST : MOST_LOOKS;
+    }
+
+    /** Whether a reading would be taken that nothing speaks against. */
+    private boolean wanted(Judged judged, List<Judged> passing) {
+        return field.several()
+                ? looks < most() && passing.stream().noneMatch(p -> p.value().equals(judged.value()))
+                : passing.isEmpty();
     }
 
     private Judged judged(Reading reading, Certainty.Look look) {
@@ -161,7 +189,8 @@ final class FieldSearch {
                 .filter(other -> !other.equals(value))
                 .distinct()
                 .toList();
-        if (!rivals.isEmpty()) {
+        // Of ticked boxes their finder has said so, by what they mean.
+        if (!rivals.isEmpty() && first.reading().source().finder() != FoundBy.TICKS) {
             doubts.add(
                     first.reading().source().finder() == FoundBy.REGISTER
                             ? Reason.Code.SEVERAL_ROWS.with(registerOf())
@@ -172,6 +201,28 @@ final class FieldSearch {
                 .findFirst()
                 .ifPresent(m -> doubts.add(Reason.Code.LOST_BEFORE.with(m.value())));
         return finished(first, doubts, rivals);
+    }
+
+    /** All that passed, each once, in the order in which they stand; one that is not sure keeps the list from being so. */
+    private FieldValue listed(List<Judged> passing) {
+        Map<String, FieldValue> each = new LinkedHashMap<>();
+        passing.forEach(judged -> each.computeIfAbsent(judged.value(), v -> finished(judged, List.of(), List.of())));
+        List<FieldValue> values = List.copyOf(each.values());
+        Set<Reason> reasons = new LinkedHashSet<>(notes);
+        missed.forEach(m -> reasons.add(Reason.Code.LOST_BEFORE.with(m.value())));
+        boolean sure = reasons.isEmpty() && values.stream().allMatch(v -> v.state() == FieldValue.State.SURE);
+        values.forEach(v -> reasons.addAll(v.reasons()));
+        double certainty =
+                values.stream().mapToDouble(FieldValue::certainty).min().orElse(0);
+        return new FieldValue(
+                String.join(Field.JOINED_BY, each.keySet()),
+                sure ? FieldValue.State.SURE : FieldValue.State.DOUBTFUL,
+                certainty,
+                values.get(0).source(),
+                sure ? List.of() : List.copyOf(reasons),
+                List.of(),
+                List.of(),
+                null);
     }
 
     private FieldValue wrong(Judged judged) {
@@ -205,6 +256,7 @@ final class FieldSearch {
         candidates.addAll(judged.tidied().others());
         candidates.addAll(reading.alternatives());
         failing.forEach(f -> candidates.add(f.value()));
+        candidates.addAll(field.choices().keySet());
         return new FieldValue(
                 judged.value(),
                 state,
@@ -245,7 +297,7 @@ final class FieldSearch {
     private static boolean printed(Reading reading) {
         return switch (reading.source().finder()) {
             case ZONE, SHAPE, LABEL -> true;
-            case BARCODE, REGISTER, INHERITED, FIXED, PERSON, NONE -> false;
+            case BARCODE, REGISTER, TICKS, INHERITED, FIXED, PERSON, NONE -> false;
         };
     }
 
@@ -266,12 +318,25 @@ final class FieldSearch {
             reasons.removeIf(r -> r.code() == Reason.Code.NO_BARCODE);
         }
         return new FieldValue(
-                null, FieldValue.State.EMPTY, 0, FieldValue.Source.NONE, reasons, List.of(), List.of(), null);
+                null,
+                FieldValue.State.EMPTY,
+                0,
+                FieldValue.Source.NONE,
+                reasons,
+                field.choices().keySet().stream().limit(MOST_CANDIDATES).toList(),
+                List.of(),
+                null);
     }
 
     static List<Check> checks(Field field) {
         if (field.kind() == Field.Kind.NUMBER && field.checks().isEmpty()) {
             return List.of(new Check.Matches("[0-9]+"));
+        }
+        if (!field.choices().isEmpty() && field.checks().isEmpty()) {
+            return List.of(new Check.OneOf(List.copyOf(field.choices().keySet())));
+        }
+        if (field.kind() == Field.Kind.NAME && field.checks().isEmpty()) {
+            return List.of(new Check.Matches(A_NAME));
         }
         return field.checks();
     }

@@ -3,8 +3,10 @@ package jalon.core.index;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -48,6 +50,25 @@ public record FieldValue(
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record Source(int page, Box boxMm, FoundBy finder) {
         static final Source NONE = new Source(0, null, FoundBy.NONE);
+    }
+
+    /** The same with something that speaks against it, so that it is not sure any more; what a person settled stays settled. */
+    public FieldValue doubted(Reason why) {
+        List<Reason> more = new ArrayList<>(reasons);
+        more.add(why);
+        return new FieldValue(
+                value, state == State.SURE ? State.DOUBTFUL : state, certainty, source, more, candidates, rows, by);
+    }
+
+    /** The same after one more piece of evidence for it. */
+    FieldValue raised(double odds, double sureFrom) {
+        if (state != State.SURE && state != State.DOUBTFUL) {
+            return this;
+        }
+        double more = Certainty.raised(certainty, odds);
+        boolean sure = more >= sureFrom && reasons.stream().noneMatch(FieldSearch::neverSure);
+        return new FieldValue(
+                value, sure ? State.SURE : state, more, source, sure ? List.of() : reasons, candidates, rows, by);
     }
 
     public int page() {

@@ -14,6 +14,8 @@ public enum FoundBy {
     LABEL,
     @JsonProperty("register")
     REGISTER,
+    @JsonProperty("ticks")
+    TICKS,
     @JsonProperty("inherited")
     INHERITED,
     @JsonProperty("fixed")

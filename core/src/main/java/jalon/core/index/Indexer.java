@@ -6,6 +6,7 @@ import jalon.core.register.Register;
 import jalon.core.stream.Field;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,6 +32,7 @@ public final class Indexer {
                 document,
                 zones,
                 known,
+                new TicksOfDocument(type, document, zones),
                 name -> type.field(name).map(this::value),
                 new RowsOfDocument(type, document, known, settled)::of);
     }
@@ -48,7 +50,7 @@ public final class Indexer {
         indexer.holdRowsTogether(type);
         Map<String, FieldValue> inOrder = new LinkedHashMap<>();
         type.fields().forEach(field -> inOrder.put(field.field(), indexer.value(field)));
-        return inOrder;
+        return AcrossFields.judged(type, inOrder);
     }
 
     /** What was looked up by a value is as good as that value, once the other values of its row have spoken. */
@@ -87,11 +89,29 @@ public final class Indexer {
         if (typed == null || typed.isBlank()) {
             return new FieldValue(null, FieldValue.State.SETTLED, 1, source, List.of(), List.of(), List.of(), by);
         }
-        Tidying.Tidied tidied = Tidy.tidy(typed, field, today);
-        List<Reason> notes = tidied.problem() != null
-                ? List.of(tidied.problem())
-                : Checks.check(tidied.value(), FieldSearch.checks(field), new Known(registers, today), false)
-                        .problems();
-        return new FieldValue(tidied.value(), FieldValue.State.SETTLED, 1, source, notes, List.of(), List.of(), by);
+        List<String> values = new ArrayList<>();
+        List<Reason> notes = new ArrayList<>();
+        for (String one : field.values(typed)) {
+            Tidying.Tidied tidied = Tidy.tidy(one, field, today);
+            values.add(tidied.value());
+            notes.addAll(
+                    tidied.problem() != null
+                            ? List.of(tidied.problem())
+                            : Checks.check(
+                                            tidied.value(),
+                                            FieldSearch.checks(field),
+                                            new Known(registers, today),
+                                            false)
+                                    .problems());
+        }
+        return new FieldValue(
+                String.join(Field.JOINED_BY, values),
+                FieldValue.State.SETTLED,
+                1,
+                source,
+                notes,
+                List.of(),
+                List.of(),
+                by);
     }
 }

@@ -44,7 +44,11 @@ final class SameRow {
         byRegister.forEach((register, held) -> {
             if (held.size() > 1) {
                 boolean together = together(known.registers().get(register), held);
-                held.forEach(h -> changed.put(h.field().field(), together ? raised(h) : apart(h, register)));
+                held.forEach(h -> changed.put(
+                        h.field().field(),
+                        together
+                                ? h.value().raised(Certainty.SAME_ROW, h.field().sureFrom())
+                                : apart(h.value(), register)));
             }
         });
         return changed;
@@ -65,33 +69,7 @@ final class SameRow {
         return !rows.isEmpty();
     }
 
-    private static FieldValue raised(Held held) {
-        FieldValue v = held.value();
-        if (v.state() != FieldValue.State.SURE && v.state() != FieldValue.State.DOUBTFUL) {
-            return v;
-        }
-        double certainty = Certainty.raised(v.certainty(), Certainty.SAME_ROW);
-        boolean sure =
-                certainty >= held.field().sureFrom() && v.reasons().stream().noneMatch(FieldSearch::neverSure);
-        return new FieldValue(
-                v.value(),
-                sure ? FieldValue.State.SURE : v.state(),
-                certainty,
-                v.source(),
-                sure ? List.of() : v.reasons(),
-                v.candidates(),
-                v.rows(),
-                v.by());
-    }
-
-    private static FieldValue apart(Held held, String register) {
-        FieldValue v = held.value();
-        if (v.state() == FieldValue.State.SETTLED) {
-            return v;
-        }
-        List<Reason> reasons = new ArrayList<>(v.reasons());
-        reasons.add(Reason.Code.OTHER_ROW.with(register));
-        var state = v.state() == FieldValue.State.SURE ? FieldValue.State.DOUBTFUL : v.state();
-        return new FieldValue(v.value(), state, v.certainty(), v.source(), reasons, v.candidates(), v.rows(), v.by());
+    private static FieldValue apart(FieldValue value, String register) {
+        return value.state() == FieldValue.State.SETTLED ? value : value.doubted(Reason.Code.OTHER_ROW.with(register));
     }
 }

@@ -12,6 +12,7 @@ import java.util.function.Function;
  *
  * @param type of the document
  * @param rows of a register that the document may be about, worked out once
+ * @param ticks its boxes to tick, looked at once
  * @param values other fields' values by their names, worked out when they are asked for; empty for a name there is not
  */
 record Search(
@@ -19,5 +20,6 @@ record Search(
         Document document,
         ZoneReader zones,
         Known known,
+        TicksOfDocument ticks,
         Function<String, Optional<FieldValue>> values,
         Function<Register, List<RowMatch>> rows) {}

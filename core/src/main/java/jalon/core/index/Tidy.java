@@ -28,16 +28,23 @@ final class Tidy {
             doubts.addAll(tidied.doubts());
             others.addAll(tidied.others());
         }
+        if (!field.choices().isEmpty()) {
+            Tidying.Tidied chosen = Choices.of(field).meant(value);
+            doubts.addAll(chosen.doubts());
+            return new Tidying.Tidied(chosen.value(), chosen.problem(), doubts, List.copyOf(others));
+        }
         return new Tidying.Tidied(value, null, doubts, List.copyOf(others));
     }
 
-    /** A date or amount is brought to its one form even where the stream does not say so. */
+    /** A date, time or amount is brought to its one form even where the stream does not say so. */
     private static List<TidyStep> steps(Field field) {
         List<TidyStep> steps = new ArrayList<>(field.tidy());
         if (field.kind() == Field.Kind.DATE && steps.stream().noneMatch(TidyStep.Date.class::isInstance)) {
             steps.add(new TidyStep.Date(null));
         } else if (field.kind() == Field.Kind.AMOUNT && steps.stream().noneMatch(TidyStep.Amount.class::isInstance)) {
             steps.add(new TidyStep.Amount());
+        } else if (field.kind() == Field.Kind.TIME && steps.stream().noneMatch(TidyStep.Time.class::isInstance)) {
+            steps.add(new TidyStep.Time());
         }
         return steps;
     }

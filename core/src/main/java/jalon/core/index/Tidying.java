@@ -4,6 +4,7 @@ import jalon.core.evidence.Reason;
 import jalon.core.stream.TidyStep;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -78,6 +79,11 @@ interface Tidying {
             public Tidying date(TidyStep.Date step) {
                 var dates = new Dates(step.order() == TidyStep.Date.Order.DAY_FIRST, today, future);
                 return value -> spelled(value, dates.find(value), LocalDate::toString, Reason.Code.NOT_A_DATE);
+            }
+
+            @Override
+            public Tidying time(TidyStep.Time step) {
+                return value -> spelled(value, ClockTimes.find(value), LocalTime::toString, Reason.Code.NOT_A_TIME);
             }
 
             @Override

@@ -47,6 +47,11 @@ public record PageFacts(
                         .toList());
     }
 
+    /** What is needed to find a part of its picture again: no words, no marks. */
+    public PageFacts imageOnly() {
+        return new PageFacts(no, file, filePage, sha256, image, List.of(), List.of());
+    }
+
     PageFacts withWords(List<Word> others) {
         return new PageFacts(no, file, filePage, sha256, image, marks, others);
     }

@@ -6,11 +6,11 @@ import java.util.Locale;
 import org.apache.commons.lang3.StringUtils;
 
 /** Letters and digits as they are compared: capitals without accents, and what is heard or misread alike as one. */
-final class Plain {
+public final class Plain {
     private Plain() {}
 
     /** The runs of letters and digits in a text. */
-    static List<String> tokens(String text) {
+    public static List<String> tokens(String text) {
         List<String> found = new ArrayList<>();
         StringBuilder one = new StringBuilder();
         for (char c : (of(text) + " ").toCharArray()) {
@@ -25,7 +25,7 @@ final class Plain {
     }
 
     /** All of its letters and digits in a row. */
-    static String joined(String text) {
+    public static String joined(String text) {
         return String.join("", tokens(text));
     }
 

@@ -8,10 +8,14 @@ import java.util.Map;
  *
  * @param inherited what fields may inherit
  * @param expectedPages as typed by a person, or null; what a batch header sheet says counts where nobody typed
+ * @param filed documents that were filed with other batches
  */
 public record BatchContext(
-        Map<Finder.Inherited.From, String> inherited, Integer expectedPages, Integer expectedDocuments) {
-    public static final BatchContext NOTHING = new BatchContext(Map.of(), null, null);
+        Map<Finder.Inherited.From, String> inherited,
+        Integer expectedPages,
+        Integer expectedDocuments,
+        FiledBefore filed) {
+    public static final BatchContext NOTHING = new BatchContext(Map.of(), null, null, FiledBefore.NOTHING);
 
     public BatchContext {
         inherited = Map.copyOf(inherited);

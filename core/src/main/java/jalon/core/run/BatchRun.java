@@ -95,6 +95,7 @@ public final class BatchRun {
         List<BatchView.DocumentView> documents = (fields ? drafts.parallelStream() : drafts.stream())
                 .map(draft -> document(draft, desk, byNo, groups, fields))
                 .toList();
+        documents = fields ? AcrossDocuments.judged(stream, documents, about.filed()) : documents;
         return new BatchView(
                 List.copyOf(pages),
                 documents,

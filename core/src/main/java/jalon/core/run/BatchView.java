@@ -190,6 +190,11 @@ public record BatchView(
             return new DocumentView(other, pages, separator, group, stake, type, fields);
         }
 
+        /** With its fields judged otherwise. */
+        BatchView.DocumentView with(Map<String, FieldValue> judged) {
+            return new DocumentView(no, pages, separator, group, stake, type, judged);
+        }
+
         /** Fields a person should look at. */
         public long fieldDoubts() {
             return fields.values().stream().filter(v -> isDoubt(v)).count();

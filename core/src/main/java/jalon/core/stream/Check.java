@@ -3,8 +3,10 @@ package jalon.core.stream;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import jalon.core.stream.StreamDefinition.DocumentType;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** What a value must satisfy. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "check")
@@ -15,7 +17,13 @@ import java.util.List;
     @JsonSubTypes.Type(value = Check.Date.class, name = "date"),
     @JsonSubTypes.Type(value = Check.Range.class, name = "range"),
     @JsonSubTypes.Type(value = Check.OneOf.class, name = "oneOf"),
-    @JsonSubTypes.Type(value = Check.InRegister.class, name = "inRegister")
+    @JsonSubTypes.Type(value = Check.InRegister.class, name = "inRegister"),
+    @JsonSubTypes.Type(value = Check.CheckDigit.class, name = "checkDigit"),
+    @JsonSubTypes.Type(value = Check.Sum.class, name = "sum"),
+    @JsonSubTypes.Type(value = Check.After.class, name = "after"),
+    @JsonSubTypes.Type(value = Check.SameAs.class, name = "sameAs"),
+    @JsonSubTypes.Type(value = Check.OnceInBatch.class, name = "onceInBatch"),
+    @JsonSubTypes.Type(value = Check.NotFiledBefore.class, name = "notFiledBefore")
 })
 public sealed interface Check {
     /** One answer for each kind of check. */
@@ -33,6 +41,18 @@ public sealed interface Check {
         R oneOf(OneOf oneOf);
 
         R inRegister(InRegister inRegister);
+
+        R checkDigit(CheckDigit checkDigit);
+
+        R sum(Sum sum);
+
+        R after(After after);
+
+        R sameAs(SameAs sameAs);
+
+        R onceInBatch(OnceInBatch onceInBatch);
+
+        R notFiledBefore(NotFiledBefore notFiledBefore);
     }
 
     <R> R match(Cases<R> cases);
@@ -40,9 +60,19 @@ public sealed interface Check {
     /**
      * Tells what is at fault beyond what the schema can say; most kinds have nothing to tell.
      *
+     * @param type the document type it belongs to
      * @param at JSON pointer of the check
      */
-    default void examine(String at, Faults faults) {}
+    default void examine(DocumentType type, String at, Faults faults) {
+        others().stream()
+                .filter(name -> type.field(name).isEmpty())
+                .forEach(name -> faults.add(at, "there is no field '" + name + "' in this type"));
+    }
+
+    /** The other fields of the type that it looks at. */
+    default List<String> others() {
+        return List.of();
+    }
 
     /** @param like a {@linkplain Shape shape} */
     record Like(String like) implements Check {
@@ -60,7 +90,7 @@ public sealed interface Check {
         }
 
         @Override
-        public void examine(String at, Faults faults) {
+        public void examine(DocumentType type, String at, Faults faults) {
             faults.pattern(pattern, at + "/pattern");
         }
     }
@@ -75,10 +105,37 @@ public sealed interface Check {
     /**
      * A real date, {@code yyyy-MM-dd}.
      *
+     * @param role what the day is, from which the rest follows where it is not said; or null
      * @param future whether a date after today is allowed
      * @param yearsBack how long ago it may be at most, or null
      */
-    record Date(@JsonProperty("future") boolean future, Integer yearsBack) implements Check {
+    record Date(Role role, @JsonProperty("future") boolean future, Integer yearsBack) implements Check {
+        public Date {
+            future = future || role != null && role.future;
+            yearsBack = yearsBack == null && role != null ? Integer.valueOf(role.yearsBack) : yearsBack;
+        }
+
+        public enum Role {
+            /** Nobody is older than 120. */
+            @JsonProperty("birth")
+            BIRTH(false, 120),
+            @JsonProperty("written")
+            WRITTEN(false, 10),
+            @JsonProperty("due")
+            DUE(true, 10),
+            /** The first or last day of some time. */
+            @JsonProperty("period")
+            PERIOD(true, 50);
+
+            private final boolean future;
+            private final int yearsBack;
+
+            Role(boolean future, int yearsBack) {
+                this.future = future;
+                this.yearsBack = yearsBack;
+            }
+        }
+
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.date(this);
@@ -100,6 +157,109 @@ public sealed interface Check {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.oneOf(this);
+        }
+    }
+
+    /**
+     * The last characters of a value prove the others.
+     *
+     * @param weights from the last character before the check digit to the first, again from the beginning where they end; only
+     *     with {@link CheckDigits#WEIGHTS}
+     * @param modulus only with these: 2 to 97
+     */
+    record CheckDigit(CheckDigits by, List<Integer> weights, Integer modulus) implements Check {
+        public CheckDigit {
+            weights = weights == null ? List.of() : List.copyOf(weights);
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.checkDigit(this);
+        }
+
+        @Override
+        public void examine(DocumentType type, String at, Faults faults) {
+            if ((by == CheckDigits.WEIGHTS) != (!weights.isEmpty() && modulus != null)) {
+                faults.add(at, "weights and a modulus belong to 'weights', and to that only");
+            }
+        }
+    }
+
+    /** The value is the sum of some fields, less others; amounts or numbers. */
+    record Sum(List<String> of, List<String> less) implements Check {
+        public Sum {
+            of = of == null ? List.of() : List.copyOf(of);
+            less = less == null ? List.of() : List.copyOf(less);
+        }
+
+        @Override
+        public List<String> others() {
+            return Stream.concat(of.stream(), less.stream()).toList();
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.sum(this);
+        }
+    }
+
+    /**
+     * A date that does not lie before another field's.
+     *
+     * @param least days between, 0 when it may be the same day
+     * @param most days between, or null
+     */
+    record After(String field, int least, Integer most) implements Check {
+        @Override
+        public List<String> others() {
+            return List.of(field);
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.after(this);
+        }
+    }
+
+    /** The same as another field has, such as one that is found on another page. */
+    record SameAs(String field) implements Check {
+        @Override
+        public List<String> others() {
+            return List.of(field);
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.sameAs(this);
+        }
+    }
+
+    /** No other document of its type in the batch has it. */
+    record OnceInBatch() implements Check {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.onceInBatch(this);
+        }
+    }
+
+    /**
+     * No document of its type was filed with this value and these others.
+     *
+     * @param with fields whose values must be the same too, for it to be the same document
+     */
+    record NotFiledBefore(List<String> with) implements Check {
+        public NotFiledBefore {
+            with = with == null ? List.of() : List.copyOf(with);
+        }
+
+        @Override
+        public List<String> others() {
+            return with;
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.notFiledBefore(this);
         }
     }
 

@@ -5,7 +5,9 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import jalon.core.page.Box;
 import jalon.core.stream.StreamDefinition.DocumentType;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /** One way to get a field's value. A field's finders are tried in order until one gives a value that passes the checks. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "by")
@@ -15,6 +17,7 @@ import java.util.List;
     @JsonSubTypes.Type(value = Finder.ByShape.class, name = "shape"),
     @JsonSubTypes.Type(value = Finder.ByLabel.class, name = "label"),
     @JsonSubTypes.Type(value = Finder.ByRegister.class, name = "register"),
+    @JsonSubTypes.Type(value = Finder.ByTicks.class, name = "ticks"),
     @JsonSubTypes.Type(value = Finder.Inherited.class, name = "inherited"),
     @JsonSubTypes.Type(value = Finder.Fixed.class, name = "fixed")
 })
@@ -30,6 +33,8 @@ public sealed interface Finder {
         R label(ByLabel label);
 
         R register(ByRegister register);
+
+        R ticks(ByTicks ticks);
 
         R inherited(Inherited inherited);
 
@@ -190,6 +195,45 @@ public sealed interface Finder {
             }
         }
     }
+
+    /**
+     * Which of these boxes a hand ticked, crossed or filled; carried along by the type's anchors as zones are. In a field that
+     * holds several values several may be, in any other one.
+     *
+     * @param boxes at least one
+     * @param none the value when none of them is ticked, or null for no value
+     * @param variant the layout of the type that they belong to, or null for all
+     */
+    record ByTicks(Pages page, List<TickPlace> boxes, String none, String variant) implements Finder {
+        public ByTicks {
+            page = page == null ? Pages.FIRST : page;
+            boxes = boxes == null ? List.of() : List.copyOf(boxes);
+        }
+
+        public boolean standsOn(String other) {
+            return variant == null || variant.equals(other);
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.ticks(this);
+        }
+
+        @Override
+        public void examine(DocumentType type, String at, Faults faults) {
+            Set<String> meant = new HashSet<>();
+            for (int i = 0; i < boxes.size(); i++) {
+                faults.usedTwice(meant, boxes.get(i).means(), at + "/boxes/" + i + "/means");
+            }
+        }
+    }
+
+    /**
+     * @param boxMm its printed frame, on the straight sheet
+     * @param means the value when it is ticked
+     * @param printed share of its inside that the blank form has in ink, such as for a number in it; 0..1
+     */
+    record TickPlace(Box boxMm, String means, double printed) {}
 
     /**
      * What is known of the batch: who sent the mail it came in, its subject, the day it was sent, its first file; or of the

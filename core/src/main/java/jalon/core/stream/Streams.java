@@ -163,8 +163,11 @@ public final class Streams {
                 faults.add(at + "/finders/" + i + "/take", "groups have no field '" + inherited.take() + "'");
             }
         }
+        if (field.kind() == Field.Kind.CHOICE && field.choices().isEmpty()) {
+            faults.add(at, "a choice needs its choices");
+        }
         for (int i = 0; i < field.checks().size(); i++) {
-            field.checks().get(i).examine(at + "/checks/" + i, faults);
+            field.checks().get(i).examine(type, at + "/checks/" + i, faults);
         }
     }
 

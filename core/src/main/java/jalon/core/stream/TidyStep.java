@@ -14,7 +14,8 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
     @JsonSubTypes.Type(value = TidyStep.Drop.class, name = "drop"),
     @JsonSubTypes.Type(value = TidyStep.Pad.class, name = "pad"),
     @JsonSubTypes.Type(value = TidyStep.Date.class, name = "date"),
-    @JsonSubTypes.Type(value = TidyStep.Amount.class, name = "amount")
+    @JsonSubTypes.Type(value = TidyStep.Amount.class, name = "amount"),
+    @JsonSubTypes.Type(value = TidyStep.Time.class, name = "time")
 })
 public sealed interface TidyStep {
     /** One answer for each kind of step. */
@@ -34,6 +35,8 @@ public sealed interface TidyStep {
         R date(Date step);
 
         R amount(Amount step);
+
+        R time(Time step);
     }
 
     <R> R match(Cases<R> cases);
@@ -107,6 +110,14 @@ public sealed interface TidyStep {
         @Override
         public <R> R match(Cases<R> cases) {
             return cases.date(this);
+        }
+    }
+
+    /** A time of day in a usual spelling becomes {@code HH:mm}. */
+    record Time() implements TidyStep {
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.time(this);
         }
     }
 

@@ -35,11 +35,11 @@ class ChecksAndTidyTest {
                 Arguments.of(new Check.Length(2, 4), "abc", null),
                 Arguments.of(new Check.Length(2, 4), "abcde", "5 characters"),
                 Arguments.of(new Check.Length(2, null), "\uD83D\uDEA2", "1 characters"),
-                Arguments.of(new Check.Date(false, 2), "2026-11-23", null),
-                Arguments.of(new Check.Date(false, 2), "2026-11-24", "future"),
-                Arguments.of(new Check.Date(true, 2), "2031-01-01", null),
-                Arguments.of(new Check.Date(false, 2), "1961-12-12", "2 years back"),
-                Arguments.of(new Check.Date(false, null), "2026-02-30", "not a date"),
+                Arguments.of(new Check.Date(null, false, 2), "2026-11-23", null),
+                Arguments.of(new Check.Date(null, false, 2), "2026-11-24", "future"),
+                Arguments.of(new Check.Date(null, true, 2), "2031-01-01", null),
+                Arguments.of(new Check.Date(null, false, 2), "1961-12-12", "2 years back"),
+                Arguments.of(new Check.Date(null, false, null), "2026-02-30", "not a date"),
                 Arguments.of(new Check.Range(BigDecimal.ONE, BigDecimal.TEN), "10.00", null),
                 Arguments.of(new Check.Range(BigDecimal.ONE, BigDecimal.TEN), "0.99", "less than 1"),
                 Arguments.of(new Check.Range(BigDecimal.ONE, BigDecimal.TEN), "10.01", "more than 10"),
@@ -101,7 +101,7 @@ class ChecksAndTidyTest {
     }
 
     private static Tidying.Tidied tidy(String raw, List<? extends TidyStep> steps) {
-        var field = new Field("f", null, null, false, null, null, List.copyOf(steps), null, null);
+        var field = new Field("f", null, null, null, false, false, null, null, List.copyOf(steps), null, null);
         return Tidy.tidy(raw, field, LocalDate.of(2026, 11, 23));
     }
 

@@ -329,7 +329,8 @@ class BatchRunTest {
                 STREAM.replace(
                         "{\"type\":\"other\",\"default\":true}",
                         "{\"type\":\"other\",\"default\":true,\"fields\":[{\"field\":\"from\",\"finders\":[{\"by\":\"inherited\",\"from\":\"sender\"}]}]}"));
-        var about = new BatchContext(Map.of(Finder.Inherited.From.SENDER, "ewa@merrow.example"), null, null);
+        var about = new BatchContext(
+                Map.of(Finder.Inherited.From.SENDER, "ewa@merrow.example"), null, null, FiledBefore.NOTHING);
         var run = new BatchRun(
                 stream,
                 Learned.NOTHING,

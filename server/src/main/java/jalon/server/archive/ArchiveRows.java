@@ -66,6 +66,19 @@ interface ArchiveRows {
             @Param("batchId") Long batchId,
             @Param("most") int most);
 
+    /** The newest of other batches, with all of these values exactly. */
+    @Select({
+        "<script>",
+        "select " + COLUMNS + " from archived_document d where d.type = #{type} and d.batch_id != #{butNot}",
+        "<foreach collection='values.entrySet()' index='name' item='value'>",
+        "  and exists (select 1 from archived_field f where f.document_id = d.id and f.name = #{name}",
+        "  and f.value = #{value})</foreach>",
+        "order by d.filed_at desc, d.id desc limit 1",
+        "</script>"
+    })
+    @ResultMap("document")
+    Optional<DocumentRow> newest(String type, Map<String, String> values, long butNot);
+
     @Select("select count(*) from archived_document")
     long count();
 

@@ -46,6 +46,7 @@ public class Batches {
     private final StreamLibrary streams;
     private final Lessons lessons;
     private final PageZones zones;
+    private final EarlierDocuments earlier;
     private final People people;
     private final Times times;
 
@@ -74,7 +75,15 @@ public class Batches {
             .expireAfterWrite(Duration.ofMinutes(1))
             .build();
 
-    Batches(BatchRows rows, StreamLibrary streams, Lessons lessons, PageZones zones, People people, Times times) {
+    Batches(
+            BatchRows rows,
+            StreamLibrary streams,
+            Lessons lessons,
+            PageZones zones,
+            People people,
+            EarlierDocuments earlier,
+            Times times) {
+        this.earlier = earlier;
         this.times = times;
         this.rows = rows;
         this.streams = streams;
@@ -266,7 +275,10 @@ public class Batches {
                 .findFirst()
                 .ifPresent(f -> inherited.put(Finder.Inherited.From.FILE_NAME, f.name()));
         return new BatchContext(
-                inherited, batch.counted().expectedPages(), batch.counted().expectedDocuments());
+                inherited,
+                batch.counted().expectedPages(),
+                batch.counted().expectedDocuments(),
+                earlier.outside(batch.id()));
     }
 
     /** Numbers of the pages in the order they stand in now. */

@@ -4,18 +4,23 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.apart.PageWorkers;
 import jalon.core.apart.ReadOneZone;
+import jalon.core.apart.SeeTickBoxes;
 import jalon.core.apart.WorkFailed;
 import jalon.core.image.Repair;
+import jalon.core.image.Ticked;
 import jalon.core.index.ZoneReader;
 import jalon.core.page.Box;
 import jalon.core.page.Sha256;
 import jalon.core.page.UnreadableFile;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
+import jalon.core.read.SeeTicks;
 import jalon.core.text.Model;
 import jalon.server.Times;
 import jalon.server.store.FileStore;
+import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.slf4j.Logger;
@@ -31,18 +36,21 @@ import tools.jackson.databind.json.JsonMapper;
 public class PageZones {
     private static final Logger LOG = LoggerFactory.getLogger(PageZones.class);
 
-    private record Key(
-            String language,
-            Model model,
-            String sha256,
-            int filePage,
-            int rotation,
-            List<Repair> readThrough,
-            Box zone) {
+    /** @param of what is looked for there */
+    private record Key(String sha256, int filePage, int rotation, List<Repair> readThrough, Record of) {
+        static Key of(PageFacts page, Record of) {
+            var image = page.image();
+            return new Key(page.sha256(), page.filePage(), image.rotation(), image.readThrough(), of);
+        }
+
         String id() {
             return Sha256.of(toString());
         }
     }
+
+    private record Print(String language, Model model, Box zone) {}
+
+    private record Boxes(List<SeeTicks.Place> places) {}
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -50,7 +58,7 @@ public class PageZones {
     private final PageWorkers quickWork;
     private final ZoneRows rows;
     private final Times times;
-    private final Cache<Key, List<Word>> known =
+    private final Cache<Key, List<?>> known =
             Caffeine.newBuilder().maximumSize(50_000).build();
 
     /** Zones that failed three times are not asked for at every look, but not taken for empty either. */
@@ -82,28 +90,51 @@ public class PageZones {
 
         @Override
         public List<Word> read(PageFacts page, Box zone, Model model) {
-            var key = new Key(
-                    language,
-                    model,
-                    page.sha256(),
-                    page.filePage(),
-                    page.image().rotation(),
-                    page.image().readThrough(),
-                    zone);
-            List<Word> words = known.getIfPresent(key);
-            if (words == null) {
-                words = kept(key);
+            return looked(
+                    Key.of(page, new Print(language, model, zone)),
+                    page,
+                    Word[].class,
+                    path -> quickWork
+                            .insist(new ReadOneZone(path, page, zone, language, model))
+                            .words());
+        }
+
+        @Override
+        public List<Ticked> ticks(PageFacts page, List<SeeTicks.Place> places) {
+            return looked(
+                    Key.of(page, new Boxes(places)),
+                    page,
+                    Ticked[].class,
+                    path -> quickWork
+                            .insist(new SeeTickBoxes(path, page, places))
+                            .boxes());
+        }
+
+        /** What it was read as the first time has to do, this time, where nothing is known and nothing can be seen. */
+        private <T> List<T> looked(Key key, PageFacts page, Class<T[]> as, Looking<T> looking) {
+            List<T> found = known(key);
+            if (found == null) {
+                found = kept(key, as);
             }
-            if (words == null && failed.getIfPresent(key) == null) {
-                words = readNow(key, page, zone);
+            if (found == null && failed.getIfPresent(key) == null) {
+                found = lookNow(key, page, looking);
             }
-            if (words == null) {
-                // What the page was read as the first time has to do, this time.
+            if (found == null) {
                 missed.incrementAndGet();
                 return List.of();
             }
-            return words;
+            return found;
         }
+    }
+
+    private interface Looking<T> {
+        List<T> at(Path file) throws WorkFailed, UnreadableFile, InterruptedException;
+    }
+
+    /** A key is always asked for what it names. */
+    @SuppressWarnings("unchecked")
+    private <T> List<T> known(Key key) {
+        return (List<T>) known.getIfPresent(key);
     }
 
     /** @param language reading models of the stream */
@@ -111,23 +142,22 @@ public class PageZones {
         return new Reading(language);
     }
 
-    private List<Word> kept(Key key) {
+    private <T> List<T> kept(Key key, Class<T[]> as) {
         String json = rows.find(key.id());
         if (json == null) {
             return null;
         }
-        List<Word> words = List.of(JSON.readValue(json, Word[].class));
-        known.put(key, words);
-        return words;
+        List<T> found = Arrays.asList(JSON.readValue(json, as));
+        known.put(key, found);
+        return found;
     }
 
-    private List<Word> readNow(Key key, PageFacts page, Box zone) {
+    private <T> List<T> lookNow(Key key, PageFacts page, Looking<T> looking) {
         try {
-            var work = new ReadOneZone(store.path(page.sha256()), page, zone, key.language(), key.model());
-            List<Word> words = quickWork.insist(work).words();
-            known.put(key, words);
-            rows.put(key.id(), JSON.writeValueAsString(words), times.now());
-            return words;
+            List<T> found = looking.at(store.path(page.sha256()));
+            known.put(key, found);
+            rows.put(key.id(), JSON.writeValueAsString(found), times.now());
+            return found;
         } catch (WorkFailed | UnreadableFile e) {
             LOG.warn("a zone of page {} of {} could not be read: {}", page.filePage(), page.file(), e.getMessage());
             failed.put(key, e.getMessage());
