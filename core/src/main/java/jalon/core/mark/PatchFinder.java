@@ -3,6 +3,7 @@ package jalon.core.mark;
 import jalon.core.image.GrayPlane;
 import jalon.core.page.Box;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -37,6 +38,9 @@ final class PatchFinder {
     /** Share of the lines within the bar's length that must agree. */
     private static final double AGREEING = 0.85;
 
+    /** So far beyond its end all of a patch is paper, or under the same stamp. */
+    private static final double[] BEYOND_MM = {2, 4, 6};
+
     private PatchFinder() {}
 
     /** @param small the page at about 100 dpi */
@@ -57,7 +61,7 @@ final class PatchFinder {
             for (int r = 1; r + 7 < runs; r += 2) {
                 String bars = bars(starts, r, runs, mm, p.height());
                 if (bars != null) {
-                    place(open, x, starts[r], starts[r + 7], bars);
+                    place(open, x, Arrays.copyOfRange(starts, r, r + 8), bars);
                 }
             }
             int column = x;
@@ -73,7 +77,10 @@ final class PatchFinder {
         List<PatchBars> found = new ArrayList<>();
         for (Cluster c : done) {
             int length = c.lastX - c.firstX + 1;
-            if (length * mm >= SHORTEST_BAR_MM && c.hits >= AGREEING * length) {
+            if (length * mm >= SHORTEST_BAR_MM
+                    && c.hits >= AGREEING * length
+                    && !ragged(p, threshold, c, c.firstX, c.first, -1)
+                    && !ragged(p, threshold, c, c.lastX, c.last, 1)) {
                 Box box = standing
                         // Turned clockwise: column x is the row counted from the bottom of the received image.
                         ? new Box(c.top * mm, (p.width() - 1 - c.lastX) * mm, (c.bottom - c.top) * mm, length * mm)
@@ -161,40 +168,72 @@ final class PatchFinder {
         return i % 2 == 0 && bars[i / 2] == 'W' ? PRINTED_WIDE : PRINTED_NARROW;
     }
 
-    private static void place(List<Cluster> open, int x, int top, int bottom, String bars) {
+    /**
+     * Whether some of the bars go on where others end: those of a patch are of one length, those of a chart are not.
+     *
+     * @param ends the edges of the bars in the last column
+     * @param way 1 or -1, away from the bars
+     */
+    private static boolean ragged(GrayPlane p, int threshold, Cluster c, int x, int[] ends, int way) {
+        double slope = (c.last[0] - c.first[0]) / (double) Math.max(1, c.lastX - c.firstX);
+        for (double beyond : BEYOND_MM) {
+            int step = way * (int) p.inPixels(beyond);
+            int at = x + step;
+            int shift = (int) Math.round(slope * step);
+            int black = 0;
+            for (int i = 0; i < 7; i++) {
+                int middle = (ends[i] + ends[i + 1]) / 2 + shift;
+                boolean inside = at >= 0 && at < p.width() && middle >= 0 && middle < p.height();
+                boolean ink = inside && p.at(at, middle) < threshold;
+                if (!inside || ink && i % 2 == 1) {
+                    return false;
+                }
+                black += ink ? 1 : 0;
+            }
+            if (black == 0 || black == 4) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static void place(List<Cluster> open, int x, int[] edges, String bars) {
         for (Cluster c : open) {
             // A step of two pixels from column to column allows a skew well beyond what a feeder makes.
-            if (c.bars.equals(bars) && Math.abs(c.lastTop - top) <= 2 * (x - c.lastX)) {
-                c.add(x, top, bottom);
+            if (c.bars.equals(bars) && Math.abs(c.last[0] - edges[0]) <= 2 * (x - c.lastX)) {
+                c.add(x, edges);
                 return;
             }
         }
-        open.add(new Cluster(x, top, bottom, bars));
+        open.add(new Cluster(x, edges, bars));
     }
 
     private static final class Cluster {
         private final String bars;
         private final int firstX;
         private int lastX;
-        private int lastTop;
+        private final int[] first;
+        private int[] last;
         private int top;
         private int bottom;
         private int hits = 1;
 
-        Cluster(int x, int top, int bottom, String bars) {
+        /** @param edges where its bars begin and end, from the top */
+        Cluster(int x, int[] edges, String bars) {
             this.bars = bars;
             this.firstX = x;
             this.lastX = x;
-            this.lastTop = top;
-            this.top = top;
-            this.bottom = bottom;
+            this.first = edges;
+            this.last = edges;
+            this.top = edges[0];
+            this.bottom = edges[7];
         }
 
-        void add(int x, int newTop, int newBottom) {
+        void add(int x, int[] edges) {
             lastX = x;
-            lastTop = newTop;
-            top = Math.min(top, newTop);
-            bottom = Math.max(bottom, newBottom);
+            last = edges;
+            top = Math.min(top, edges[0]);
+            bottom = Math.max(bottom, edges[7]);
             hits++;
         }
     }

@@ -186,6 +186,20 @@ class MarksTest {
     }
 
     @Test
+    void barsOfAChartThatEndInDifferentPlacesAreNoPatch() {
+        double[] lengths = {90, 70, 110, 45};
+        var page = Pictures.plane(200, 0, g -> {
+            double y = 80;
+            for (int i = 0; i < 4; i++) {
+                double high = i == 1 || i == 2 ? 5.08 : 2.03;
+                g.fill(new Rectangle2D.Double(40, y, lengths[i], high));
+                y += high + 2.03;
+            }
+        });
+        assertThat(Marks.found(page).upright(0, false)).isEmpty();
+    }
+
+    @Test
     void codesOfAPictureTakenCloseUpAreRead() {
         var page = Pictures.plane(600, 3, g -> code(g, BarcodeFormat.UPC_E, "03298307", 10, 10, 40, 15));
         var cut = page.cut(0, 0, 1400, 800);
