@@ -63,6 +63,7 @@ defineExpose({ focus, typing })
 
 <style scoped>
 .column {
+  scroll-padding-bottom: 60px;
   width: 440px;
   flex: none;
   display: flex;

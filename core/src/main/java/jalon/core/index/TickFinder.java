@@ -19,6 +19,9 @@ record TickFinder(Finder.ByTicks wanted, Field field) implements FieldFinder {
     /** A hand that fills its boxes fills all of them about alike; a stroke has less than this share of their ink. */
     private static final double STROKE_BESIDE_FULL = 0.65;
 
+    /** Boxes that stand in a row, the page leaning a little, are no higher than this together. */
+    private static final double ROW_MM = 12;
+
     /** A box and what was seen of it. */
     private record Seen(Finder.TickPlace place, Ticked mark) {
         boolean is(Ticked.State state) {
@@ -86,9 +89,15 @@ record TickFinder(Finder.ByTicks wanted, Field field) implements FieldFinder {
         }
         List<Reading> readings = new ArrayList<>();
         for (Seen one : chosen) {
-            readings.add(reading(one.place().means(), certainty, List.of(one), page, placed, doubts));
+            readings.add(reading(one.place().means(), certainty, shown(one, seen), page, placed, doubts));
         }
         return Found.of(readings);
+    }
+
+    /** A row of boxes is looked at as a whole: which one is ticked is seen beside those that are not. */
+    private static List<Seen> shown(Seen one, List<Seen> all) {
+        Box row = all.stream().map(s -> s.mark().boxMm()).reduce(Box::union).orElseThrow();
+        return row.height() <= ROW_MM ? all : List.of(one);
     }
 
     /** Where another box has but a stroke in it, one that is full was made so to undo its stroke. */
