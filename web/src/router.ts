@@ -27,6 +27,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/desk/batches/:no/table',
+      name: 'table',
+      component: () => import('./views/TableDesk.vue'),
+      props: true,
+    },
+    {
       path: '/desk/batches/:no/filing',
       name: 'filing',
       component: () => import('./views/FilingDesk.vue'),

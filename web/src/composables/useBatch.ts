@@ -76,6 +76,14 @@ export function useBatch(no: string, fields: boolean) {
         body: decision as never,
       }),
     )
+  /** Several decisions as one act: all or none, undone as one. */
+  const decideTogether = (together: Decision[]) =>
+    inTurn((header) =>
+      api.POST('/api/batches/{no}/decisions/together', {
+        params: { path: { no }, query: query(), header },
+        body: together as never,
+      }),
+    )
   const undo = () =>
     inTurn((header) =>
       api.POST('/api/batches/{no}/undo', { params: { path: { no }, query: query(), header } }),
@@ -102,7 +110,10 @@ export function useBatch(no: string, fields: boolean) {
   const documents = computed(() => batch.value?.documents ?? [])
   const places = computed(() => batch.value?.places ?? [])
   const pageByNo = computed(() => new Map(pages.value.map((p) => [p.no, p])))
-  return { batch, loading, problem, pages, documents, places, pageByNo, load, decide, undo, redo, moveTo }
+  return {
+    ...{ batch, loading, problem, pages, documents, places, pageByNo },
+    ...{ load, decide, decideTogether, undo, redo, moveTo },
+  }
 }
 
 export type FieldValue = Schema['FieldValue']

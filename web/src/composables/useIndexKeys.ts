@@ -11,6 +11,7 @@ interface View {
   redo: () => void
   toPages: () => void
   toFiling: () => void
+  toTable: () => void
 }
 
 /** The Index desk's keys: those that work while a value is typed, and single ones. */
@@ -46,6 +47,7 @@ export function useIndexKeys(x: Indexing, view: View) {
       run: (e) => x.take(Number(e.key)),
     },
     { key: 'Ctrl+0', on: ['0'], ctrl: true, ...typing, label: t('indexDesk.absent'), run: x.absent },
+    { key: 'Ctrl+D', on: ['d'], ctrl: true, ...typing, label: t('indexDesk.asBefore'), run: x.asBefore },
     letter('N', 'indexDesk.next', () => void x.nextDoubt()),
     { key: 'Z', on: ['z'], shift: false, label: t('pageDesk.undo'), run: view.undo },
     { key: 'Shift+Z', on: ['Z'], shift: true, label: t('pageDesk.redo'), run: view.redo },
@@ -58,5 +60,6 @@ export function useIndexKeys(x: Indexing, view: View) {
     letter('W', 'indexDesk.width', () => view.fit('width')),
     letter('F', 'indexDesk.follow', view.follow),
     letter('B', 'indexDesk.toPages', view.toPages),
+    letter('T', 'table.title', view.toTable),
   ])
 }

@@ -14,6 +14,7 @@ export function useIndexing(
   no: string,
   desk: ReturnType<typeof useBatch>,
   arrived: (field: string | null) => void,
+  start: { document?: number; field?: string } = {},
 ) {
   const { batch, documents, pageByNo, decide } = desk
   const { t } = useI18n()
@@ -50,7 +51,9 @@ export function useIndexing(
     (all) => {
       if (started || !all.length) return
       started = true
-      if (doubts.value.length) void nextDoubt()
+      const at = all.find((d) => d.no === start.document)
+      if (at) void enter(at.no, start.field ?? null)
+      else if (doubts.value.length) void nextDoubt()
       else void enter(all[0].no, null)
     },
     { immediate: true },
@@ -107,6 +110,17 @@ export function useIndexing(
   function take(n: number) {
     const candidate = value.value?.candidates[n - 1]
     if (candidate) void settle(candidate)
+  }
+  /** As in the nearest document before that is of the same type and has a value. */
+  function asBefore() {
+    const same = documents.value
+      .slice(0, documentNo.value - 1)
+      .filter((d) => d.type.type === document.value?.type.type)
+      .map((d) => field.value && d.fields[field.value]?.value)
+      .filter(Boolean)
+    const before = same.at(-1)
+    if (before) void settle(before)
+    else message.value = t('indexDesk.noneBefore')
   }
   const absent = () => void (info.value?.mayBeAbsent && settle(null))
 
@@ -182,6 +196,7 @@ export function useIndexing(
     settle,
     take,
     absent,
+    asBefore,
     stepField,
     stepDocument,
     otherPage,

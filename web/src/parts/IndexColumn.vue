@@ -13,7 +13,7 @@ const props = defineProps<{
   documents: number
   pages: Map<number, Schema['DeskPage']>
 }>()
-defineEmits<{ pages: []; filing: [] }>()
+defineEmits<{ pages: []; table: []; filing: [] }>()
 const { t } = useI18n()
 const { documentNo, document, type, fields, field, draft, taken, doubts, locked } = props.indexing
 const column = ref<HTMLElement>()
@@ -55,6 +55,7 @@ defineExpose({ focus, typing })
       <span v-else class="soft">{{ t('indexDesk.left', doubts.length) }}</span>
       <span class="stretch" />
       <KeyButton k="B" @click="$emit('pages')">{{ t('indexDesk.toPages') }}</KeyButton>
+      <KeyButton k="T" @click="$emit('table')">{{ t('table.toTable') }}</KeyButton>
       <KeyButton v-if="doubts.length" k="N" @click="indexing.nextDoubt">{{ t('indexDesk.next') }}</KeyButton>
       <KeyButton v-else main k="Enter" @click="$emit('filing')">{{ t('indexDesk.fileIt') }}</KeyButton>
     </footer>

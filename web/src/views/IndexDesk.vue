@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { pictureOf } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { useIndexing } from '../composables/useIndexing'
@@ -16,16 +16,23 @@ import { fieldShapes } from '../parts/shapes'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
+const route = useRoute()
 const router = useRouter()
 const desk = useBatch(props.no, true)
 const { batch, loading, problem, documents, pageByNo, load, undo, redo, moveTo } = desk
 const viewer = ref<InstanceType<typeof PageViewer>>()
 const column = ref<InstanceType<typeof IndexColumn>>()
 
-const indexing = useIndexing(props.no, desk, (field) => {
-  column.value?.focus()
-  if (!field) viewer.value?.fit('whole')
-})
+const start = { document: Number(route.query.document) || undefined, field: route.query.field?.toString() }
+const indexing = useIndexing(
+  props.no,
+  desk,
+  (field) => {
+    column.value?.focus()
+    if (!field) viewer.value?.fit('whole')
+  },
+  start,
+)
 const { documentNo, document, page, pageNo, field, value, taken, words, message, locked } = indexing
 const shapes = computed(() =>
   fieldShapes(document.value?.fields ?? {}, field.value, pageNo.value, taken.value),
@@ -36,7 +43,12 @@ async function goTo(to: 'pages' | 'filing') {
   if (!locked.value) await moveTo(to)
   void router.push({ name: to, params: { no: props.no } })
 }
+function toTable() {
+  const query = { document: documentNo.value, field: field.value ?? undefined }
+  void router.push({ name: 'table', params: { no: props.no }, query })
+}
 useIndexKeys(indexing, {
+  toTable,
   typing: () => !!column.value?.typing(),
   zoom: (factor) => viewer.value?.zoom(factor),
   fit: (to) => viewer.value?.fit(to),
@@ -84,6 +96,7 @@ useIndexKeys(indexing, {
         :documents="documents.length"
         :pages="pageByNo"
         @pages="goTo('pages')"
+        @table="toTable"
         @filing="goTo('filing')"
       />
     </div>

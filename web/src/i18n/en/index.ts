@@ -33,6 +33,7 @@ import shared from './shared'
 import signIn from './signIn'
 import signInWaits from './signInWaits'
 import streams from './streams'
+import table from './table'
 import tokens from './tokens'
 import versions from './versions'
 
@@ -73,6 +74,7 @@ export default {
   signIn,
   signInWaits,
   streams,
+  table,
   tokens,
   versions,
 }

@@ -22,6 +22,8 @@ export default {
   candidate: 'Take a candidate',
   earlier: 'First page of the document filed before, in batch {batch}',
   absent: 'Not on the document',
+  asBefore: 'As in the document before',
+  noneBefore: 'No document before this one has a value here.',
   fieldNext: 'Next field',
   zoomIn: 'Larger',
   zoomOut: 'Smaller',

@@ -57,6 +57,31 @@ class DesksTest extends InTheBrowser {
     }
 
     @Test
+    void aColumnIsFilledInAtTheTableByKeyAndUndoneAsOne() throws Exception {
+        var stack = Paper.duesLetters(folder("table"), Harbour.portMerrow(), 4, 67);
+        Api api = api();
+        String no = bring(api, stack.stream(), stack.files());
+        Page page = desk(no, "table");
+        page.locator(".grid .cell.current").waitFor();
+        page.keyboard().press("Control+Home");
+        page.keyboard().type("PM-1234-A");
+        page.keyboard().press("Enter");
+        Locator filled = page.locator(".grid .cell", new Page.LocatorOptions().setHasText("PM-1234-A"));
+        assertThat(filled).hasCount(1);
+        page.keyboard().press("ArrowUp");
+        page.keyboard().press("Control+d");
+        assertThat(filled).hasCount(4);
+        page.keyboard().press("Control+z");
+        assertThat(filled).hasCount(1);
+        page.keyboard().press("Control+Enter");
+        assertThat(page.locator(".field.current input")).hasValue("PM-1234-A");
+        page.keyboard().press("Escape");
+        page.keyboard().press("t");
+        assertThat(page.locator(".grid .cell.current")).hasText("PM-1234-A");
+        assertThat(problems).isEmpty();
+    }
+
+    @Test
     void aLongBatchShowsOnlyWhatIsInSightAndMovesByKey() throws Exception {
         String no = longBatch(api());
         Page page = desk(no, "pages");

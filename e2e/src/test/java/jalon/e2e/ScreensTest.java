@@ -78,6 +78,8 @@ class ScreensTest extends InTheBrowser {
                 "/desk/batches/" + unfit + "/pages?types",
                 page -> page.keyboard().press("t"));
         SCREENS.put("/desk/batches/" + doubtful + "/index", page -> {});
+        SCREENS.put(
+                "/desk/batches/" + doubtful + "/table", page -> page.keyboard().press("Control+h"));
         SCREENS.put("/desk/batches/" + doubtful + "/filing", page -> {});
         SCREENS.put("/desk/batches/" + filed + "/filing", page -> {});
         SCREENS.put("/desk/rescans", page -> {});

@@ -97,6 +97,18 @@ class ServerTest extends ServerCase {
         assertThat(operator.get(path).get("documents")).hasSize(documents - 1);
         assertThatThrownBy(() -> operator.post(path + "/redo", Map.of())).hasMessageContaining("nothing to do again");
 
+        var some = Map.of("act", "setAside", "pages", List.of(1));
+        assertThatThrownBy(() -> operator.post(
+                        path + "/decisions/together", List.of(some, Map.of("act", "setAside", "pages", List.of(999)))))
+                .hasMessageContaining("999");
+        assertThat(page(no, 1).get("role").asString())
+                .as("none of them is done")
+                .isEqualTo("content");
+        operator.post(path + "/decisions/together", List.of(some, Map.of("act", "setAside", "pages", List.of(2))));
+        operator.post(path + "/undo", Map.of());
+        assertThat(List.of(page(no, 1), page(no, 2)))
+                .allMatch(p -> p.get("role").asString().equals("content"));
+
         operator.post(path + "/decisions", Map.of("act", "turn", "page", 1, "rotation", 90));
         await().atMost(Duration.ofSeconds(30))
                 .until(() -> page(no, 1).get("rotation").asInt() == 90);

@@ -4,6 +4,7 @@ import jalon.bench.Table;
 import jalon.bench.paper.Leaf;
 import jalon.bench.paper.ReadPaper;
 import jalon.core.evidence.Reason;
+import jalon.core.image.GrayPlane;
 import jalon.core.image.Ticked;
 import jalon.core.index.Document;
 import jalon.core.index.FieldValue;
@@ -53,6 +54,12 @@ public final class TickBench {
     private static final Set<Reason.Code> TELLS = Set.of(Reason.Code.STRUCK_OUT, Reason.Code.FILLED_BOX);
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 20);
 
+    /** The plain way: of the inside without a fifth on each side more than a twenty-fifth is dark. */
+    private static final double PLAIN_INSET = 0.2;
+
+    private static final int PLAIN_DARK = 128;
+    private static final double PLAIN_INK = 0.04;
+
     /** So many pages are read for the comparison of times, even where their readings are kept. */
     private static final int TIMED = 8;
 
@@ -71,6 +78,7 @@ public final class TickBench {
     private static final class Tally {
         private int all;
         private int right;
+        private int plain;
         private int sure;
         private int sureRight;
         private int struck;
@@ -101,14 +109,14 @@ public final class TickBench {
             if (timed) {
                 reading.addAndGet(timeToRead(scan));
             }
+            var looked = new Looked(scan, timed);
             Map<String, FieldValue> found = Indexer.index(
-                    form.type(),
-                    new Document(List.of(facts), Optional.empty()),
-                    zones(scan, timed),
-                    Map.of(),
-                    TODAY,
-                    Map.of());
-            form.groups.forEach(g -> count(i, g, filled, found.get(g.name())));
+                    form.type(), new Document(List.of(facts), Optional.empty()), looked, Map.of(), TODAY, Map.of());
+            int box = 0;
+            for (TickForm.Group group : form.groups) {
+                count(i, group, filled, found.get(group.name()), looked.plain(group, box));
+                box += group.places().size();
+            }
         } catch (Exception e) {
             throw new IllegalStateException("page " + i, e);
         }
@@ -122,21 +130,52 @@ public final class TickBench {
         return System.nanoTime() - start;
     }
 
-    private ZoneReader zones(Scan scan, boolean timed) {
-        return new ZoneReader() {
-            @Override
-            public List<Word> read(PageFacts page, Box zone, Model model) {
-                return List.of();
-            }
+    /** Looks as Jalon does, and beside it in the plain way: ink where the form says that the box is. */
+    private final class Looked implements ZoneReader {
+        private final Scan scan;
+        private final boolean timed;
+        private final List<Boolean> plain = new ArrayList<>();
 
-            @Override
-            public List<Ticked> ticks(PageFacts page, List<SeeTicks.Place> places) {
-                long start = System.nanoTime();
-                List<Ticked> seen = SeeTicks.of(scan, page, places);
-                looking.addAndGet(timed ? System.nanoTime() - start : 0);
-                return seen;
+        Looked(Scan scan, boolean timed) {
+            this.scan = scan;
+            this.timed = timed;
+        }
+
+        @Override
+        public List<Word> read(PageFacts page, Box zone, Model model) {
+            return List.of();
+        }
+
+        @Override
+        public List<Ticked> ticks(PageFacts page, List<SeeTicks.Place> places) {
+            long start = System.nanoTime();
+            List<Ticked> seen = SeeTicks.of(scan, page, places);
+            looking.addAndGet(timed ? System.nanoTime() - start : 0);
+            GrayPlane all = GrayPlane.of(scan.image(), scan.dpi());
+            places.forEach(place ->
+                    plain.add(inked(all, place.box().grown(-place.box().width() * PLAIN_INSET))));
+            return seen;
+        }
+
+        private static boolean inked(GrayPlane all, Box box) {
+            GrayPlane inside = all.cut(
+                    (int) all.inPixels(box.x()), (int) all.inPixels(box.y()), (int) all.inPixels(box.width()), (int)
+                            all.inPixels(box.height()));
+            int[] counts = inside.histogram();
+            int dark = IntStream.range(0, PLAIN_DARK).map(v -> counts[v]).sum();
+            return dark > PLAIN_INK * inside.pixels().length;
+        }
+
+        /** What the plain way makes of a group whose boxes begin at this place. */
+        String plain(TickForm.Group group, int from) {
+            List<String> chosen = new ArrayList<>();
+            for (int b = 0; b < group.places().size(); b++) {
+                if (plain.get(from + b)) {
+                    chosen.add(group.places().get(b).means());
+                }
             }
-        };
+            return chosen.isEmpty() ? "-" : String.join(Field.JOINED_BY, chosen);
+        }
     }
 
     private static Filled filled(TickForm form, Random r) {
@@ -203,7 +242,7 @@ public final class TickBench {
         };
     }
 
-    private synchronized void count(int page, TickForm.Group group, Filled filled, FieldValue value) {
+    private synchronized void count(int page, TickForm.Group group, Filled filled, FieldValue value, String plain) {
         String truth = filled.truth().get(group.name());
         boolean right = truth.equals(value.value());
         boolean sure = value.state() == FieldValue.State.SURE;
@@ -212,6 +251,7 @@ public final class TickBench {
             Tally t = tallies.computeIfAbsent(name, n -> new Tally());
             t.all++;
             t.right += right ? 1 : 0;
+            t.plain += truth.equals(plain) ? 1 : 0;
             t.sure += sure ? 1 : 0;
             t.sureRight += sure && right ? 1 : 0;
             t.struck += struck ? 1 : 0;
@@ -232,6 +272,7 @@ public final class TickBench {
                 "boxes",
                 "fields",
                 "right",
+                "right by the plain way",
                 "sure",
                 "of the sure right",
                 "struck out",
@@ -240,6 +281,7 @@ public final class TickBench {
                 name,
                 t.all,
                 (double) t.right / t.all,
+                (double) t.plain / t.all,
                 (double) t.sure / t.all,
                 (double) t.sureRight / Math.max(1, t.sure),
                 t.struck,

@@ -155,7 +155,21 @@ class BatchApi {
             @RequestHeader(name = REQUEST, required = false) String request,
             @RequestBody Decision decision,
             Principal who) {
-        decisions.decide(no, decision, asked(who, revision, request));
+        decisions.decide(no, List.of(decision), asked(who, revision, request));
+        return batch(no, fields, since, who);
+    }
+
+    /** Several decisions as one act: all of them or none, undone as one. */
+    @PostMapping("/{no}/decisions/together")
+    BatchDetail decideTogether(
+            @PathVariable String no,
+            @RequestParam(defaultValue = "false") boolean fields,
+            @RequestParam(required = false) String since,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
+            @RequestHeader(name = REQUEST, required = false) String request,
+            @RequestBody List<Decision> together,
+            Principal who) {
+        decisions.decide(no, together, asked(who, revision, request));
         return batch(no, fields, since, who);
     }
 

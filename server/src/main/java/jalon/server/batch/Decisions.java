@@ -35,13 +35,16 @@ public class Decisions {
         this.events = events;
     }
 
-    /** Writes down a decision. */
+    /** Writes down what was decided in one act; all of it, or nothing where one part cannot be. */
     @Transactional
-    public void decide(String no, Decision decision, Asked asked) {
+    public void decide(String no, List<Decision> decisions, Asked asked) {
         Batch batch = rows.locked(no);
         if (begins(batch, asked)) {
-            check(batch, decision);
-            write(batch, List.of(decision), asked.who());
+            if (decisions.isEmpty()) {
+                throw Problem.SAY_WHICH_PAGES.with();
+            }
+            decisions.forEach(decision -> check(batch, decision));
+            write(batch, decisions, asked.who());
         }
     }
 
