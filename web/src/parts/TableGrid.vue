@@ -82,7 +82,7 @@ defineExpose({ show })
     @copy="keys.copy"
     @paste="keys.paste"
   >
-    <p class="spoken" role="status">
+    <p class="visually-hidden" role="status">
       {{
         document && field
           ? `${t('indexDesk.document', { no: document.no, n: rows.length })}, ${field.title}: `
@@ -148,12 +148,5 @@ defineExpose({ show })
 .grid :deep(.el-table-v2__left) {
   box-shadow: none;
   border-inline-end: 1px solid var(--line);
-}
-.spoken {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
 }
 </style>

@@ -16,6 +16,7 @@ import PageDesk from './PageDesk.vue'
 import Rescans from './Rescans.vue'
 import SignIn from './SignIn.vue'
 import Streams from './Streams.vue'
+import TableDesk from './TableDesk.vue'
 
 vi.mock('vue-echarts', () => ({ default: { template: '<i class="chart" />' } }))
 
@@ -125,6 +126,13 @@ const views: Record<string, Case> = {
     empty: [{ [B]: none }, 'No document in this batch.'],
     full: [{ [B]: two }, ['Vessel', 'hard to read', '1 value in doubt', 'document 1 of 1']],
   },
+  TableDesk: {
+    view: TableDesk,
+    main: B,
+    props: { no: 'B-0412' },
+    empty: [{ [B]: none }, 'No document of this batch has fields to fill in.'],
+    full: [{ [B]: two }, ['1 value in doubt', '1 document', 'Find and replace']],
+  },
   FilingDesk: {
     view: FilingDesk,
     main: B,
@@ -223,34 +231,6 @@ describe('the board', () => {
   })
 })
 
-describe('the Index desk', () => {
-  const answers = (): Answers => ({ [B]: two, [`${B}/pages/1/words`]: [] })
-  test('keeps what was typed when the server does not take it', async () => {
-    const view = await show(IndexDesk, {
-      answers: { ...answers(), [`POST ${B}/decisions`]: refused('heldByAnother', { who: 'T. Vane' }) },
-      props: { no: 'B-0412' },
-    })
-    await vi.waitFor(() => expect(view.find('.field.current input').exists()).toBe(true))
-    const input = view.find<HTMLInputElement>('.field.current input')
-    await input.setValue('PM-4821-K')
-    await input.trigger('keydown', { key: 'Enter' })
-    await vi.waitFor(() => expect(view.text()).toContain('what was typed is still here'))
-    expect(view.find<HTMLInputElement>('.field.current input').element.value).toBe('PM-4821-K')
-  })
-  test('settles, and goes on to what is next', async () => {
-    const settled = batch(two.pages, [doc(1, [1, 2], { vessel: value('settled', 'PM-4821-K') })])
-    const view = await show(IndexDesk, {
-      answers: { ...answers(), [`POST ${B}/decisions`]: settled },
-      props: { no: 'B-0412' },
-    })
-    await vi.waitFor(() => expect(view.find('.field.current input').exists()).toBe(true))
-    await view.find('.field.current input').setValue('PM-4821-K')
-    await view.find('.field.current input').trigger('keydown', { key: 'Enter' })
-    await vi.waitFor(() => expect(view.text()).toContain('All settled.'))
-    expect(view.sent[0][1]).toMatchObject({ act: 'settle', field: 'vessel', value: 'PM-4821-K' })
-  })
-})
-
 describe('the Page desk', () => {
   test('of many types shows a list to search, and of few a figure for each', async () => {
     const types = (n: number) =>
@@ -326,15 +306,18 @@ describe('filing', () => {
   })
 })
 
-test.each([PageDesk, IndexDesk, FilingDesk])('a desk of a batch that is being read says so', async (view) => {
-  const reading = { ...none, stage: 'intake' as const, free: false }
-  const desk = await show(view, {
-    answers: { [B]: reading, [`${B}/filing`]: plan([]) },
-    props: { no: 'B-0412' },
-  })
-  await vi.waitFor(() => expect(desk.text()).toContain('still being read'))
-  expect(desk.text()).not.toContain('could be read')
-})
+test.each([PageDesk, IndexDesk, TableDesk, FilingDesk])(
+  'a desk of a batch that is being read says so',
+  async (view) => {
+    const reading = { ...none, stage: 'intake' as const, free: false }
+    const desk = await show(view, {
+      answers: { [B]: reading, [`${B}/filing`]: plan([]) },
+      props: { no: 'B-0412' },
+    })
+    await vi.waitFor(() => expect(desk.text()).toContain('still being read'))
+    expect(desk.text()).not.toContain('could be read')
+  },
+)
 
 describe('a person', () => {
   test('is told what is wrong with a name or password where it is typed', async () => {
