@@ -16,6 +16,8 @@ const props = defineProps<{
   left: number
   top: number
   bottom: number
+  /** Where the rows begin. */
+  from: number
 }>()
 defineEmits<{ take: [candidate: string] }>()
 const { t } = useI18n()
@@ -27,7 +29,7 @@ const page = computed(() => (props.value.boxMm ? props.pages.get(props.value.pag
 /** Below the row where there is no room above it; never beyond the screen's right. */
 const style = computed(() => ({
   left: `${Math.max(4, Math.min(props.left, window.innerWidth - width.value - 8))}px`,
-  top: `${props.top - height.value > 90 ? props.top - height.value : props.bottom}px`,
+  top: `${props.top - height.value > props.from ? props.top - height.value : props.bottom}px`,
 }))
 </script>
 

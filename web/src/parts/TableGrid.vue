@@ -19,6 +19,7 @@ const grid = ref<HTMLElement>()
 const list = ref<TableV2Instance>()
 const here = shallowRef<HTMLElement | null>(null)
 const place = useElementBounding(here)
+const all = useElementBounding(grid)
 
 const columns = computed(() => [
   {
@@ -128,6 +129,7 @@ defineExpose({ show })
       :left="place.left.value"
       :top="place.top.value"
       :bottom="place.bottom.value"
+      :from="all.top.value"
       @take="table.put"
     />
   </div>
