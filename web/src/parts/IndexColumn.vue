@@ -34,6 +34,7 @@ defineExpose({ focus, typing })
     <header class="row">
       <h1 class="stretch">{{ type?.title }}</h1>
       <span class="soft">{{ t('indexDesk.document', { no: documentNo, n: documents }) }}</span>
+      <KeyButton k="T" @click="$emit('table')">{{ t('table.toTable') }}</KeyButton>
     </header>
     <p v-if="!fields.length" class="soft">{{ t('indexDesk.noFields') }}</p>
     <IndexField
@@ -55,7 +56,6 @@ defineExpose({ focus, typing })
       <span v-else class="soft">{{ t('indexDesk.left', doubts.length) }}</span>
       <span class="stretch" />
       <KeyButton k="B" @click="$emit('pages')">{{ t('indexDesk.toPages') }}</KeyButton>
-      <KeyButton k="T" @click="$emit('table')">{{ t('table.toTable') }}</KeyButton>
       <KeyButton v-if="doubts.length" k="N" @click="indexing.nextDoubt">{{ t('indexDesk.next') }}</KeyButton>
       <KeyButton v-else main k="Enter" @click="$emit('filing')">{{ t('indexDesk.fileIt') }}</KeyButton>
     </footer>
