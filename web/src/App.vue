@@ -64,6 +64,7 @@ useEventListener('keydown', (e) => {
         </template>
         <RouterLink :to="{ name: 'archive' }">{{ t('nav.archive') }}</RouterLink>
         <RouterLink v-if="!reader" :to="{ name: 'streams' }">{{ t('nav.streams') }}</RouterLink>
+        <RouterLink v-if="!reader" :to="{ name: 'registers' }">{{ t('nav.registers') }}</RouterLink>
       </nav>
       <form v-if="route.name !== 'archive'" class="find" role="search" @submit.prevent="search">
         <ElInput

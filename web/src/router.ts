@@ -38,6 +38,7 @@ export const router = createRouter({
       component: () => import('./views/FilingDesk.vue'),
       props: true,
     },
+    { path: '/desk/registers', name: 'registers', component: () => import('./views/Registers.vue') },
     { path: '/desk/rescans', name: 'rescans', component: () => import('./views/Rescans.vue') },
     { path: '/desk/archive', name: 'archive', component: () => import('./views/ArchiveSearch.vue') },
     {

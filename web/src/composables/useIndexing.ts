@@ -1,5 +1,6 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import type { LocationQuery } from 'vue-router'
 import { api, pictureOf, tell, type Box, type Schema } from '../api/client'
 import { isDoubt, type FieldValue, type useBatch } from './useBatch'
 
@@ -9,12 +10,22 @@ export interface Taken {
   box: Box
 }
 
+/** Where a desk begins, as its address says it: with this document, at this field. */
+export interface Start {
+  document?: number
+  field?: string
+}
+export const startOf = (query: LocationQuery): Start => ({
+  document: Number(query.document) || undefined,
+  field: query.field?.toString(),
+})
+
 /** Indexing a batch: the document and field looked at, what is typed and settled, and where the next doubt is. */
 export function useIndexing(
   no: string,
   desk: ReturnType<typeof useBatch>,
   arrived: (field: string | null) => void,
-  start: { document?: number; field?: string } = {},
+  start: Start = {},
 ) {
   const { batch, documents, pageByNo, decide } = desk
   const { t } = useI18n()

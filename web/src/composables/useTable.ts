@@ -12,13 +12,10 @@ import {
   type Wanted,
 } from '../parts/table'
 import { isDoubt, type useBatch } from './useBatch'
+import type { Start } from './useIndexing'
 
 /** A batch as a table: a row a document of one type, a column a field; where the hand is, and what is typed there. */
-export function useTable(
-  desk: ReturnType<typeof useBatch>,
-  start: { document?: number; field?: string },
-  moved: () => void,
-) {
+export function useTable(desk: ReturnType<typeof useBatch>, start: Start, moved: () => void) {
   const { batch, documents, decideTogether } = desk
   const { t } = useI18n()
   const type = ref('')

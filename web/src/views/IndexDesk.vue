@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { pictureOf } from '../api/client'
 import { useBatch } from '../composables/useBatch'
-import { useIndexing } from '../composables/useIndexing'
+import { startOf, useIndexing } from '../composables/useIndexing'
 import { useIndexKeys } from '../composables/useIndexKeys'
 import BatchHeld from '../parts/BatchHeld.vue'
 import BatchLine from '../parts/BatchLine.vue'
@@ -23,7 +23,6 @@ const { batch, loading, problem, documents, pageByNo, load, undo, redo, moveTo }
 const viewer = ref<InstanceType<typeof PageViewer>>()
 const column = ref<InstanceType<typeof IndexColumn>>()
 
-const start = { document: Number(route.query.document) || undefined, field: route.query.field?.toString() }
 const indexing = useIndexing(
   props.no,
   desk,
@@ -31,7 +30,7 @@ const indexing = useIndexing(
     column.value?.focus()
     if (!field) viewer.value?.fit('whole')
   },
-  start,
+  startOf(route.query),
 )
 const { documentNo, document, page, pageNo, field, value, taken, words, message, locked } = indexing
 const shapes = computed(() =>

@@ -20,7 +20,6 @@ const { t } = useI18n()
 const session = useSession()
 const supervisor = computed(() => session.me?.role === 'supervisor')
 const { data: streams, loading, problem, load } = useLoad(() => api.GET('/api/streams'))
-const { data: registers, load: loadRegisters } = useLoad(() => api.GET('/api/registers'))
 const { data: day } = useLoad(() => {
   const { from, to } = dayBefore(0)
   return api.GET('/api/day', { params: { query: { from: from.toISOString(), to: to.toISOString() } } })
@@ -34,7 +33,7 @@ async function importOne(file: File) {
   const { data, error } = await api.POST('/api/streams', { body: { json: await file.text() } })
   if (data) {
     done.value = t('streams.imported', { title: data.title, n: data.version })
-    await Promise.all([load(), loadRegisters()])
+    await load()
   } else refused.value = worded(error)
 }
 const opened = ref<{ what: StreamPanel; stream: string } | null>(null)
@@ -92,26 +91,6 @@ useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => pick
         @close="opened = null"
       />
     </div>
-    <PanelBox v-else :title="t('streams.registers')">
-      <ElTable :data="registers ?? []" row-key="name" :empty-text="t('streams.noRegister')">
-        <ElTableColumn :label="t('streams.register')" min-width="160">
-          <template #default="{ row }">
-            <b class="mono">{{ row.name }}</b>
-          </template>
-        </ElTableColumn>
-        <ElTableColumn :label="t('streams.lineCount')" width="110" align="right">
-          <template #default="{ row }">{{ row.rows }}</template>
-        </ElTableColumn>
-        <ElTableColumn :label="t('streams.columnNames')" min-width="340">
-          <template #default="{ row }">
-            <span class="soft">{{ row.columns.join(', ') }}</span>
-            <ul v-if="row.faults.length">
-              <li v-for="f in row.faults" :key="f">{{ f }}</li>
-            </ul>
-          </template>
-        </ElTableColumn>
-      </ElTable>
-    </PanelBox>
   </div>
 </template>
 

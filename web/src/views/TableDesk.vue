@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { useBatch } from '../composables/useBatch'
+import { startOf } from '../composables/useIndexing'
 import { useKeys } from '../composables/useKeys'
 import { useTable } from '../composables/useTable'
 import { useTableKeys } from '../composables/useTableKeys'
@@ -24,8 +25,7 @@ const { batch, loading, problem, pageByNo, load, undo, redo } = desk
 const grid = ref<InstanceType<typeof TableGrid>>()
 const finding = ref(false)
 
-const start = { document: Number(route.query.document) || undefined, field: route.query.field?.toString() }
-const table = useTable(desk, start, () => void grid.value?.show())
+const table = useTable(desk, startOf(route.query), () => void grid.value?.show())
 const { type, types, doubtsOnly, rows, fields, document, field, message, locked, doubts } = table
 
 function open() {

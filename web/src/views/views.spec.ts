@@ -13,6 +13,7 @@ import IndexDesk from './IndexDesk.vue'
 import Intake from './Intake.vue'
 import MyPassword from './MyPassword.vue'
 import PageDesk from './PageDesk.vue'
+import Registers from './Registers.vue'
 import Rescans from './Rescans.vue'
 import SignIn from './SignIn.vue'
 import Streams from './Streams.vue'
@@ -38,6 +39,8 @@ const two = batch(
   [doc(1, [1, 2], { vessel: value('doubtful', 'PM-4B21-K', [{ code: 'hardToRead', with: {} }]) })],
 )
 const none = batch([], [])
+const NOW = '2026-11-23T12:00:00Z'
+const vessels = { name: 'vessels', columns: ['registration'], rows: 2, faults: [] }
 const board = (rows: Schema['Row'][]) => ({ batches: rows, now: '2026-11-23T12:00:00Z' })
 const result = (all: Schema['Found'][], archived: number) => ({
   found: all,
@@ -167,6 +170,23 @@ const views: Record<string, Case> = {
     full: [
       { '/api/archive/1': opened([hit(5, 'the dues for')]) },
       ['Letter 1', 'Vessel', '1 line with a hit', 'the dues for on page 2', 'M. Tarrow'],
+    ],
+  },
+  Registers: {
+    view: Registers,
+    main: '/api/registers',
+    empty: [{ '/api/registers': [] }, 'No register yet.'],
+    full: [
+      {
+        '/api/registers': [vessels],
+        '/api/registers/vessels': {
+          info: vessels,
+          columns: [{ column: 'registration', kind: 'number', different: 2 }],
+          versions: [{ version: 2, came: 1, went: 0, changed: 3, savedBy: 't.vane', savedAt: NOW }],
+        },
+        '/api/registers/vessels/rows': { all: 2, rows: [{ registration: 'PM-4821-K' }] },
+      },
+      ['vessels', '2 rows', 'PM-4821-K', 'numbers, different in each row', '1 came, 0 went, 3 changed'],
     ],
   },
   Streams: {

@@ -25,6 +25,7 @@ import pageDesk from './pageDesk'
 import password from './password'
 import repair from './repair'
 import place from './place'
+import registers from './registers'
 import rescans from './rescans'
 import rules from './rules'
 import samples from './samples'
@@ -67,6 +68,7 @@ export default {
   password,
   repair,
   place,
+  registers,
   rescans,
   rules,
   samples,

@@ -5,4 +5,5 @@ export default {
   intake: 'Intake',
   archive: 'Archive',
   streams: 'Streams',
+  registers: 'Registers',
 }

@@ -10,11 +10,6 @@ export default {
   imported: '{title}, version {n}, is in force for new batches.',
   today: 'Pages today',
   inForce: 'In force',
-  registers: 'Registers',
-  register: 'Register',
-  noRegister: 'No register yet.',
-  lineCount: 'Lines',
-  columnNames: 'Columns',
   only: 'A supervisor can import streams.',
   none: 'No stream yet. Import one.',
 }

@@ -82,6 +82,7 @@ class ScreensTest extends InTheBrowser {
                 "/desk/batches/" + doubtful + "/table", page -> page.keyboard().press("Control+h"));
         SCREENS.put("/desk/batches/" + doubtful + "/filing", page -> {});
         SCREENS.put("/desk/batches/" + filed + "/filing", page -> {});
+        SCREENS.put("/desk/registers", page -> {});
         SCREENS.put("/desk/rescans", page -> {});
         SCREENS.put("/desk/archive?q=licence", page -> {});
         SCREENS.put("/desk/archive/1?q=licence", page -> {});

@@ -205,6 +205,8 @@ public enum Problem {
     STREAM_UNUSABLE(Kind.INPUT, "faults"),
     @JsonProperty("registerName")
     REGISTER_NAME(Kind.INPUT),
+    @JsonProperty("noSuchRegister")
+    NO_SUCH_REGISTER(Kind.MISSING, "name"),
     @JsonProperty("registerEmpty")
     REGISTER_EMPTY(Kind.INPUT, "faults"),
     @JsonProperty("beingDelivered")

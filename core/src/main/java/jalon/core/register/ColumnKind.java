@@ -1,16 +1,23 @@
 package jalon.core.register;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import com.google.re2j.Pattern;
 import jalon.core.evidence.RowWeights;
 import java.util.List;
 
 /** What a column of a register holds: how its values are looked for on paper. */
 public enum ColumnKind {
+    @JsonProperty("name")
     NAME(RowWeights.NAME, new NameLook()),
+    @JsonProperty("telephone")
     TELEPHONE(RowWeights.TELEPHONE, new FiguresLook(v -> Figures.telling(Plain.digits(v)), p -> p.dialled)),
+    @JsonProperty("date")
     DATE(RowWeights.DATE, new DayLook()),
+    @JsonProperty("street")
     STREET(RowWeights.STREET, new StreetLook()),
+    @JsonProperty("number")
     NUMBER(RowWeights.NUMBER, new FiguresLook(Plain::joined, p -> p.numbers)),
+    @JsonProperty("text")
     TEXT(RowWeights.TEXT, new TextLook());
 
     private static final Pattern ISO_DATE = Pattern.compile("(1[6-9]|20)\\d\\d-[01]\\d-[0-3]\\d");
@@ -46,7 +53,7 @@ public enum ColumnKind {
     }
 
     /** What a column holds by its values; {@link #TEXT} where nothing tells. */
-    static ColumnKind of(List<String> values) {
+    public static ColumnKind of(List<String> values) {
         List<String> some =
                 values.stream().filter(v -> !v.isBlank()).limit(ENOUGH).toList();
         if (mostly(some, ISO_DATE)) {

@@ -1,10 +1,12 @@
 package jalon.core.register;
 
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -15,11 +17,17 @@ import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.commons.csv.DuplicateHeaderMode;
 import org.apache.commons.lang3.StringUtils;
 
 /** A list of the organisation's own records, looked up by exact value; case and blanks at the ends do not count. */
 public final class Register {
     private static final String DIGITS = "0123456789";
+    private static final int LONGEST_HEADER = 16_384;
+
+    /** So many faults are told one by one; of a million bad lines nobody reads more. */
+    private static final int MOST_FAULTS = 200;
+
     private static final String LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
 
     private final String name;
@@ -48,37 +56,70 @@ public final class Register {
     }
 
     /**
-     * Reads a CSV (RFC 4180) whose first line names the columns. Lines that do not have as many values as columns are
-     * left out and told in {@link #faults}.
+     * Reads a CSV (RFC 4180) whose first line names the columns; between values stands whatever of comma, semicolon and
+     * tab stands most in that line. Lines that do not have as many values as columns are left out and told in
+     * {@link #faults}.
      */
     public static Register parse(String name, Reader csv) {
+        BufferedReader lines = new BufferedReader(csv);
         List<Map<String, String>> rows = new ArrayList<>();
         List<String> faults = new ArrayList<>();
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
+                .setDelimiter(delimiter(lines))
                 .setHeader()
+                .setDuplicateHeaderMode(DuplicateHeaderMode.DISALLOW)
                 .setSkipHeaderRecord(true)
                 .setIgnoreEmptyLines(true)
                 .setTrim(true)
                 .get();
         List<String> columns = List.of();
-        try (CSVParser parser = format.parse(csv)) {
+        int bad = 0;
+        try (CSVParser parser = format.parse(lines)) {
             columns = parser.getHeaderNames();
             var records = parser.iterator();
             while (records.hasNext()) {
                 CSVRecord record = records.next();
                 if (record.isConsistent()) {
                     rows.add(Map.copyOf(record.toMap()));
-                } else {
+                } else if (++bad <= MOST_FAULTS) {
                     faults.add("register " + name + ", line " + parser.getCurrentLineNumber() + ": " + record.size()
                             + " values for " + columns.size() + " columns; the line is left out");
                 }
+            }
+            if (bad > MOST_FAULTS) {
+                faults.add("register " + name + ": " + (bad - MOST_FAULTS) + " more lines like these are left out");
             }
         } catch (IOException | UncheckedIOException | IllegalArgumentException | IllegalStateException e) {
             faults.add("register " + name + ", after " + rows.size() + " good lines: " + e.getMessage()
                     + "; the rest is left out");
         }
         return new Register(name, columns, rows, faults);
+    }
+
+    private static char delimiter(BufferedReader lines) {
+        try {
+            lines.mark(LONGEST_HEADER);
+            char[] begins = new char[LONGEST_HEADER - 1];
+            int read = Math.max(0, lines.read(begins));
+            lines.reset();
+            String first =
+                    new String(begins, 0, read).lines().findFirst().orElse("").replaceAll("\"[^\"]*\"", "");
+            return ",;\t"
+                    .chars()
+                    .mapToObj(c -> (char) c)
+                    .max(Comparator.comparingLong((Character c) ->
+                                    first.chars().filter(other -> other == c).count())
+                            .thenComparing(c -> c == ',' ? 1 : 0))
+                    .orElse(',');
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** How many different values a column has. */
+    public int different(String column) {
+        return column(column).byKey.size();
     }
 
     public String name() {

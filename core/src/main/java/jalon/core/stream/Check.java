@@ -44,15 +44,7 @@ public sealed interface Check {
 
         R checkDigit(CheckDigit checkDigit);
 
-        R sum(Sum sum);
-
-        R after(After after);
-
-        R sameAs(SameAs sameAs);
-
-        R onceInBatch(OnceInBatch onceInBatch);
-
-        R notFiledBefore(NotFiledBefore notFiledBefore);
+        R between(Between between);
     }
 
     <R> R match(Cases<R> cases);
@@ -185,8 +177,16 @@ public sealed interface Check {
         }
     }
 
+    /** One that needs more than the value itself: other values of the document, or other documents. */
+    sealed interface Between extends Check {
+        @Override
+        default <R> R match(Cases<R> cases) {
+            return cases.between(this);
+        }
+    }
+
     /** The value is the sum of some fields, less others; amounts or numbers. */
-    record Sum(List<String> of, List<String> less) implements Check {
+    record Sum(List<String> of, List<String> less) implements Between {
         public Sum {
             of = of == null ? List.of() : List.copyOf(of);
             less = less == null ? List.of() : List.copyOf(less);
@@ -196,11 +196,6 @@ public sealed interface Check {
         public List<String> others() {
             return Stream.concat(of.stream(), less.stream()).toList();
         }
-
-        @Override
-        public <R> R match(Cases<R> cases) {
-            return cases.sum(this);
-        }
     }
 
     /**
@@ -209,45 +204,30 @@ public sealed interface Check {
      * @param least days between, 0 when it may be the same day
      * @param most days between, or null
      */
-    record After(String field, int least, Integer most) implements Check {
+    record After(String field, int least, Integer most) implements Between {
         @Override
         public List<String> others() {
             return List.of(field);
-        }
-
-        @Override
-        public <R> R match(Cases<R> cases) {
-            return cases.after(this);
         }
     }
 
     /** The same as another field has, such as one that is found on another page. */
-    record SameAs(String field) implements Check {
+    record SameAs(String field) implements Between {
         @Override
         public List<String> others() {
             return List.of(field);
         }
-
-        @Override
-        public <R> R match(Cases<R> cases) {
-            return cases.sameAs(this);
-        }
     }
 
     /** No other document of its type in the batch has it. */
-    record OnceInBatch() implements Check {
-        @Override
-        public <R> R match(Cases<R> cases) {
-            return cases.onceInBatch(this);
-        }
-    }
+    record OnceInBatch() implements Between {}
 
     /**
      * No document of its type was filed with this value and these others.
      *
      * @param with fields whose values must be the same too, for it to be the same document
      */
-    record NotFiledBefore(List<String> with) implements Check {
+    record NotFiledBefore(List<String> with) implements Between {
         public NotFiledBefore {
             with = with == null ? List.of() : List.copyOf(with);
         }
@@ -255,11 +235,6 @@ public sealed interface Check {
         @Override
         public List<String> others() {
             return with;
-        }
-
-        @Override
-        public <R> R match(Cases<R> cases) {
-            return cases.notFiledBefore(this);
         }
     }
 

@@ -1,6 +1,5 @@
 package jalon.server.api;
 
-import jalon.core.register.Register;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamLibrary;
 import java.security.Principal;
@@ -74,24 +73,5 @@ class StreamApi {
     @PostMapping("/streams/try")
     StreamTrial.Trial tryStream(@RequestBody Tried tried) {
         return trial.of(tried.json(), tried.batch());
-    }
-
-    record RegisterInfo(String name, List<String> columns, int rows, List<String> faults) {}
-
-    @GetMapping("/registers")
-    List<RegisterInfo> registers() {
-        return library.registers().values().stream().map(StreamApi::info).toList();
-    }
-
-    private static RegisterInfo info(Register r) {
-        return new RegisterInfo(r.name(), r.columns(), r.rows().size(), r.faults());
-    }
-
-    record RegisterText(String csv) {}
-
-    /** @return what is wrong with single lines */
-    @PostMapping("/registers/{name}")
-    List<String> saveRegister(@PathVariable String name, @RequestBody RegisterText text, Principal who) {
-        return library.saveRegister(name, text.csv(), who.getName());
     }
 }

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.output.StreamSheets;
 import jalon.core.register.Register;
+import jalon.core.register.RegisterChange;
 import jalon.core.run.Filing;
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.StreamDefinition;
@@ -168,6 +169,32 @@ public class StreamLibrary {
     /** @return what is wrong with single lines; the good ones are kept */
     @Transactional
     public List<String> saveRegister(String name, String csv, String by) {
+        Register register = usable(name, csv);
+        RegisterChange change = change(register);
+        Instant now = times.now();
+        var saved = new StreamRows.SavedRegister(name, csv, by, now);
+        int version = rows.registerVersions(name).stream()
+                        .findFirst()
+                        .map(StreamRows.RegisterSaved::version)
+                        .orElse(0)
+                + 1;
+        rows.saveRegister(saved);
+        rows.addRegisterVersion(
+                saved, new StreamRows.RegisterSaved(version, change.came(), change.went(), change.changed(), by, now));
+        log.add(by, Act.SAVED_REGISTER.with(name, register.rows().size()));
+        registers.invalidateAll();
+        return register.faults();
+    }
+
+    /** What a register would become; nothing is kept. */
+    public record RegisterTried(Register register, RegisterChange change) {}
+
+    public RegisterTried tryRegister(String name, String csv) {
+        Register register = usable(name, csv);
+        return new RegisterTried(register, change(register));
+    }
+
+    private static Register usable(String name, String csv) {
         if (!name.matches("[a-z][a-z0-9-]{0,62}")) {
             throw Problem.REGISTER_NAME.with();
         }
@@ -175,11 +202,31 @@ public class StreamLibrary {
         if (register.rows().isEmpty()) {
             throw Problem.REGISTER_EMPTY.with(String.join(" ", register.faults()));
         }
-        Instant now = times.now();
-        rows.saveRegister(new StreamRows.SavedRegister(name, csv, by, now));
-        log.add(by, Act.SAVED_REGISTER.with(name, register.rows().size()));
-        registers.invalidateAll();
-        return register.faults();
+        return register;
+    }
+
+    private RegisterChange change(Register now) {
+        Register before = registers().get(now.name());
+        return RegisterChange.between(before == null ? Register.parse(now.name(), new StringReader("")) : before, now);
+    }
+
+    /** A register that was saved. @param came rows that the version before did not have, null where it is not known */
+    public record RegisterVersion(
+            int version, Integer came, Integer went, Integer changed, String savedBy, Instant savedAt) {}
+
+    /** The newest first. */
+    public List<RegisterVersion> registerVersions(String name) {
+        return rows.registerVersions(name).stream()
+                .map(v -> new RegisterVersion(v.version(), v.came(), v.went(), v.changed(), v.savedBy(), v.savedAt()))
+                .toList();
+    }
+
+    public Register register(String name) {
+        Register register = registers().get(name);
+        if (register == null) {
+            throw Problem.NO_SUCH_REGISTER.with(name);
+        }
+        return register;
     }
 
     public Map<String, Register> registers() {

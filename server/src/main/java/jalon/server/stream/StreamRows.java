@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 
 @Mapper
@@ -33,6 +34,18 @@ interface StreamRows {
 
     @Select("select name, csv, saved_by, saved_at from register order by name")
     List<SavedRegister> registers();
+
+    /** @param came rows that the version before did not have; null where nothing is known, as for those that follow */
+    record RegisterSaved(int version, Integer came, Integer went, Integer changed, String savedBy, Instant savedAt) {}
+
+    @Select("select version, came, went, changed, saved_by, saved_at from register_version where name = #{name}"
+            + " order by version desc")
+    List<RegisterSaved> registerVersions(String name);
+
+    @Insert(
+            "insert into register_version (name, version, csv, came, went, changed, saved_by, saved_at)"
+                    + " values (#{r.name}, #{v.version}, #{r.csv}, #{v.came}, #{v.went}, #{v.changed}, #{r.savedBy}, #{r.savedAt})")
+    void addRegisterVersion(@Param("r") SavedRegister register, @Param("v") RegisterSaved version);
 
     /** Changes with every saving of any of them. */
     @Select("select concat(count(*), ' ', coalesce(max(saved_at), '')) from register")

@@ -1,0 +1,93 @@
+import { useDebounceFn } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, tell, worded, type Schema } from '../api/client'
+import { registerName, textOf } from '../parts/registerText'
+import { useLoad } from './useLoad'
+
+/** A file that would become a register, and what that would change. */
+export interface Trial {
+  name: string
+  csv: string
+  encoding: string
+  found: Schema['RegisterTrial']
+}
+
+/** The organisation's own records: a register is looked at and searched, a new one tried before it is kept. */
+export function useRegisters() {
+  const { t } = useI18n()
+  const all = useLoad(() => api.GET('/api/registers'))
+  const name = ref('')
+  const q = ref('')
+  const detail = shallowRef<Schema['RegisterDetail']>()
+  const rows = shallowRef<Schema['RegisterRows']>()
+  const trial = shallowRef<Trial | null>(null)
+  const busy = ref(false)
+  const refused = ref('')
+  const done = ref('')
+
+  watch(all.data, (list) => {
+    if (!list?.some((r) => r.name === name.value)) name.value = list?.[0]?.name ?? ''
+  })
+  async function look() {
+    if (!name.value) return
+    const { data, error } = await api.GET('/api/registers/{name}', { params: { path: { name: name.value } } })
+    if (data) detail.value = data
+    else tell(error)
+  }
+  async function search() {
+    const asked = { name: name.value, q: q.value }
+    if (!asked.name) return
+    const { data, error } = await api.GET('/api/registers/{name}/rows', {
+      params: { path: { name: asked.name }, query: { q: asked.q } },
+    })
+    if (asked.name !== name.value || asked.q !== q.value) return
+    if (data) rows.value = data
+    else tell(error)
+  }
+  watch(name, () => {
+    q.value = ''
+    void look()
+    void search()
+  })
+  watch(q, useDebounceFn(search, 150))
+
+  /** Shows what a file would make of the register of its name. */
+  async function take(file: File) {
+    refused.value = done.value = ''
+    const { csv, encoding } = textOf(await file.arrayBuffer())
+    await attempt(registerName(file.name), csv, encoding)
+  }
+  async function attempt(as: string, csv: string, encoding: string) {
+    busy.value = true
+    const { data, error } = await api.POST('/api/registers/{name}/try', {
+      params: { path: { name: as } },
+      body: { csv },
+    })
+    busy.value = false
+    if (data) trial.value = { name: as, csv, encoding, found: data }
+    else refused.value = worded(error)
+  }
+  const rename = (as: string) => trial.value && void attempt(as, trial.value.csv, trial.value.encoding)
+  async function save() {
+    const kept = trial.value
+    if (!kept) return
+    busy.value = true
+    const { data, error } = await api.POST('/api/registers/{name}', {
+      params: { path: { name: kept.name } },
+      body: { csv: kept.csv },
+    })
+    busy.value = false
+    if (!data) return void (refused.value = worded(error))
+    trial.value = null
+    done.value = t('registers.saved', { name: kept.name, n: kept.found.info.rows })
+    await all.load()
+    if (name.value === kept.name) await Promise.all([look(), search()])
+    else name.value = kept.name
+  }
+  const columns = computed(() => detail.value?.info.columns ?? [])
+  return {
+    ...{ list: all.data, loading: all.loading, problem: all.problem, load: all.load },
+    ...{ name, q, detail, rows, columns, trial, busy, refused, done, take, rename, save },
+  }
+}

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import type { Schema } from '../api/client'
+import { share } from './figures'
+
+/** What each column holds and how well it tells one row from the others. */
+defineProps<{ columns: Schema['RegisterColumn'][]; rows: number }>()
+const { t } = useI18n()
+</script>
+
+<template>
+  <dl class="columns">
+    <div v-for="c in columns" :key="c.column">
+      <dt class="mono">{{ c.column }}</dt>
+      <dd>
+        {{ t(`registers.kind.${c.kind}`) }},
+        {{
+          c.different === rows
+            ? t('registers.allDiffer')
+            : t('registers.differ', { share: share(c.different, rows) })
+        }}
+      </dd>
+    </div>
+  </dl>
+</template>
+
+<style scoped>
+.columns {
+  margin: 8px 0;
+  display: grid;
+  gap: 4px;
+}
+.columns > div {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+}
+dt {
+  min-width: 110px;
+}
+dd {
+  margin: 0;
+  color: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useKeys } from '../composables/useKeys'
+import { useRegisters } from '../composables/useRegisters'
+import { moment } from '../parts/times'
+import RegisterColumns from '../parts/RegisterColumns.vue'
+import RegisterTrial from '../parts/RegisterTrial.vue'
+import NoteBanner from '../parts/base/NoteBanner.vue'
+import PanelBox from '../parts/base/PanelBox.vue'
+import PickFiles from '../parts/base/PickFiles.vue'
+import WaitingFor from '../parts/base/WaitingFor.vue'
+import { useSession } from '../session'
+
+/** The organisation's own records that values are looked up in and held against. */
+const { t } = useI18n()
+const session = useSession()
+const supervisor = computed(() => session.me?.role === 'supervisor')
+const registers = useRegisters()
+const { list, loading, problem, load, name, q, detail, rows, columns, trial, busy, refused, done } = registers
+const picker = ref<InstanceType<typeof PickFiles>>()
+useKeys([
+  { key: 'L', on: ['l', 'L'], label: t('registers.load'), run: () => picker.value?.choose() },
+  {
+    key: 'Ctrl+Enter',
+    on: ['Enter'],
+    ctrl: true,
+    typing: true,
+    label: t('registers.save'),
+    run: () => void registers.save(),
+  },
+])
+</script>
+
+<template>
+  <div class="registers">
+    <PanelBox :title="t('registers.title')" :level="1">
+      <template #acts>
+        <span v-if="!supervisor" class="soft">{{ t('registers.only') }}</span>
+        <PickFiles
+          v-else
+          ref="picker"
+          accept=".csv,.txt,text/csv"
+          k="L"
+          main
+          :disabled="busy"
+          @files="([file]) => registers.take(file)"
+        >
+          {{ t('registers.load') }}
+        </PickFiles>
+      </template>
+      <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
+      <NoteBanner v-if="done">{{ done }}</NoteBanner>
+    </PanelBox>
+    <RegisterTrial
+      v-if="trial"
+      v-bind="{ trial, busy }"
+      :known="(list ?? []).map((r) => r.name)"
+      @save="registers.save"
+      @rename="registers.rename"
+      @close="trial = null"
+    />
+    <div v-if="list?.length" class="parts">
+      <PanelBox :title="t('registers.all')">
+        <ElMenu :default-active="name" @select="(chosen: string) => (name = chosen)">
+          <ElMenuItem v-for="r in list" :key="r.name" :index="r.name">
+            <span class="mono stretch">{{ r.name }}</span>
+            <span class="soft">{{ t('registers.rows', r.rows) }}</span>
+          </ElMenuItem>
+        </ElMenu>
+      </PanelBox>
+      <PanelBox v-if="detail" :title="name">
+        <template #acts>
+          <span class="soft">{{ rows ? t('registers.found', { n: rows.all }) : '' }}</span>
+          <ElInput
+            v-model="q"
+            class="search"
+            clearable
+            :placeholder="t('registers.search')"
+            :aria-label="t('registers.search')"
+          />
+        </template>
+        <ElTable
+          :data="rows?.rows ?? []"
+          height="calc(100vh - 260px)"
+          size="small"
+          :empty-text="t('registers.none')"
+        >
+          <ElTableColumn v-for="c in columns" :key="c" :label="c" min-width="120" show-overflow-tooltip>
+            <template #default="{ row }">{{ row[c] }}</template>
+          </ElTableColumn>
+        </ElTable>
+        <p v-if="rows && rows.all > rows.rows.length" class="soft">
+          {{ t('registers.first', { n: rows.rows.length }) }}
+        </p>
+      </PanelBox>
+      <PanelBox v-if="detail" :title="t('registers.columns')">
+        <RegisterColumns :columns="detail.columns" :rows="detail.info.rows" />
+        <ul v-if="detail.info.faults.length" class="faults">
+          <li v-for="f in detail.info.faults" :key="f">{{ f }}</li>
+        </ul>
+        <h3>{{ t('registers.versions') }}</h3>
+        <ol class="versions" reversed>
+          <li v-for="v in detail.versions" :key="v.version">
+            {{ t('registers.version', { n: v.version }) }}:
+            {{ v.came == null ? t('registers.unknown') : t('registers.change', { ...v }) }}
+            <span class="soft">{{ t('streams.saved', { when: moment(v.savedAt), by: v.savedBy }) }}</span>
+          </li>
+        </ol>
+      </PanelBox>
+    </div>
+    <WaitingFor v-else v-bind="{ loading, problem }" :empty="t('registers.noRegister')" @again="load" />
+  </div>
+</template>
+
+<style scoped>
+.registers {
+  padding: 12px;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.parts {
+  display: grid;
+  grid-template-columns: minmax(180px, 220px) minmax(0, 1fr) minmax(220px, 300px);
+  gap: 12px;
+  align-items: start;
+}
+.search {
+  width: 220px;
+}
+.faults,
+.versions {
+  margin: 6px 0;
+  padding-inline-start: 20px;
+}
+.versions {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+@media (max-width: 900px) {
+  .parts {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
