@@ -26,20 +26,14 @@ const { t } = useI18n()
 
 <style scoped>
 .columns {
-  margin: 8px 0;
+  margin: 0 0 10px;
   display: grid;
-  gap: 4px;
-}
-.columns > div {
-  display: flex;
-  gap: 10px;
-  flex-wrap: wrap;
-}
-dt {
-  min-width: 110px;
+  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+  gap: 6px 16px;
 }
 dd {
   margin: 0;
+  font-size: 13px;
   color: var(--ink-soft);
 }
 </style>

@@ -34,24 +34,23 @@ useKeys([
 
 <template>
   <div class="registers">
-    <PanelBox :title="t('registers.title')" :level="1">
-      <template #acts>
-        <span v-if="!supervisor" class="soft">{{ t('registers.only') }}</span>
-        <PickFiles
-          v-else
-          ref="picker"
-          accept=".csv,.txt,text/csv"
-          k="L"
-          main
-          :disabled="busy"
-          @files="([file]) => registers.take(file)"
-        >
-          {{ t('registers.load') }}
-        </PickFiles>
-      </template>
-      <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
-      <NoteBanner v-if="done">{{ done }}</NoteBanner>
-    </PanelBox>
+    <header class="row">
+      <h1 class="stretch">{{ t('registers.title') }}</h1>
+      <span v-if="!supervisor" class="soft">{{ t('registers.only') }}</span>
+      <PickFiles
+        v-else
+        ref="picker"
+        accept=".csv,.txt,text/csv"
+        k="L"
+        main
+        :disabled="busy"
+        @files="([file]) => registers.take(file)"
+      >
+        {{ t('registers.load') }}
+      </PickFiles>
+    </header>
+    <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
+    <NoteBanner v-if="done">{{ done }}</NoteBanner>
     <RegisterTrial
       v-if="trial"
       v-bind="{ trial, busy }"
@@ -60,7 +59,7 @@ useKeys([
       @rename="registers.rename"
       @close="trial = null"
     />
-    <div v-if="list?.length" class="parts">
+    <div v-else-if="list?.length" class="parts">
       <PanelBox :title="t('registers.all')">
         <ElMenu :default-active="name" @select="(chosen: string) => (name = chosen)">
           <ElMenuItem v-for="r in list" :key="r.name" :index="r.name">
@@ -119,6 +118,11 @@ useKeys([
   display: grid;
   gap: 12px;
   align-content: start;
+}
+.parts :deep(.el-menu) {
+  --el-menu-base-level-padding: 8px;
+  --el-menu-item-height: 36px;
+  border: 0;
 }
 .parts {
   display: grid;
