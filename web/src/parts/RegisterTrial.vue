@@ -46,7 +46,7 @@ const rows = computed(() =>
       <li v-for="f in trial.found.info.faults" :key="f">{{ f }}</li>
     </ul>
     <RegisterColumns :columns="trial.found.columns" :rows="trial.found.info.rows" />
-    <ElTable v-if="!isNew && rows.length" :data="rows" max-height="360" size="small">
+    <ElTable v-if="!isNew && rows.length" :data="rows" max-height="360" size="small" :scrollbar-tabindex="0">
       <ElTableColumn :label="t('registers.what')" prop="what" width="90" />
       <ElTableColumn v-for="(c, i) in trial.found.info.columns" :key="c" :label="c" min-width="120">
         <template #default="{ row }">

@@ -83,6 +83,7 @@ useKeys([
           :data="rows?.rows ?? []"
           height="calc(100vh - 260px)"
           size="small"
+          :scrollbar-tabindex="0"
           :empty-text="t('registers.none')"
         >
           <ElTableColumn v-for="c in columns" :key="c" :label="c" min-width="120" show-overflow-tooltip>
