@@ -73,7 +73,7 @@ public record Field(
         /** A person's or a firm's. */
         @JsonProperty("name")
         NAME,
-        /** In several lines, joined by commas. */
+        /** Of a person or a house, in one line. */
         @JsonProperty("address")
         ADDRESS;
 
