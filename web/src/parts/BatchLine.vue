@@ -24,6 +24,16 @@ const aside = computed(() => props.batch.pages.filter((p) => p.document == null)
 const sheets = computed(() => new Set(props.batch.pages.map((p) => p.sheet).filter(Boolean)).size)
 /** The same figure as on the board. */
 const doubts = computed(() => props.batch.cutDoubts + props.batch.fieldDoubts + props.batch.rejected.length)
+const summary = computed(() => {
+  const pages = t('line.pages', props.batch.pages.length)
+  const documents = t('line.documents', props.batch.documents.length)
+  return [
+    sheets.value ? `${pages} ${t('line.sheets', sheets.value)}` : pages,
+    documents,
+    t('line.doubts', doubts.value),
+    t('line.aside', { n: aside.value }),
+  ].join(', ')
+})
 /** The single keys are the desk's again after a click with the mouse: a segment would take space for itself. */
 function go(e: MouseEvent, no: number) {
   if (e.detail) (e.currentTarget as HTMLElement).blur()
@@ -52,15 +62,7 @@ function go(e: MouseEvent, no: number) {
       </button>
     </div>
     <span class="summary">
-      {{
-        t(sheets ? 'line.onSheets' : 'line.summary', {
-          sheets,
-          pages: batch.pages.length,
-          documents: batch.documents.length,
-          doubts,
-          aside,
-        })
-      }}
+      {{ summary }}
     </span>
   </div>
 </template>

@@ -120,7 +120,7 @@ const views: Record<string, Case> = {
     main: B,
     props: { no: 'B-0412' },
     empty: [{ [B]: none }, 'No page of this batch could be read.'],
-    full: [{ [B]: two }, ['B-0412', '2 pages, 1 documents', 'Page 1', 'page 1 of 2 in document 1']],
+    full: [{ [B]: two }, ['B-0412', '2 pages, 1 document, 0 doubts', 'Page 1', 'page 1 of 2 in document 1']],
   },
   IndexDesk: {
     view: IndexDesk,

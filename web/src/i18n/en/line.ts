@@ -1,5 +1,8 @@
 export default {
-  onSheets: '{pages} pages on {sheets} sheets, {documents} documents, {doubts} doubts, {aside} taken out',
-  summary: '{pages} pages, {documents} documents, {doubts} doubts, {aside} taken out',
+  pages: '{n} page | {n} pages',
+  sheets: 'on {n} sheet | on {n} sheets',
+  documents: '{n} document | {n} documents',
+  doubts: '{n} doubt | {n} doubts',
+  aside: '{n} taken out',
   segment: 'Document {no}, {pages} pages, {doubts} doubts',
 }
