@@ -57,11 +57,13 @@ export function useTable(desk: ReturnType<typeof useBatch>, start: Start, moved:
     arrange()
     goTo({ row: 0, column: Math.min(at.value.column, Math.max(0, fields.value.length - 1)) })
   })
+  const ofType = (all: Schema['DocumentView'][]) => all.filter((d) => d.type.type === type.value).length
   let started = false
   watch(
     documents,
     async (all) => {
-      if (started && all.length !== order.value.length && !doubtsOnly.value) arrange()
+      // Of values nothing is moved; others may have cut the batch anew meanwhile.
+      if (started && !doubtsOnly.value && ofType(all) !== order.value.length) arrange()
       if (started || !all.length) return
       started = true
       const first = all.find((d) => d.no === start.document)
@@ -92,8 +94,8 @@ export function useTable(desk: ReturnType<typeof useBatch>, start: Start, moved:
 
   /** All of them or none; what is typed stays where the server did not take it. */
   async function settle(wanted: Wanted[], said?: string) {
-    if (locked.value || !wanted.length) return false
-    const done = await decideTogether(wanted.map(settling))
+    if (locked.value) return false
+    const done = !wanted.length || (await decideTogether(wanted.map(settling)))
     message.value = done ? (said ?? '') : t('indexDesk.notSettled')
     return done
   }
@@ -147,8 +149,8 @@ export function useTable(desk: ReturnType<typeof useBatch>, start: Start, moved:
   async function replace(find: string, by: string, everywhere: boolean) {
     const columns = everywhere ? fields.value : fields.value.slice(at.value.column, at.value.column + 1)
     const wanted = replaced(rows.value, columns, find, by)
-    await settle(wanted, t('table.replaced', wanted.length))
-    if (!wanted.length) message.value = t('table.notFound', { find })
+    const said = wanted.length ? t('table.replaced', wanted.length) : t('table.notFound', { find })
+    await settle(wanted, said)
   }
   const copied = () =>
     chosen.value.map((d) => (field.value && d.fields[field.value.field]?.value) ?? '').join('\n')

@@ -104,7 +104,6 @@ defineExpose({ show })
         row-key="no"
         fixed
         @column-sort="sort"
-        @end-reached="place.update"
         @scroll="place.update"
       >
         <template #cell="{ column, rowData, rowIndex, columnIndex }">

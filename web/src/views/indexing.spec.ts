@@ -113,4 +113,11 @@ describe('the Table desk', () => {
     await vi.waitFor(() => expect(view.text()).toContain('what was typed is still here'))
     expect(view.sent[0][1]).toMatchObject([{ page: 3, value: 'PM-5510-A' }])
   })
+  test('says that there is nothing to fill where all have it', async () => {
+    const view = await table(three)
+    await press(view, 'End', true)
+    await press(view, 'd', true)
+    await vi.waitFor(() => expect(view.text()).toContain('Nothing to fill: all have it.'))
+    expect(view.sent).toEqual([])
+  })
 })

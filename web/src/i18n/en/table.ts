@@ -20,5 +20,5 @@ export default {
   notFound: 'No value has “{find}”.',
   filled: 'Nothing to fill: all have it. | {n} value filled with {value}. | {n} values filled with {value}.',
   pasted: 'Nothing to paste here. | {n} value pasted. | {n} values pasted.',
-  replaced: 'Nothing replaced. | {n} value replaced. | {n} values replaced.',
+  replaced: '{n} value replaced. | {n} values replaced.',
 }

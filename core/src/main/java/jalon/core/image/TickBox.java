@@ -149,20 +149,20 @@ public final class TickBox {
         }
         boolean[] core = new boolean[width * height];
         int area = 0;
+        int inked = 0;
         double dark = 0;
         for (int y = 0; y < height; y++) {
             for (int x = 0; x < width; x++) {
                 if (inner.holds(inner.left() + x, inner.top() + y)) {
                     double darkness = darkness(inner.left() + x, inner.top() + y);
                     area++;
-                    core[y * width + x] = darkness > from;
-                    dark += darkness > from ? darkness : 0;
+                    if (darkness > from) {
+                        core[y * width + x] = true;
+                        inked++;
+                        dark += darkness;
+                    }
                 }
             }
-        }
-        int all = 0;
-        for (boolean one : core) {
-            all += one ? 1 : 0;
         }
         var blobs = new Blobs(core, width, height);
         double speck = cut.inPixels(SPECK_MM);
@@ -174,7 +174,7 @@ public final class TickBox {
                 reach = Math.max(reach, Math.max(blobs.width(b) / (double) width, blobs.height(b) / (double) height));
             }
         }
-        return new Strokes(ink / (double) Math.max(1, area), reach, dark / Math.max(1, all));
+        return new Strokes(ink / (double) Math.max(1, area), reach, dark / Math.max(1, inked));
     }
 
     /** Whether ink leads away from the frame on its left and on its right, at half height. */

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import com.google.re2j.Pattern;
 import jalon.core.evidence.RowWeights;
 import java.util.List;
+import java.util.Map;
 
 /** What a column of a register holds: how its values are looked for on paper. */
 public enum ColumnKind {
@@ -53,9 +54,12 @@ public enum ColumnKind {
     }
 
     /** What a column holds by its values; {@link #TEXT} where nothing tells. */
-    public static ColumnKind of(List<String> values) {
-        List<String> some =
-                values.stream().filter(v -> !v.isBlank()).limit(ENOUGH).toList();
+    static ColumnKind of(List<Map<String, String>> rows, String column) {
+        List<String> some = rows.stream()
+                .map(row -> row.getOrDefault(column, ""))
+                .filter(v -> !v.isBlank())
+                .limit(ENOUGH)
+                .toList();
         if (mostly(some, ISO_DATE)) {
             return DATE;
         }

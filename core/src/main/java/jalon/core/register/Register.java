@@ -117,6 +117,11 @@ public final class Register {
         }
     }
 
+    /** What a column holds, by its values. */
+    public ColumnKind kind(String column) {
+        return ColumnKind.of(rows, column);
+    }
+
     /** How many different values a column has. */
     public int different(String column) {
         return column(column).byKey.size();

@@ -38,8 +38,7 @@ public final class RowSearch {
         var builder = new RowIndex.Builder();
         Map<String, ColumnKind> kinds = new HashMap<>();
         for (String name : names) {
-            ColumnKind kind = ColumnKind.of(
-                    rows.stream().map(r -> r.getOrDefault(name, "")).toList());
+            ColumnKind kind = ColumnKind.of(rows, name);
             kinds.put(name, kind);
             for (int i = 0; i < rows.size(); i++) {
                 String value = rows.get(i).getOrDefault(name, "");

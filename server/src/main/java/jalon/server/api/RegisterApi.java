@@ -52,12 +52,7 @@ class RegisterApi {
 
     private static List<RegisterColumn> columns(Register register) {
         return register.columns().stream()
-                .map(c -> new RegisterColumn(
-                        c,
-                        ColumnKind.of(register.rows().stream()
-                                .map(row -> row.getOrDefault(c, ""))
-                                .toList()),
-                        register.different(c)))
+                .map(c -> new RegisterColumn(c, register.kind(c), register.different(c)))
                 .toList();
     }
 
