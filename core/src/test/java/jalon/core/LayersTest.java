@@ -55,7 +55,7 @@ class LayersTest {
             .whereLayer("output")
             .mayOnlyBeAccessedByLayers("apart", "run")
             .whereLayer("name")
-            .mayOnlyBeAccessedByLayers("run")
+            .mayOnlyBeAccessedByLayers("run", "index", "stream")
             .whereLayer("index")
             .mayOnlyBeAccessedByLayers("run")
             .whereLayer("register")

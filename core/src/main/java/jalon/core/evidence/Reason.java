@@ -144,6 +144,26 @@ public record Reason(Code code, Map<String, String> with) {
         READ_TWO_WAYS("alone", "withPage"),
         @JsonProperty("lookalikesMended")
         LOOKALIKES_MENDED("read", "taken"),
+        /** Words behind a zone that its value seems to go on with. */
+        @JsonProperty("runsOver")
+        RUNS_OVER,
+        /** A character that the field's limits do not let stand there. */
+        @JsonProperty("outsideLimits")
+        OUTSIDE_LIMITS("character"),
+        /** Another way to find the value found something else. */
+        @JsonProperty("foundOtherwise")
+        FOUND_OTHERWISE("others"),
+        /** What it was made of is in doubt itself. */
+        @JsonProperty("ofADoubt")
+        OF_A_DOUBT("field"),
+        @JsonProperty("noPart")
+        NO_PART("text", "pattern"),
+        /** What was found stands for nothing that the stream names. */
+        @JsonProperty("standsForNothing")
+        STANDS_FOR_NOTHING("text"),
+        /** A form of no fixed length takes one of its characters for a letter and for a digit. */
+        @JsonProperty("formTwoWays")
+        FORM_TWO_WAYS("taken", "other"),
         /** Other values of the same form, and nothing says which is meant. */
         @JsonProperty("rivals")
         RIVALS("others"),

@@ -2,6 +2,7 @@ package jalon.core.index;
 
 import jalon.core.read.PageFacts;
 import jalon.core.read.PageRows;
+import jalon.core.stream.DocumentPages;
 import jalon.core.stream.Finder;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -49,8 +50,15 @@ public final class Document {
         return separator;
     }
 
-    public Map<Finder.Inherited.From, String> inherited() {
-        return inherited;
+    /** The file is the one that its first page came in, where that has a name. */
+    String inherited(Finder.Inherited.From from) {
+        String file = pages.get(0).file();
+        return from == Finder.Inherited.From.FILE_NAME && file != null && !file.isBlank() ? file : inherited.get(from);
+    }
+
+    /** Whether the same is known of both beside their pages and group. */
+    public boolean knowsTheSameAs(Document other) {
+        return inherited.equals(other.inherited);
     }
 
     public Map<String, FieldValue> group() {
@@ -62,12 +70,8 @@ public final class Document {
         return variant;
     }
 
-    List<PageFacts> pages(Finder.Pages which) {
-        return switch (which) {
-            case FIRST -> pages.subList(0, 1);
-            case LAST -> pages.subList(pages.size() - 1, pages.size());
-            case ANY -> pages;
-        };
+    List<PageFacts> pages(DocumentPages which) {
+        return which.of(pages);
     }
 
     /** @return null when it is none of the document's */

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Looks for one field's value: the finders in turn, each reading tidied and held against the checks, the one that passes
@@ -32,6 +33,11 @@ final class FieldSearch {
     /** Whatever speaks for a value, with one of these it is not sure. */
     private static final Set<Reason.Code> NEVER_SURE = Set.of(
             Reason.Code.RIVALS,
+            Reason.Code.FORM_TWO_WAYS,
+            Reason.Code.FOUND_OTHERWISE,
+            Reason.Code.OF_A_DOUBT,
+            Reason.Code.RUNS_OVER,
+            Reason.Code.OUTSIDE_LIMITS,
             Reason.Code.LOST_BEFORE,
             Reason.Code.SEVERAL_ROWS,
             Reason.Code.OTHER_ROW,
@@ -46,6 +52,9 @@ final class FieldSearch {
             Reason.Code.TOO_LONG_AFTER,
             Reason.Code.DIFFERS_FROM);
 
+    private static final Set<FoundBy> FROM_PAPER =
+            Set.of(FoundBy.ZONE, FoundBy.BARCODE, FoundBy.SHAPE, FoundBy.LABEL, FoundBy.TICKS);
+
     /** Letters of any script, and what stands between the parts of names. */
     private static final String A_NAME = "[\\p{L}\\p{M} .,'’&/()-]+";
 
@@ -57,6 +66,7 @@ final class FieldSearch {
     private final List<Judged> missed = new ArrayList<>();
     private final List<Reason> notes = new ArrayList<>();
     private List<FieldValue.RowFound> rows = List.of();
+    private final List<Judged> alsoFound = new ArrayList<>();
     private int looks;
 
     FieldSearch(Field field, Search search) {
@@ -83,11 +93,32 @@ final class FieldSearch {
             rows = found.rows();
             List<Judged> passing = passing(found.readings());
             if (!passing.isEmpty()) {
-                return field.several() ? listed(passing) : chosen(passing);
+                if (field.several()) {
+                    return listed(passing);
+                }
+                alsoFound.addAll(byTheOthers(finder));
+                return chosen(passing);
             }
             notes.addAll(found.notes());
         }
         return failing.isEmpty() ? empty(field, notes) : wrong(failing.get(0));
+    }
+
+    /** What the finders after one find in what was read of the paper; only where none of them says the same it counts. */
+    private List<Judged> byTheOthers(Finder finder) {
+        if (field.ranked()) {
+            return List.of();
+        }
+        Search read = search.onWhatWasRead();
+        return field
+                .finders()
+                .subList(field.finders().indexOf(finder) + 1, field.finders().size())
+                .stream()
+                .flatMap(other -> FieldFinder.of(other, field).find(read).readings().stream())
+                .filter(reading -> FROM_PAPER.contains(reading.source().finder()))
+                .map(reading -> judged(reading, Certainty.Look.NONE))
+                .filter(Judged::passed)
+                .toList();
     }
 
     private List<Judged> passing(List<Reading> readings) {
@@ -105,7 +136,7 @@ final class FieldSearch {
                 continue;
             }
             if (judged.passed()) {
-                passing.add(judged);
+                passing.add(onlyOneOfItsForm(judged));
                 continue;
             }
             boolean near = NearMiss.is(value, field, search.known());
@@ -120,6 +151,17 @@ final class FieldSearch {
             }
         }
         return passing;
+    }
+
+    /** Of a value that could be another one by its form the checks may say which. */
+    private Judged onlyOneOfItsForm(Judged judged) {
+        Reading reading = judged.reading();
+        boolean doubted = reading.doubts().stream().anyMatch(d -> d.code() == Reason.Code.FORM_TWO_WAYS);
+        boolean other = reading.alternatives().stream().anyMatch(text -> passes(text, field, search.known()));
+        return doubted && !other
+                ? new Judged(
+                        reading.without(Reason.Code.FORM_TWO_WAYS), judged.tidied(), judged.verdict(), judged.look())
+                : judged;
     }
 
     private int most() {
@@ -200,6 +242,10 @@ final class FieldSearch {
                 .filter(m -> !m.value().equals(value))
                 .findFirst()
                 .ifPresent(m -> doubts.add(Reason.Code.LOST_BEFORE.with(m.value())));
+        if (alsoFound.stream().noneMatch(other -> other.value().equals(value)) && !alsoFound.isEmpty()) {
+            doubts.add(Reason.Code.FOUND_OTHERWISE.with(
+                    alsoFound.stream().map(Judged::value).distinct().collect(Collectors.joining(", "))));
+        }
         return finished(first, doubts, rivals);
     }
 
@@ -220,6 +266,7 @@ final class FieldSearch {
                 certainty,
                 values.get(0).source(),
                 sure ? List.of() : List.copyOf(reasons),
+                List.of(),
                 List.of(),
                 List.of(),
                 null);
@@ -255,6 +302,7 @@ final class FieldSearch {
         Set<String> candidates = new LinkedHashSet<>(rivals);
         candidates.addAll(judged.tidied().others());
         candidates.addAll(reading.alternatives());
+        alsoFound.forEach(other -> candidates.add(other.value()));
         failing.forEach(f -> candidates.add(f.value()));
         candidates.addAll(field.choices().keySet());
         return new FieldValue(
@@ -268,7 +316,20 @@ final class FieldSearch {
                         .limit(MOST_CANDIDATES)
                         .toList(),
                 rows,
+                alsoFound.stream()
+                        .map(other -> new FieldValue.AlsoFound(
+                                other.value(), other.reading().source()))
+                        .distinct()
+                        .limit(MOST_CANDIDATES)
+                        .toList(),
                 null);
+    }
+
+    /** Whether a text could be the field's value, as it stands. */
+    static boolean passes(String text, Field field, Known known) {
+        Tidying.Tidied tidied = Tidy.tidy(text, field, known.today());
+        return tidied.problem() == null
+                && Checks.check(tidied.value(), checks(field), known, false).passed();
     }
 
     static boolean neverSure(Reason reason) {
@@ -297,7 +358,7 @@ final class FieldSearch {
     private static boolean printed(Reading reading) {
         return switch (reading.source().finder()) {
             case ZONE, SHAPE, LABEL -> true;
-            case BARCODE, REGISTER, TICKS, INHERITED, FIXED, PERSON, NONE -> false;
+            case BARCODE, REGISTER, TICKS, INHERITED, FIELDS, FIXED, PERSON, NONE -> false;
         };
     }
 
@@ -324,6 +385,7 @@ final class FieldSearch {
                 FieldValue.Source.NONE,
                 reasons,
                 field.choices().keySet().stream().limit(MOST_CANDIDATES).toList(),
+                List.of(),
                 List.of(),
                 null);
     }

@@ -17,6 +17,7 @@ import java.util.List;
  * @param reasons why it is not sure; empty when it is
  * @param candidates other readings, best first
  * @param rows of a register that may be meant, likeliest first, where they were found by what else stands on the paper
+ * @param alsoFound what the field's other finders found, the same or something else
  * @param by who settled it, or null
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -28,8 +29,10 @@ public record FieldValue(
         List<Reason> reasons,
         List<String> candidates,
         @JsonInclude(JsonInclude.Include.NON_EMPTY) List<RowFound> rows,
+        @JsonInclude(JsonInclude.Include.NON_EMPTY) List<AlsoFound> alsoFound,
         String by) {
     public FieldValue {
+        alsoFound = alsoFound == null ? List.of() : alsoFound;
         rows = rows == null ? List.of() : rows;
     }
 
@@ -41,6 +44,9 @@ public record FieldValue(
      * @param why what of it stands on the paper, and what does not
      */
     public record RowFound(String value, double certainty, List<Reason> why) {}
+
+    /** @param value tidied */
+    public record AlsoFound(String value, @JsonUnwrapped Source source) {}
 
     /**
      * @param page page number in the batch it was read from, 0 when from no page
@@ -57,7 +63,15 @@ public record FieldValue(
         List<Reason> more = new ArrayList<>(reasons);
         more.add(why);
         return new FieldValue(
-                value, state == State.SURE ? State.DOUBTFUL : state, certainty, source, more, candidates, rows, by);
+                value,
+                state == State.SURE ? State.DOUBTFUL : state,
+                certainty,
+                source,
+                more,
+                candidates,
+                rows,
+                alsoFound,
+                by);
     }
 
     /** The same after one more piece of evidence for it. */
@@ -68,7 +82,15 @@ public record FieldValue(
         double more = Certainty.raised(certainty, odds);
         boolean sure = more >= sureFrom && reasons.stream().noneMatch(FieldSearch::neverSure);
         return new FieldValue(
-                value, sure ? State.SURE : state, more, source, sure ? List.of() : reasons, candidates, rows, by);
+                value,
+                sure ? State.SURE : state,
+                more,
+                source,
+                sure ? List.of() : reasons,
+                candidates,
+                rows,
+                alsoFound,
+                by);
     }
 
     public int page() {

@@ -18,6 +18,9 @@ public enum FoundBy {
     TICKS,
     @JsonProperty("inherited")
     INHERITED,
+    /** Made of other fields' values. */
+    @JsonProperty("fields")
+    FIELDS,
     @JsonProperty("fixed")
     FIXED,
     /** Settled by a person. */

@@ -62,7 +62,7 @@ public final class Indexer {
                 done.put(name, value);
             }
         });
-        done.values().removeIf(value -> value.finder() == FoundBy.REGISTER);
+        done.values().removeIf(value -> value.finder() == FoundBy.REGISTER || value.finder() == FoundBy.FIELDS);
     }
 
     private FieldValue value(Field field) {
@@ -87,7 +87,8 @@ public final class Indexer {
             Field field, String typed, Map<String, Register> registers, LocalDate today, int page, Box box, String by) {
         var source = new FieldValue.Source(page, box, FoundBy.PERSON);
         if (typed == null || typed.isBlank()) {
-            return new FieldValue(null, FieldValue.State.SETTLED, 1, source, List.of(), List.of(), List.of(), by);
+            return new FieldValue(
+                    null, FieldValue.State.SETTLED, 1, source, List.of(), List.of(), List.of(), List.of(), by);
         }
         List<String> values = new ArrayList<>();
         List<Reason> notes = new ArrayList<>();
@@ -110,6 +111,7 @@ public final class Indexer {
                 1,
                 source,
                 notes,
+                List.of(),
                 List.of(),
                 List.of(),
                 by);

@@ -7,20 +7,28 @@ import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.core.read.PageRows;
+import jalon.core.read.PageTilt;
 import jalon.core.read.Phrase;
+import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
- * What stands beside or below a printed label: the rest of its cell up to the next label, else the next cell to the right;
- * or the nearest cell below, in its column.
+ * What stands beside a printed label: the rest of its cell up to the next label, else the next cell to the right; the
+ * nearest cell below or above it, in its column; the cell to its left; or whatever of the field's kind is nearest.
  */
-record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
+record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
     /** A value below its label is as near as this. */
     private static final double BELOW_MM = 12;
+
+    private static final int MOST_LINES = 7;
+
+    /** Lines of one block stand under each other as closely as this. */
+    private static final double CLOSELY_IN_HEIGHTS = 1.6;
 
     /** So far a value may go on to the right. */
     private static final double ROOM_MM = 30;
@@ -51,9 +59,9 @@ record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
                         if (forbidden.partOf(hit.words(), cell)) {
                             return;
                         }
-                        List<Word> value = value(hit, others, rows);
+                        List<Word> value = value(hit, others, rows, search.known());
                         if (!value.isEmpty()) {
-                            (hit.names() ? named : mentioned).add(reading(value, hit, page));
+                            (hit.names() ? named : mentioned).add(reading(value, hit, page, rows));
                         } else if (hit.names()) {
                             notes.add(Reason.Code.LOST_BEFORE.with(
                                     Line.textOf(hit.words().words())));
@@ -90,12 +98,38 @@ record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
         return hit.from() == 0 && behind.stream().noneMatch(w -> w.text().endsWith(":"));
     }
 
-    private static Reading reading(List<Word> value, Hit hit, PageFacts page) {
-        double label = Certainty.label(hit.names());
-        String text = Line.value(Line.textOf(value));
-        return Reading.of(text, Line.certaintyOfValue(value), page.no(), Line.boxOf(value), FoundBy.LABEL)
-                .placed(label)
-                .again(new Reading.Again(room(hit, Line.boxOf(value)), UnaryOperator.identity()));
+    private Reading reading(List<Word> value, Hit hit, PageFacts page, PageRows rows) {
+        var held = new HeldText(holds(), PageTilt.of(page));
+        boolean block = holds() == Finder.Holds.BLOCK;
+        List<Word> all = block ? withLinesBelow(value, rows) : value;
+        Box print = Line.boxOf(all);
+        return Reading.of(held.of(all), Line.certaintyOfValue(all), page.no(), print, FoundBy.LABEL)
+                .placed(Certainty.label(hit.names()))
+                .again(new Reading.Again(block ? null : room(hit, print), held::of));
+    }
+
+    private Finder.Holds holds() {
+        return wanted.holds() == null && field.kind() == Field.Kind.ADDRESS ? Finder.Holds.BLOCK : wanted.holds();
+    }
+
+    /** The lines under a value that begin where it does and follow it closely, up to the next label. */
+    private static List<Word> withLinesBelow(List<Word> value, PageRows rows) {
+        List<Word> all = new ArrayList<>(value);
+        Box line = Line.boxOf(value);
+        for (int lines = 1; lines < MOST_LINES; lines++) {
+            Box above = line;
+            Optional<Line> next = rows.rowOf(all.get(all.size() - 1))
+                    .flatMap(row -> rows.next(row, above, 1, CLOSELY_IN_HEIGHTS * above.height()))
+                    .filter(cell -> Math.abs(cell.box().x() - above.x()) < ALIGNED_MM)
+                    .filter(cell ->
+                            cell.words().stream().noneMatch(w -> w.text().endsWith(":")));
+            if (next.isEmpty()) {
+                break;
+            }
+            all.addAll(next.get().words());
+            line = next.get().box();
+        }
+        return all;
     }
 
     /** From the label to what stands next in the row: a part of the value that the page did not give may stand there. */
@@ -115,12 +149,42 @@ record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
         return new Box(left, value.y(), right - left, value.height());
     }
 
-    private List<Word> value(Hit hit, Labels others, PageRows rows) {
-        if (wanted.side() == Finder.ByLabel.Side.BELOW) {
-            return below(hit, others, rows);
+    private List<Word> value(Hit hit, Labels others, PageRows rows, Known known) {
+        return switch (wanted.side()) {
+            case BELOW -> inColumn(hit, others, rows, 1);
+            case ABOVE -> inColumn(hit, others, rows, -1);
+            case LEFT -> left(hit, others);
+            case NEAREST -> nearest(hit, others, rows, known);
+            case BESIDE -> {
+                List<Word> beside = beside(hit, others, rows);
+                yield beside.isEmpty() && hit.names() ? inColumn(hit, others, rows, 1) : beside;
+            }
+        };
+    }
+
+    private static List<Word> left(Hit hit, Labels others) {
+        List<Word> before = hit.cell().words().subList(0, hit.words().from());
+        if (!withoutMarks(before).isEmpty()) {
+            return before;
         }
-        List<Word> beside = beside(hit, others, rows);
-        return beside.isEmpty() && hit.names() ? below(hit, others, rows) : beside;
+        List<Line> cells = hit.row().cells();
+        int at = cells.indexOf(hit.cell()) - 1;
+        return at < 0 || others.is(cells.get(at))
+                ? List.of()
+                : withoutMarks(cells.get(at).words());
+    }
+
+    private List<Word> nearest(Hit hit, Labels others, PageRows rows, Known known) {
+        Box label = Line.boxOf(hit.words().words());
+        return Stream.of(
+                        beside(hit, others, rows),
+                        inColumn(hit, others, rows, 1),
+                        inColumn(hit, others, rows, -1),
+                        left(hit, others))
+                .filter(words -> !words.isEmpty())
+                .filter(words -> FieldSearch.passes(Line.value(Line.textOf(words)), field, known))
+                .min(Comparator.comparingDouble(words -> label.distanceTo(Line.boxOf(words))))
+                .orElse(List.of());
     }
 
     private static List<Word> beside(Hit hit, Labels others, PageRows rows) {
@@ -159,9 +223,10 @@ record LabelFinder(Finder.ByLabel wanted) implements FieldFinder {
         return Math.abs(a.box().x() - b.box().x()) < ALIGNED_MM;
     }
 
-    private static List<Word> below(Hit hit, Labels others, PageRows rows) {
+    /** @param step -1 above, 1 below */
+    private static List<Word> inColumn(Hit hit, Labels others, PageRows rows, int step) {
         Box label = Line.boxOf(hit.words().words());
-        return rows.next(hit.row(), label, 1, BELOW_MM)
+        return rows.next(hit.row(), label, step, BELOW_MM)
                 .filter(cell -> !others.is(cell)
                         && cell.words().stream().noneMatch(w -> w.text().endsWith(":")))
                 .map(cell -> others.upToNext(cell.words()))

@@ -55,15 +55,19 @@ final class NearMiss {
     /** Of a value that lost or won a letter no neighbour is known; its shape has told already. */
     private static boolean oddLength(String text, Field field) {
         return field.checks().stream()
-                .anyMatch(c ->
-                        c instanceof Check.Like like && Shape.of(like.like()).length() != text.length());
+                .anyMatch(c -> c instanceof Check.Like like
+                        && Shape.of(like.like()).ofLength(text.length()).isEmpty());
     }
 
     private static boolean resembles(String text, Shape shape) {
         String tight = text.replace(" ", "");
-        if (Math.abs(tight.length() - shape.length()) > OTHER_LENGTH || tight.isEmpty()) {
-            return false;
-        }
+        int length = Math.max(shape.leastLength(), Math.min(shape.length(), tight.length()));
+        return !tight.isEmpty()
+                && Math.abs(tight.length() - length) <= OTHER_LENGTH
+                && shape.ofLength(length).stream().anyMatch(fixed -> mostlyFits(tight, fixed));
+    }
+
+    private static boolean mostlyFits(String tight, Shape shape) {
         int fits = 0;
         for (int i = 0; i < Math.min(tight.length(), shape.length()); i++) {
             char c = tight.charAt(i);
@@ -71,7 +75,7 @@ final class NearMiss {
                 case DIGIT -> Character.isDigit(Lookalikes.digit(c));
                 case CAPITAL -> Character.isUpperCase(Lookalikes.capital(c));
                 case ANY -> Character.isLetterOrDigit(c);
-                case ITSELF -> c == shape.literal(i);
+                case ITSELF -> shape.takes(i, c);
             };
             fits += fit ? 1 : 0;
         }

@@ -2,9 +2,11 @@ package jalon.core.index;
 
 import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.read.Line;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 
 /**
  * What a finder found, before tidying.
@@ -26,10 +28,10 @@ record Reading(
 
     /**
      * @param zone the whole place a value has, wider than its print; null when there is no such place
-     * @param limit what the limits of its place make of a text that is read there
+     * @param said the value that words read there say
      */
-    record Again(Box zone, UnaryOperator<String> limit) {
-        static final Again ANYWHERE = new Again(null, UnaryOperator.identity());
+    record Again(Box zone, Function<List<Word>, String> said) {
+        static final Again ANYWHERE = new Again(null, words -> Line.value(Line.textOf(words)));
     }
 
     static Reading of(String text, double seen, int page, Box box, FoundBy finder) {
@@ -56,6 +58,22 @@ record Reading(
 
     Reading others(List<String> values) {
         return new Reading(text, seen, placed, source, doubts, values, again);
+    }
+
+    Reading alternative(String other) {
+        return new Reading(text, seen, placed, source, doubts, with(alternatives, other), again);
+    }
+
+    /** Without a doubt that is none any more. */
+    Reading without(Reason.Code doubt) {
+        return new Reading(
+                text,
+                seen,
+                placed,
+                source,
+                doubts.stream().filter(d -> d.code() != doubt).toList(),
+                alternatives,
+                again);
     }
 
     Reading seen(double certainty) {

@@ -26,7 +26,7 @@ record RegisterFinder(Finder.ByRegister wanted) implements FieldFinder {
         }
         Optional<FieldValue> key = search.values().apply(wanted.from()).filter(v -> v.value() != null);
         if (key.isEmpty()) {
-            return Found.of(List.of());
+            return search.nothingOf(List.of(wanted.from()));
         }
         List<String> values = register.rows(wanted.column(), key.get().value()).stream()
                 .map(row -> row.getOrDefault(wanted.take(), ""))
@@ -37,7 +37,12 @@ record RegisterFinder(Finder.ByRegister wanted) implements FieldFinder {
             return Found.nothing(Reason.Code.NO_ROW.with(
                     wanted.register(), wanted.column(), key.get().value()));
         }
-        return Found.of(values.stream().map(value -> reading(value, key.get())).toList());
+        boolean ofADoubt = search.ofADoubt(wanted.from());
+        Reason why = Reason.Code.OF_A_DOUBT.with(search.title(wanted.from()));
+        return Found.of(values.stream()
+                .map(value -> reading(value, key.get()))
+                .map(reading -> ofADoubt ? reading.doubted(why) : reading)
+                .toList());
     }
 
     /** Rows that have the same here are one answer. */

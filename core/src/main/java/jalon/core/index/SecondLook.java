@@ -101,8 +101,7 @@ final class SecondLook {
     }
 
     private static Seen seen(Reading reading, List<Word> words) {
-        String text = Line.value(reading.again().limit().apply(Line.textOf(words)));
-        return new Seen(text, Line.certaintyOfValue(words), Certainty.Look.OTHER);
+        return new Seen(reading.again().said().apply(words), Line.certaintyOfValue(words), Certainty.Look.OTHER);
     }
 
     /** Whether the second is the first but for accents: a letter with one was read as one or two without. */

@@ -3,10 +3,11 @@ package jalon.core.index;
 import jalon.core.image.Ticked;
 import jalon.core.read.PageFacts;
 import jalon.core.read.SeeTicks;
+import jalon.core.stream.DocumentPages;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +17,7 @@ final class TicksOfDocument {
     private final DocumentType type;
     private final Document document;
     private final ZoneReader zones;
-    private final Map<Finder.Pages, Optional<Seen>> seen = new EnumMap<>(Finder.Pages.class);
+    private final Map<DocumentPages, Optional<Seen>> seen = new HashMap<>();
 
     TicksOfDocument(DocumentType type, Document document, ZoneReader zones) {
         this.type = type;
@@ -35,18 +36,21 @@ final class TicksOfDocument {
     }
 
     /** @return nothing when no image is at hand */
-    Optional<Seen> on(Finder.Pages page) {
+    Optional<Seen> on(DocumentPages page) {
         return seen.computeIfAbsent(page, this::look);
     }
 
-    private Optional<Seen> look(Finder.Pages which) {
+    private Optional<Seen> look(DocumentPages which) {
+        if (document.pages(which).isEmpty()) {
+            return Optional.empty();
+        }
         PageFacts page = document.pages(which).get(0);
         Fit fit = Fit.of(type.layout(), document.variant(), page);
         List<Finder.TickPlace> places = new ArrayList<>();
         type.fields()
                 .forEach(field -> field.finders().forEach(finder -> {
                     if (finder instanceof Finder.ByTicks ticks
-                            && ticks.page() == which
+                            && ticks.page().equals(which)
                             && ticks.standsOn(document.variant())) {
                         places.addAll(ticks.boxes());
                     }

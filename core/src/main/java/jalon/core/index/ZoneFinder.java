@@ -6,72 +6,144 @@ import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
+import jalon.core.read.PageRows;
+import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
-import jalon.core.stream.Lookalikes;
 import jalon.core.text.Model;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.function.UnaryOperator;
+import java.util.Optional;
+import java.util.stream.Stream;
 
-/** The words in a rectangle of the form, laid on the page at hand. */
-record ZoneFinder(Finder.ByZone zone) implements FieldFinder {
+/** The words in a rectangle of the form, laid on the pages at hand. */
+record ZoneFinder(Finder.ByZone zone, Field field) implements FieldFinder {
     /** A word whose middle lies this far outside belongs to the zone still: writing does not keep to boxes. */
     private static final double REACH_MM = 0.8;
 
+    /** What begins this far inside was begun in the zone, wherever it ends. */
+    private static final double BEGUN_INSIDE_MM = 2;
+
+    /** Between two words of one value there is no more than so much of their height. */
+    private static final double ONE_BLANK = 0.8;
+
+    /** A word that was begun inside stands behind the others no further than this; beyond it is the next column's. */
+    private static final double SAME_WRITING = 2.5;
+
     @Override
     public Found find(Search search) {
-        PageFacts page = search.document().pages(zone.page()).get(0);
-        String variant = search.document().variant();
-        if (zone.variant() != null && !zone.variant().equals(variant)) {
+        if (!zone.standsOn(search.document().variant())) {
             return Found.of(List.of());
         }
-        Fit fit = Fit.of(search.type().layout(), variant, page);
+        return Found.of(search.document().pages(zone.page()).stream()
+                .flatMap(page -> on(page, search).stream())
+                .toList());
+    }
+
+    private Optional<Reading> on(PageFacts page, Search search) {
+        Fit fit = Fit.of(search.type().layout(), search.document().variant(), page);
         Box straight = fit.onStraightPage(zone.boxMm());
-        Box reach = straight.grown(REACH_MM);
         Box onPage = fit.tilt().fromStraight(straight);
-        List<Word> inside = page.words().stream()
-                .filter(w -> reach.holdsCentreOf(fit.tilt().toStraight(w.box())))
-                .toList();
+        List<Word> inside = inside(page.words(), straight, fit);
         boolean stamped = page.image().coloured().stream().anyMatch(onPage::overlaps);
         if (inside.isEmpty() || stamped) {
             List<Word> alone = search.zones().read(page, onPage, Model.SAME);
             inside = alone.isEmpty() ? inside : alone;
         }
-        UnaryOperator<String> limit = limit(zone.read());
-        String text = limit.apply(Line.value(Line.textOf(inside)));
+        if (holds() == Finder.Holds.LINE || holds() == Finder.Holds.WORD) {
+            inside = nearestLine(inside, onPage, fit);
+        }
+        Overrun over = inside.isEmpty() ? new Overrun(inside, false) : overrun(inside, straight, fit, page, search);
+        var held = new HeldText(holds(), fit.tilt());
+        var limits = new ZoneLimits(zone.read());
+        String text = limits.on(held.of(over.words()));
         if (text.isBlank()) {
-            return Found.of(List.of());
+            return Optional.empty();
         }
         // The print itself, not the box around it, whose lines would be read as letters.
-        Reading reading = Reading.of(text, Line.certaintyOfValue(inside), page.no(), Line.boxOf(inside), FoundBy.ZONE)
-                .again(new Reading.Again(onPage, limit))
-                .placed(fit.trust(zone.boxMm()));
-        return Found.of(List.of(
-                fit.trust(zone.boxMm()) < Certainty.FIT_DOUBTED_BELOW
-                        ? reading.doubted(Reason.Code.ANCHORS_MISSING.with())
-                        : reading));
-    }
-
-    /** What the limits make of a reading: lookalikes become what can stand there, the rest is left for the checks. */
-    private static UnaryOperator<String> limit(Finder.Limits limits) {
-        if (limits == null || limits.only() == null) {
-            return UnaryOperator.identity();
+        Box print = Line.boxOf(over.words());
+        double trust = fit.trust(zone.boxMm());
+        Reading reading = Reading.of(text, Line.certaintyOfValue(over.words()), page.no(), print, FoundBy.ZONE)
+                .again(new Reading.Again(whole(onPage, print), words -> limits.on(held.of(words))))
+                .placed(trust);
+        if (trust < Certainty.FIT_DOUBTED_BELOW) {
+            reading = reading.doubted(Reason.Code.ANCHORS_MISSING.with());
         }
-        return switch (limits.only()) {
-            case DIGITS -> Lookalikes::digits;
-            case CAPITALS -> text -> mapped(text, Lookalikes::capital);
-            case CAPITALS_AND_DIGITS -> text -> mapped(text, Character::toUpperCase);
-        };
-    }
-
-    private interface CharMap {
-        char apply(char c);
-    }
-
-    private static String mapped(String text, CharMap map) {
-        StringBuilder out = new StringBuilder();
-        for (int i = 0; i < text.length(); i++) {
-            out.append(map.apply(text.charAt(i)));
+        if (over.goesOn()) {
+            reading = reading.doubted(Reason.Code.RUNS_OVER.with());
         }
-        return out.toString();
+        String outside = limits.outside(text);
+        return Optional.of(outside.isEmpty() ? reading : reading.doubted(Reason.Code.OUTSIDE_LIMITS.with(outside)));
+    }
+
+    private Finder.Holds holds() {
+        return zone.holds() == null && field.kind() == Field.Kind.ADDRESS ? Finder.Holds.BLOCK : zone.holds();
+    }
+
+    private static List<Word> inside(List<Word> words, Box straight, Fit fit) {
+        Box reach = straight.grown(REACH_MM);
+        return words.stream()
+                .filter(w -> reach.holdsCentreOf(fit.tilt().toStraight(w.box())))
+                .toList();
+    }
+
+    private static List<Word> nearestLine(List<Word> words, Box onPage, Fit fit) {
+        return PageRows.of(words, fit.tilt()).rows().stream()
+                .map(row -> row.whole().words())
+                .min(Comparator.comparingDouble(
+                        line -> Math.abs(Line.boxOf(line).centreY() - onPage.centreY())))
+                .orElse(List.of());
+    }
+
+    /** @param goesOn whether words behind the zone were taken that may be the value's */
+    private record Overrun(List<Word> words, boolean goesOn) {}
+
+    /** What was begun in the zone and ends outside; the zones of other fields keep what is theirs. */
+    private Overrun overrun(List<Word> inside, Box straight, Fit fit, PageFacts page, Search search) {
+        List<PageRows.Row> rows = PageRows.of(inside, fit.tilt()).rows();
+        Box last = fit.tilt().toStraight(rows.get(rows.size() - 1).whole().box());
+        List<Box> others = otherZones(search).map(fit::onStraightPage).toList();
+        List<Word> behind = page.words().stream()
+                .filter(w -> !inside.contains(w))
+                .filter(w -> {
+                    Box box = fit.tilt().toStraight(w.box());
+                    return box.x() >= last.right()
+                            && Math.abs(box.centreY() - last.centreY()) < last.height() / 2
+                            && others.stream().noneMatch(other -> other.holdsCentreOf(box));
+                })
+                .sorted(Comparator.comparingDouble(w -> w.box().x()))
+                .toList();
+        List<Word> all = new ArrayList<>(inside);
+        double end = last.right();
+        boolean goesOn = false;
+        for (Word w : behind) {
+            Box box = fit.tilt().toStraight(w.box());
+            boolean begun = box.x() < straight.right() - BEGUN_INSIDE_MM;
+            boolean crossed = end > straight.right();
+            double most = begun ? SAME_WRITING : crossed ? ONE_BLANK : 0;
+            if (box.x() - end > most * last.height()) {
+                break;
+            }
+            all.add(w);
+            goesOn |= !begun;
+            end = box.right();
+        }
+        return new Overrun(List.copyOf(all), goesOn);
+    }
+
+    private Stream<Box> otherZones(Search search) {
+        return search.type().fields().stream()
+                .flatMap(field -> field.finders().stream())
+                .filter(Finder.ByZone.class::isInstance)
+                .map(Finder.ByZone.class::cast)
+                .filter(other -> !other.equals(zone) && other.page().equals(zone.page()))
+                .map(Finder.ByZone::boxMm);
+    }
+
+    /** The place that is read again: of several lines only the one that is meant. */
+    private Box whole(Box zone, Box print) {
+        boolean oneOfThem = holds() == Finder.Holds.LINE || holds() == Finder.Holds.WORD;
+        Box place = oneOfThem ? new Box(zone.x(), print.y(), zone.width(), print.height()).grown(REACH_MM) : zone;
+        return place.right() >= print.right() ? place : place.union(print);
     }
 }

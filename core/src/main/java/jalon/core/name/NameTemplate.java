@@ -7,7 +7,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Folder and file names made from values. In braces stands a value's name, then if wanted a colon and a form ({@code
@@ -18,6 +20,7 @@ public final class NameTemplate {
     private sealed interface Part {
         record Literal(String text) implements Part {}
 
+        /** @param otherwise null where nothing stands in for it */
         record Value(String name, String form, String otherwise) implements Part {}
     }
 
@@ -52,7 +55,7 @@ public final class NameTemplate {
 
     private static Part.Value value(String inside) {
         int bar = inside.indexOf('|');
-        String otherwise = bar < 0 ? "" : inside.substring(bar + 1);
+        String otherwise = bar < 0 ? null : inside.substring(bar + 1);
         String head = bar < 0 ? inside : inside.substring(0, bar);
         int colon = head.indexOf(':');
         return new Part.Value(
@@ -67,6 +70,21 @@ public final class NameTemplate {
                 .filter(Part.Value.class::isInstance)
                 .map(p -> ((Part.Value) p).name())
                 .toList();
+    }
+
+    /** Those of them that nothing stands in for. */
+    public List<String> needed() {
+        return parts.stream()
+                .filter(p -> p instanceof Part.Value value && value.otherwise() == null)
+                .map(p -> ((Part.Value) p).name())
+                .toList();
+    }
+
+    /** The template filled as it is, for a text that is no name of a file. */
+    public String text(Map<String, String> values) {
+        return parts.stream()
+                .map(part -> part instanceof Part.Value value ? formed(value, values) : ((Part.Literal) part).text())
+                .collect(Collectors.joining());
     }
 
     /**
@@ -87,11 +105,7 @@ public final class NameTemplate {
                     current.append(pieces[i]);
                 }
             } else if (part instanceof Part.Value value) {
-                String text = Optional.ofNullable(values.get(value.name()))
-                        .filter(v -> !v.isBlank())
-                        .map(v -> formed(v, value.form()))
-                        .orElse(value.otherwise());
-                current.append(SafeName.piece(text));
+                current.append(SafeName.piece(formed(value, values)));
             }
         }
         add(names, current);
@@ -103,6 +117,13 @@ public final class NameTemplate {
             names.add(SafeName.of(current.toString()));
         }
         current.setLength(0);
+    }
+
+    private static String formed(Part.Value value, Map<String, String> values) {
+        return Optional.ofNullable(values.get(value.name()))
+                .filter(v -> !v.isBlank())
+                .map(v -> formed(v, value.form()))
+                .orElse(Objects.requireNonNullElse(value.otherwise(), ""));
     }
 
     private static String formed(String value, String form) {

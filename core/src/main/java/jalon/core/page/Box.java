@@ -28,6 +28,13 @@ public record Box(double x, double y, double width, double height) {
         return Math.round(mm * 100) / 100.0;
     }
 
+    /** Between the nearest edges of both; 0 where they overlap. */
+    public double distanceTo(Box other) {
+        double across = Math.max(0, Math.max(other.x - right(), x - other.right()));
+        double down = Math.max(0, Math.max(other.y - bottom(), y - other.bottom()));
+        return Math.hypot(across, down);
+    }
+
     public double right() {
         return x + width;
     }

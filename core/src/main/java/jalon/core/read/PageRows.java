@@ -62,9 +62,14 @@ public final class PageRows {
     /** @param page whose words may lean: rows are told on the straight page, the words are given as they are */
     public static PageRows of(PageFacts page) {
         var image = page.image();
-        var tilt = new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm());
-        List<Placed> placed = page.words().stream()
-                .flatMap(PageRows::labelApart)
+        return of(
+                page.words().stream().flatMap(PageRows::labelApart).toList(),
+                new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm()));
+    }
+
+    /** The rows that some words of a page stand in. */
+    public static PageRows of(List<Word> words, PageTilt tilt) {
+        List<Placed> placed = words.stream()
                 .map(w -> new Placed(w, tilt.toStraight(w.box())))
                 .sorted(Comparator.comparingDouble(p -> p.box().centreY()))
                 .toList();
@@ -158,6 +163,14 @@ public final class PageRows {
     /** From top to bottom. */
     public List<Row> rows() {
         return rows;
+    }
+
+    /** The row that a word of these rows stands in. */
+    public Optional<Row> rowOf(Word word) {
+        return rows.stream()
+                .filter(row ->
+                        row.cells().stream().anyMatch(cell -> cell.words().contains(word)))
+                .findFirst();
     }
 
     /**

@@ -10,6 +10,11 @@ import jalon.core.page.Box;
  */
 public record PageTilt(double degrees, double widthMm, double heightMm) {
 
+    public static PageTilt of(PageFacts page) {
+        var image = page.image();
+        return new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm());
+    }
+
     public Box fromStraight(Box straight) {
         return moved(straight, degrees);
     }

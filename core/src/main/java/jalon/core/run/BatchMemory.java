@@ -144,7 +144,7 @@ public interface BatchMemory {
                 return false;
             }
             return today.equals(k.today)
-                    && document.inherited().equals(k.document.inherited())
+                    && document.knowsTheSameAs(k.document)
                     && document.group().equals(k.document.group())
                     && Objects.equals(document.variant(), k.document.variant())
                     && settled.equals(k.settled);

@@ -72,6 +72,11 @@ public sealed interface Check {
         public <R> R match(Cases<R> cases) {
             return cases.like(this);
         }
+
+        @Override
+        public void examine(DocumentType type, String at, Faults faults) {
+            faults.shape(like, at + "/like");
+        }
     }
 
     /** @param pattern a regular expression (RE2) for the whole value */

@@ -12,6 +12,7 @@ import java.util.Map;
  *
  * @param choices the values that it can have, each with the other spellings that mean it; empty where anything can stand
  * @param several whether it holds all values that are found, joined by {@link #JOINED_BY}
+ * @param ranked whether the first finder that finds something is right, whatever the others find
  * @param mayBeAbsent whether a person may say that it is not on the document
  * @param sureFrom a value at least this certain, with all checks passed, is sure
  */
@@ -24,6 +25,7 @@ public record Field(
         boolean required,
         Boolean mayBeAbsent,
         List<Finder> finders,
+        boolean ranked,
         List<TidyStep> tidy,
         List<Check> checks,
         Double sureFrom) {
@@ -73,7 +75,7 @@ public record Field(
         /** A person's or a firm's. */
         @JsonProperty("name")
         NAME,
-        /** Of a person or a house, in one line. */
+        /** Of a person or a house, its lines joined by commas. */
         @JsonProperty("address")
         ADDRESS;
 

@@ -3,10 +3,14 @@ package jalon.core.stream;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import jalon.core.name.NameTemplate;
 import jalon.core.page.Box;
 import jalon.core.stream.StreamDefinition.DocumentType;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /** One way to get a field's value. A field's finders are tried in order until one gives a value that passes the checks. */
@@ -19,6 +23,7 @@ import java.util.Set;
     @JsonSubTypes.Type(value = Finder.ByRegister.class, name = "register"),
     @JsonSubTypes.Type(value = Finder.ByTicks.class, name = "ticks"),
     @JsonSubTypes.Type(value = Finder.Inherited.class, name = "inherited"),
+    @JsonSubTypes.Type(value = Finder.ByFields.class, name = "fields"),
     @JsonSubTypes.Type(value = Finder.Fixed.class, name = "fixed")
 })
 public sealed interface Finder {
@@ -38,6 +43,8 @@ public sealed interface Finder {
 
         R inherited(Inherited inherited);
 
+        R fields(ByFields fields);
+
         R fixed(Fixed fixed);
     }
 
@@ -51,24 +58,30 @@ public sealed interface Finder {
      */
     default void examine(DocumentType type, String at, Faults faults) {}
 
-    /** Which pages of the document are looked at. */
-    enum Pages {
-        @JsonProperty("first")
-        FIRST,
-        @JsonProperty("last")
-        LAST,
-        @JsonProperty("any")
-        ANY
+    /** How much stands at a place. */
+    enum Holds {
+        @JsonProperty("word")
+        WORD,
+        @JsonProperty("line")
+        LINE,
+        /** Several lines, parted by commas in the value. */
+        @JsonProperty("block")
+        BLOCK
     }
 
     /**
      * A rectangle on the page, carried along by the type's anchors.
      *
+     * @param holds null for whatever words lie in it
      * @param variant the layout of the type that it belongs to, or null for all
      */
-    record ByZone(Pages page, Box boxMm, Limits read, String variant) implements Finder {
+    record ByZone(DocumentPages page, Box boxMm, Holds holds, Limits read, String variant) implements Finder {
         public ByZone {
-            page = page == null ? Pages.FIRST : page;
+            page = page == null ? DocumentPages.FIRST : page;
+        }
+
+        public boolean standsOn(String other) {
+            return variant == null || variant.equals(other);
         }
 
         @Override
@@ -80,9 +93,10 @@ public sealed interface Finder {
     /**
      * Limits for reading a zone. With limits the zone is read once more by itself where the page's words do not keep them.
      *
-     * @param only which characters can stand there, or null for any
+     * @param only which kind of characters can stand there, or null for any
+     * @param characters those that can, or null for any
      */
-    record Limits(Only only) {
+    record Limits(Only only, String characters) {
         public enum Only {
             @JsonProperty("digits")
             DIGITS,
@@ -98,10 +112,11 @@ public sealed interface Finder {
      *
      * @param kind see {@link BarcodeForm}, as for the others
      */
-    record ByBarcode(String kind, String like, String pattern, Box where, Integer hit, Double quality, Pages page)
+    record ByBarcode(
+            String kind, String like, String pattern, Box where, Integer hit, Double quality, DocumentPages page)
             implements Finder {
         public ByBarcode {
-            page = page == null ? Pages.ANY : page;
+            page = page == null ? DocumentPages.ANY : page;
         }
 
         public BarcodeForm form() {
@@ -111,6 +126,7 @@ public sealed interface Finder {
         @Override
         public void examine(DocumentType type, String at, Faults faults) {
             faults.pattern(pattern, at + "/pattern");
+            faults.shape(like, at + "/like");
         }
 
         @Override
@@ -124,13 +140,25 @@ public sealed interface Finder {
      * (RE2), whose first group, if any, is the value.
      *
      * @param hit which of several, from 1; negative counts from the last; null where another than the first is a doubt
+     * @param where the part of the straight page that its middle must lie in, or null
+     * @param overLines whether it may begin on one line and end on the next
+     * @param near printed words that it stands nearest to, on their line or beside it; empty for none
      * @param notOnLinesWith lines that carry one of these are passed over
      */
-    record ByShape(String like, String pattern, Pages page, Integer hit, List<String> notOnLinesWith)
+    record ByShape(
+            String like,
+            String pattern,
+            DocumentPages page,
+            Integer hit,
+            Box where,
+            boolean overLines,
+            List<String> near,
+            List<String> notOnLinesWith)
             implements Finder {
         public ByShape {
-            page = page == null ? Pages.ANY : page;
+            page = page == null ? DocumentPages.ANY : page;
             hit = hit == null || hit == 0 ? null : hit;
+            near = near == null ? List.of() : List.copyOf(near);
             notOnLinesWith = notOnLinesWith == null ? List.of() : List.copyOf(notOnLinesWith);
         }
 
@@ -141,21 +169,24 @@ public sealed interface Finder {
 
         @Override
         public void examine(DocumentType type, String at, Faults faults) {
-            faults.pattern(pattern, at + "/pattern");
+            faults.telling(pattern, at + "/pattern");
+            faults.shape(like, at + "/like");
         }
     }
 
     /**
-     * The rest of the line after a label, or what stands below it.
+     * The rest of the line after a label, or what stands on another side of it.
      *
      * @param labels any of these
+     * @param holds a block goes on over the lines below; null for a line, and for a block where the field is an address
      * @param notOnLinesWith lines that carry one of these are passed over
      */
-    record ByLabel(List<String> labels, Side side, Pages page, List<String> notOnLinesWith) implements Finder {
+    record ByLabel(List<String> labels, Side side, Holds holds, DocumentPages page, List<String> notOnLinesWith)
+            implements Finder {
         public ByLabel {
             labels = labels == null ? List.of() : List.copyOf(labels);
             side = side == null ? Side.BESIDE : side;
-            page = page == null ? Pages.ANY : page;
+            page = page == null ? DocumentPages.ANY : page;
             notOnLinesWith = notOnLinesWith == null ? List.of() : List.copyOf(notOnLinesWith);
         }
 
@@ -163,7 +194,14 @@ public sealed interface Finder {
             @JsonProperty("beside")
             BESIDE,
             @JsonProperty("below")
-            BELOW
+            BELOW,
+            @JsonProperty("above")
+            ABOVE,
+            @JsonProperty("left")
+            LEFT,
+            /** What is of the field's kind and stands nearest, on whatever side. */
+            @JsonProperty("nearest")
+            NEAREST
         }
 
         @Override
@@ -204,9 +242,9 @@ public sealed interface Finder {
      * @param none the value when none of them is ticked, or null for no value
      * @param variant the layout of the type that they belong to, or null for all
      */
-    record ByTicks(Pages page, List<TickPlace> boxes, String none, String variant) implements Finder {
+    record ByTicks(DocumentPages page, List<TickPlace> boxes, String none, String variant) implements Finder {
         public ByTicks {
-            page = page == null ? Pages.FIRST : page;
+            page = page == null ? DocumentPages.FIRST : page;
             boxes = boxes == null ? List.of() : List.copyOf(boxes);
         }
 
@@ -236,12 +274,13 @@ public sealed interface Finder {
     record TickPlace(Box boxMm, String means, double printed) {}
 
     /**
-     * What is known of the batch: who sent the mail it came in, its subject, the day it was sent, its first file; or of the
-     * document's group.
+     * What is known of the batch: who sent the mail it came in, its subject, the day it was sent, the station and the person
+     * that scanned it, its number; of the file that the document's first page came in; or of the document's group.
      *
      * @param take the group's field; null for anything else
+     * @param pattern a regular expression (RE2) of which the first group, if any, is the value; or null for all of it
      */
-    record Inherited(From from, String take) implements Finder {
+    record Inherited(From from, String take, String pattern) implements Finder {
         public enum From {
             @JsonProperty("sender")
             SENDER,
@@ -251,13 +290,52 @@ public sealed interface Finder {
             SENT_ON,
             @JsonProperty("fileName")
             FILE_NAME,
+            @JsonProperty("station")
+            STATION,
+            @JsonProperty("operator")
+            OPERATOR,
+            @JsonProperty("batch")
+            BATCH,
             @JsonProperty("group")
             GROUP
         }
 
         @Override
+        public void examine(DocumentType type, String at, Faults faults) {
+            faults.pattern(pattern, at + "/pattern");
+        }
+
+        @Override
         public <R> R match(Cases<R> cases) {
             return cases.inherited(this);
+        }
+    }
+
+    /**
+     * What other fields' values say: a part of one, several joined, or what one of them stands for.
+     *
+     * @param text a {@link NameTemplate} of other fields' names: {@code {year}-{number}}; all without a bar must have values
+     * @param pattern a regular expression (RE2) to be found in that text, whose first group, if any, is the value; or null
+     * @param means what the values found so stand for, or empty to take them as they are
+     */
+    record ByFields(String text, String pattern, Map<String, String> means) implements Finder {
+        public ByFields {
+            means = means == null ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(means));
+        }
+
+        public NameTemplate template() {
+            return NameTemplate.parse(text);
+        }
+
+        @Override
+        public <R> R match(Cases<R> cases) {
+            return cases.fields(this);
+        }
+
+        @Override
+        public void examine(DocumentType type, String at, Faults faults) {
+            faults.pattern(pattern, at + "/pattern");
+            faults.names(text, at + "/text", type);
         }
     }
 

@@ -120,6 +120,7 @@ public sealed interface StakeRule {
         @Override
         public void examine(String at, Faults faults) {
             faults.pattern(pattern, at + "/pattern");
+            faults.shape(like, at + "/like");
         }
     }
 

@@ -136,6 +136,7 @@ class RowsOnPaperTest {
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
                 "t.vane");
         assertThat(read(Map.of("no", told), "Ewa R.", "7 Pilot Hill")
                         .get("holder")

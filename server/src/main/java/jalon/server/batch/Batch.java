@@ -7,6 +7,7 @@ import jalon.server.people.ActivityLog;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * A batch as its row says; what is on its pages is worked out elsewhere ({@link Batches#view}).
@@ -32,6 +33,18 @@ public record Batch(
     public record Origin(String source, String madeBy, Instant madeAt, CameBy channel, Long channelId, Mail mail) {
         public Origin {
             mail = mail == null ? Mail.NONE : mail;
+        }
+
+        /** The name of the scanner or watched folder that it came by. */
+        Optional<String> station() {
+            boolean named = channel == CameBy.SCANNER || channel == CameBy.FOLDER;
+            return named ? Optional.of(source.substring(source.indexOf(' ') + 1)) : Optional.empty();
+        }
+
+        /** The person who scanned or brought it. */
+        Optional<String> operator() {
+            boolean byHand = channel == CameBy.SCANNER || channel == CameBy.UPLOAD;
+            return byHand ? Optional.of(madeBy) : Optional.empty();
         }
     }
 

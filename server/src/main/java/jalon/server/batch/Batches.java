@@ -270,6 +270,9 @@ public class Batches {
                     Finder.Inherited.From.SENT_ON,
                     times.day(batch.origin().mail().sentAt()).toString());
         }
+        inherited.put(Finder.Inherited.From.BATCH, batch.label());
+        batch.origin().station().ifPresent(s -> inherited.put(Finder.Inherited.From.STATION, s));
+        batch.origin().operator().ifPresent(o -> inherited.put(Finder.Inherited.From.OPERATOR, o));
         rows.files(batch.id()).stream()
                 .filter(f -> f.rejected() == null)
                 .findFirst()

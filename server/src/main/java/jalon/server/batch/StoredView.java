@@ -92,7 +92,20 @@ record StoredView(
             List<StoredReason> reasons,
             List<String> candidates,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) List<StoredRow> rows,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<StoredAlso> alsoFound,
             String by) {}
+
+    /** What another finder found. */
+    record StoredAlso(String value, int page, Box boxMm, FoundBy finder) {
+        static StoredAlso of(FieldValue.AlsoFound also) {
+            FieldValue.Source source = also.source();
+            return new StoredAlso(also.value(), source.page(), source.boxMm(), source.finder());
+        }
+
+        FieldValue.AlsoFound also() {
+            return new FieldValue.AlsoFound(value, new FieldValue.Source(page, boxMm, finder));
+        }
+    }
 
     /** A register row that may have been meant. */
     record StoredRow(String value, double certainty, List<StoredReason> why) {
@@ -220,6 +233,7 @@ record StoredView(
                 storedReasons(v.reasons()),
                 v.candidates(),
                 v.rows().stream().map(StoredRow::of).toList(),
+                v.alsoFound().stream().map(StoredAlso::of).toList(),
                 v.by());
     }
 
@@ -316,6 +330,9 @@ record StoredView(
                 reasons(v.reasons),
                 v.candidates,
                 v.rows == null ? List.of() : v.rows.stream().map(StoredRow::row).toList(),
+                v.alsoFound == null
+                        ? List.of()
+                        : v.alsoFound.stream().map(StoredAlso::also).toList(),
                 v.by);
     }
 
