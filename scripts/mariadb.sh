@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# A MariaDB of our own on loopback: mariadb.sh start FOLDER PORT [test] | stop FOLDER
+# A MariaDB of our own on loopback: mariadb.sh start FOLDER PORT [test] | load FOLDER SQL | stop FOLDER
 set -euo pipefail
 action=$1 folder=$2
 # A socket's path may have 107 characters at most; project folders can be deeper.
@@ -63,11 +63,14 @@ case $action in
     echo "The database did not start within 30 seconds; see $folder/mariadbd.log" >&2
     exit 1
     ;;
+  load)
+    sql <"$3"
+    ;;
   stop)
     if alive; then admin shutdown; fi
     ;;
   *)
-    echo "mariadb.sh start FOLDER PORT [test] | stop FOLDER" >&2
+    echo "mariadb.sh start FOLDER PORT [test] | load FOLDER SQL | stop FOLDER" >&2
     exit 2
     ;;
 esac

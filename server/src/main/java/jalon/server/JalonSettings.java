@@ -19,7 +19,7 @@ public record JalonSettings(
     public JalonSettings {
         roles = roles == null ? List.of("web", "worker") : roles;
         reading = reading == null ? new Reading(0, 0) : reading;
-        intake = intake == null ? new Intake(null, null, 0, null) : intake;
+        intake = intake == null ? new Intake(null, null, 0, null, null) : intake;
     }
 
     /** For a folder alone. */
@@ -42,9 +42,12 @@ public record JalonSettings(
      * @param channels file with channels that are saved at each start, by name, or null
      * @param folderRoots folders below which channels may watch folders; none when it is empty
      * @param mostInLine pages waiting to be read from which on channels take nothing more
-     * @param hosts names, addresses and networks of scanners and mail servers; none when it is empty, {@code *} for all
+     * @param hosts names, addresses and networks of scanners, mail servers and databases; none when it is empty, {@code *} for
+     *     all
+     * @param sources file with the sources of registers that are saved at each start, or null
      */
-    public record Intake(String channels, List<String> folderRoots, int mostInLine, List<String> hosts) {
+    public record Intake(
+            String channels, List<String> folderRoots, int mostInLine, List<String> hosts, String sources) {
         public Intake {
             hosts = hosts == null ? List.of() : List.copyOf(hosts);
             folderRoots = folderRoots == null ? List.of() : List.copyOf(folderRoots);
@@ -54,6 +57,11 @@ public record JalonSettings(
         /** Null when there is none. */
         public Path channelsFile() {
             return channels == null ? null : Path.of(channels).toAbsolutePath().normalize();
+        }
+
+        /** Null when there is none. */
+        public Path sourcesFile() {
+            return sources == null ? null : Path.of(sources).toAbsolutePath().normalize();
         }
     }
 

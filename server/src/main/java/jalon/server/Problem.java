@@ -209,6 +209,39 @@ public enum Problem {
     NO_SUCH_REGISTER(Kind.MISSING, "name"),
     @JsonProperty("registerEmpty")
     REGISTER_EMPTY(Kind.INPUT, "faults"),
+    /** Streams look things up in a column that it has no more. */
+    @JsonProperty("registerColumnGone")
+    REGISTER_COLUMN_GONE(Kind.INPUT, "register", "column", "streams"),
+    @JsonProperty("registerHalfGone")
+    REGISTER_HALF_GONE(Kind.NOW, "went", "before"),
+    @JsonProperty("sourceNeeds")
+    SOURCE_NEEDS(Kind.INPUT),
+    @JsonProperty("sourceOneSelect")
+    SOURCE_ONE_SELECT(Kind.INPUT),
+    @JsonProperty("sourceRefused")
+    SOURCE_REFUSED(Kind.NOW, "host", "user"),
+    @JsonProperty("sourceUnreachable")
+    SOURCE_UNREACHABLE(Kind.NOW, "host"),
+    @JsonProperty("sourceQuery")
+    SOURCE_QUERY(Kind.NOW, "why"),
+    @JsonProperty("sourceTooSlow")
+    SOURCE_TOO_SLOW(Kind.NOW, "seconds"),
+    @JsonProperty("sourceTooMuch")
+    SOURCE_TOO_MUCH(Kind.NOW, "rows"),
+    @JsonProperty("sourceNothing")
+    SOURCE_NOTHING(Kind.NOW),
+    @JsonProperty("sourceNoFile")
+    SOURCE_NO_FILE(Kind.NOW, "file"),
+    @JsonProperty("sourceFileLarge")
+    SOURCE_FILE_LARGE(Kind.NOW, "file", "megabytes"),
+    @JsonProperty("sourceFileChanging")
+    SOURCE_FILE_CHANGING(Kind.NOW, "file"),
+    @JsonProperty("registerNotTaken")
+    REGISTER_NOT_TAKEN(Kind.NOW, "why"),
+    @JsonProperty("noSource")
+    NO_SOURCE(Kind.MISSING, "register"),
+    @JsonProperty("sourcesUnreadable")
+    SOURCES_UNREADABLE(Kind.INPUT, "why"),
     @JsonProperty("beingDelivered")
     BEING_DELIVERED(Kind.NOW),
     @JsonProperty("whyOnHold")

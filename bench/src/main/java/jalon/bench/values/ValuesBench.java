@@ -35,7 +35,7 @@ import java.util.stream.IntStream;
 
 /**
  * How often values are right, wrong and sure of it, or in doubt, on documents whose layouts, languages, typefaces, wear and
- * traps the product was not made for. {@code ValuesBench OUT.md [documents] [seed]}; the same seed gives the same paper.
+ * traps the product was not made for. {@code ValuesBench OUT.md [documents] [seed] [notices]}; the same seed gives the same paper.
  */
 public final class ValuesBench {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 20);
@@ -48,6 +48,9 @@ public final class ValuesBench {
     private final List<String> lines = new ArrayList<>();
     private final long seed;
 
+    /** From this one on documents are notices. */
+    private int notices = Integer.MAX_VALUE;
+
     private ValuesBench(long seed) throws Streams.InvalidStream {
         this.seed = seed;
         world = new Worlds(7 * seed + 1);
@@ -59,7 +62,10 @@ public final class ValuesBench {
         int documents = args.length > 1 ? Integer.parseInt(args[1]) : 800;
         long seed = args.length > 2 ? Long.parseLong(args[2]) : 1;
         var bench = new ValuesBench(seed);
-        IntStream.range(0, documents).parallel().forEach(bench::document);
+        bench.notices = documents;
+        // The others stay as they were.
+        int notices = args.length > 3 ? Integer.parseInt(args[3]) : documents / 3;
+        IntStream.range(0, documents + notices).parallel().forEach(bench::document);
         Files.writeString(Path.of(args[0]), bench.table(documents));
         Path beside = Path.of(args[0].replaceFirst("\\.md$", "") + ".tsv");
         bench.lines.sort(null);
@@ -91,6 +97,9 @@ public final class ValuesBench {
 
     private Made made(int i) {
         Hand hand = new Hand(seed * 1_000_003 + i);
+        if (i >= notices) {
+            return new Notices(world).make(hand);
+        }
         return switch (i % 6) {
             case 0, 1 -> new Letters(world).make(hand);
             case 2 -> new Bills(world).make(hand);

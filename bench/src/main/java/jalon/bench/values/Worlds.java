@@ -95,6 +95,10 @@ final class Worlds {
         return "{\"by\":\"label\",\"labels\":[" + labels(what) + "]" + more + "}";
     }
 
+    private static String shape(String like, String more) {
+        return "{\"by\":\"shape\",\"like\":\"" + like + "\"" + more + "}";
+    }
+
     private static String not(Says... what) {
         return ",\"notOnLinesWith\":["
                 + List.of(what).stream().map(Worlds::labels).collect(Collectors.joining(",")) + "]";
@@ -178,12 +182,27 @@ final class Worlds {
                 + "]}";
         String slip = "{\"type\":\"slip\",\"words\":{\"must\":[\"Delivery slip\"]},\"fields\":["
                 + field("code", "text", "{\"by\":\"barcode\"}", "") + "]}";
+        String notice = "{\"type\":\"notice\",\"words\":{\"must\":[\"Notice\"]},\"fields\":["
+                + String.join(
+                        ",",
+                        field("file", "text", shape("A{2,4}[/-]9{5,8}", not(Says.OUR_REF)), ""),
+                        field("order", "text", shape("9{6,8}", ",\"near\":[" + labels(Says.CUSTOMER) + "]"), ""),
+                        field("holder", "address", label(Says.NAME, ""), ""),
+                        field("dated", "date", label(Says.DATE, ",\"side\":\"nearest\""), DATED),
+                        field("case", "text", shape("9{4}.AAA.9{5}", ",\"overLines\":true"), ""),
+                        field(
+                                "signed",
+                                "name",
+                                "{\"by\":\"label\",\"labels\":[\"Signatory\",\"Signed for the board\"],\"side\":\"above\"}",
+                                ""))
+                + "]}";
         return Streams.parse("{\"jalon\":1,\"stream\":\"values\",\"title\":\"Values\",\"types\":["
                 + String.join(
                         ",",
                         letter,
                         bill,
                         slip,
+                        notice,
                         form("connection", "Application for a connection", 0, 15),
                         form("meter", "Notice of a meter", 6, 12))
                 + "]}");

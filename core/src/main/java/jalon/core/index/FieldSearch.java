@@ -6,6 +6,7 @@ import jalon.core.register.Register;
 import jalon.core.stream.Check;
 import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
+import jalon.core.stream.Lookalikes;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -85,6 +86,10 @@ final class FieldSearch {
         String value() {
             return tidied.value();
         }
+
+        Judged withReading(Reading other) {
+            return new Judged(other, tidied, verdict, look);
+        }
     }
 
     FieldValue value() {
@@ -157,11 +162,13 @@ final class FieldSearch {
     private Judged onlyOneOfItsForm(Judged judged) {
         Reading reading = judged.reading();
         boolean doubted = reading.doubts().stream().anyMatch(d -> d.code() == Reason.Code.FORM_TWO_WAYS);
+        Optional<String> zero = printed(reading) ? Lookalikes.otherZero(judged.value()) : Optional.empty();
+        if (!doubted && zero.isPresent() && passes(zero.get(), field, search.known())) {
+            return judged.withReading(reading.alternative(zero.get())
+                    .doubted(Reason.Code.FORM_TWO_WAYS.with(judged.value(), zero.get())));
+        }
         boolean other = reading.alternatives().stream().anyMatch(text -> passes(text, field, search.known()));
-        return doubted && !other
-                ? new Judged(
-                        reading.without(Reason.Code.FORM_TWO_WAYS), judged.tidied(), judged.verdict(), judged.look())
-                : judged;
+        return doubted && !other ? judged.withReading(reading.without(Reason.Code.FORM_TWO_WAYS)) : judged;
     }
 
     private int most() {

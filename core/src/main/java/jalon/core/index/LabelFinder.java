@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -26,6 +27,8 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
     private static final double BELOW_MM = 12;
 
     private static final int MOST_LINES = 7;
+
+    private static final Pattern MARKS = Pattern.compile("[:;.,|_·•]+");
 
     /** Lines of one block stand under each other as closely as this. */
     private static final double CLOSELY_IN_HEIGHTS = 1.6;
@@ -76,7 +79,7 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
     private Optional<Hit> hit(Line cell, PageRows.Row row) {
         Hit best = null;
         for (String label : wanted.labels()) {
-            Optional<Phrase.Hit> found = Phrase.of(label).find(cell.words());
+            Optional<Phrase.Hit> found = Phrase.of(label).findClear(cell.words());
             if (found.isPresent() && (best == null || longer(found.get(), best.words()))) {
                 best = new Hit(found.get(), cell, row, names(found.get(), cell));
             }
@@ -88,12 +91,19 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
         return Line.textOf(a.words()).length() > Line.textOf(b.words()).length();
     }
 
-    /** At the start of a cell or with a colon behind; a word or two and a colon after it make it another label. */
-    private static boolean names(Phrase.Hit hit, Line cell) {
-        if (hit.words().get(hit.words().size() - 1).text().endsWith(":")) {
+    /**
+     * At the start of a cell, or at its end where values stand before their labels, or with a colon behind; a word or two and
+     * a colon after it make it another label.
+     */
+    private boolean names(Phrase.Hit hit, Line cell) {
+        int end = hit.from() + hit.words().size();
+        boolean ends =
+                end == cell.words().size() || cell.words().get(end).text().equals(":");
+        boolean before = wanted.side() == Finder.ByLabel.Side.LEFT || wanted.side() == Finder.ByLabel.Side.NEAREST;
+        if (hit.words().get(hit.words().size() - 1).text().endsWith(":")
+                || ends && (before || end < cell.words().size())) {
             return true;
         }
-        int end = hit.from() + hit.words().size();
         List<Word> behind = cell.words().subList(end, Math.min(cell.words().size(), end + MORE_OF_A_LABEL));
         return hit.from() == 0 && behind.stream().noneMatch(w -> w.text().endsWith(":"));
     }
@@ -101,35 +111,42 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
     private Reading reading(List<Word> value, Hit hit, PageFacts page, PageRows rows) {
         var held = new HeldText(holds(), PageTilt.of(page));
         boolean block = holds() == Finder.Holds.BLOCK;
-        List<Word> all = block ? withLinesBelow(value, rows) : value;
+        Block lines = block ? withLinesBelow(value, rows) : new Block(value, false);
+        List<Word> all = lines.words();
         Box print = Line.boxOf(all);
-        return Reading.of(held.of(all), Line.certaintyOfValue(all), page.no(), print, FoundBy.LABEL)
+        Reading reading = Reading.of(held.of(all), Line.certaintyOfValue(all), page.no(), print, FoundBy.LABEL)
                 .placed(Certainty.label(hit.names()))
-                .again(new Reading.Again(block ? null : room(hit, print), held::of));
+                .again(new Reading.Again(block ? null : room(hit, print), List.of(), held::of));
+        return lines.mayGoOn() ? reading.doubted(Reason.Code.RUNS_OVER.with()) : reading;
     }
 
     private Finder.Holds holds() {
         return wanted.holds() == null && field.kind() == Field.Kind.ADDRESS ? Finder.Holds.BLOCK : wanted.holds();
     }
 
+    /** @param mayGoOn whether something stands close below that begins elsewhere */
+    private record Block(List<Word> words, boolean mayGoOn) {}
+
     /** The lines under a value that begin where it does and follow it closely, up to the next label. */
-    private static List<Word> withLinesBelow(List<Word> value, PageRows rows) {
+    private static Block withLinesBelow(List<Word> value, PageRows rows) {
         List<Word> all = new ArrayList<>(value);
         Box line = Line.boxOf(value);
         for (int lines = 1; lines < MOST_LINES; lines++) {
             Box above = line;
             Optional<Line> next = rows.rowOf(all.get(all.size() - 1))
                     .flatMap(row -> rows.next(row, above, 1, CLOSELY_IN_HEIGHTS * above.height()))
-                    .filter(cell -> Math.abs(cell.box().x() - above.x()) < ALIGNED_MM)
                     .filter(cell ->
                             cell.words().stream().noneMatch(w -> w.text().endsWith(":")));
             if (next.isEmpty()) {
                 break;
             }
+            if (Math.abs(next.get().box().x() - above.x()) > ALIGNED_MM) {
+                return new Block(all, true);
+            }
             all.addAll(next.get().words());
             line = next.get().box();
         }
-        return all;
+        return new Block(all, false);
     }
 
     /** From the label to what stands next in the row: a part of the value that the page did not give may stand there. */
@@ -233,9 +250,13 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
                 .orElse(List.of());
     }
 
-    /** Specks, rules and leaders (.....) are no value. */
+    /** Specks, rules and leaders (.....) are no value, nor is a colon that stands by itself. */
     private static List<Word> withoutMarks(List<Word> words) {
         boolean any = words.stream().anyMatch(w -> w.text().codePoints().anyMatch(Character::isLetterOrDigit));
-        return any ? words : List.of();
+        return any
+                ? words.stream()
+                        .dropWhile(w -> MARKS.matcher(w.text()).matches())
+                        .toList()
+                : List.of();
     }
 }

@@ -51,7 +51,7 @@ final class Labels {
 
     /** Whether one of them is among some words. */
     boolean among(List<Word> words) {
-        return known.stream().anyMatch(p -> p.find(words).isPresent());
+        return known.stream().anyMatch(p -> p.findClear(words).isPresent());
     }
 
     /** Whether one of them is part of the label at some words of a cell, rather than a worse reading of that label. */
@@ -62,7 +62,7 @@ final class Labels {
         // "Date of birth": a word between may belong to the label, a number or what follows a colon does not.
         boolean ends = words.get(to - 1).text().endsWith(":");
         boolean oneMore = to < words.size() && words.get(to).text().chars().allMatch(Character::isLetter);
-        return known.stream().flatMap(p -> p.find(words).stream()).anyMatch(hit -> {
+        return known.stream().flatMap(p -> p.findClear(words).stream()).anyMatch(hit -> {
             int end = hit.from() + hit.words().size();
             if (hit.from() < to && end > from) {
                 return hit.words().size() > label.words().size() || hit.score() >= label.score();
@@ -86,7 +86,7 @@ final class Labels {
 
     private boolean isBare(Line cell) {
         return known.stream()
-                .flatMap(p -> p.find(cell.words()).stream())
+                .flatMap(p -> p.findClear(cell.words()).stream())
                 .anyMatch(hit -> cell.words().size() - hit.words().size() <= OTHER_WORDS && hit.from() == 0);
     }
 
@@ -102,7 +102,8 @@ final class Labels {
         int first = row.cells().indexOf(own.get(0));
         boolean left = first > 0
                 && is(row.cells().get(first - 1))
-                && among(row.cells().get(first - 1).words());
+                && among(row.cells().get(first - 1).words())
+                && row.cells().get(first - 1).text().chars().noneMatch(Character::isDigit);
         Optional<Line> above = rows.next(row, own.get(0).box(), -1, ABOVE_MM);
         return left || above.isPresent() && isBare(above.get());
     }
@@ -111,7 +112,7 @@ final class Labels {
     List<Word> upToNext(List<Word> words) {
         int end = words.size();
         for (Phrase p : known) {
-            Optional<Phrase.Hit> hit = p.find(words);
+            Optional<Phrase.Hit> hit = p.findClear(words);
             if (hit.isPresent()) {
                 end = Math.min(end, hit.get().from());
             }

@@ -28,10 +28,11 @@ record Reading(
 
     /**
      * @param zone the whole place a value has, wider than its print; null when there is no such place
+     * @param parts that it is printed in, each read by itself; none where it stands in one place
      * @param said the value that words read there say
      */
-    record Again(Box zone, Function<List<Word>, String> said) {
-        static final Again ANYWHERE = new Again(null, words -> Line.value(Line.textOf(words)));
+    record Again(Box zone, List<Box> parts, Function<List<Word>, String> said) {
+        static final Again ANYWHERE = new Again(null, List.of(), words -> Line.value(Line.textOf(words)));
     }
 
     static Reading of(String text, double seen, int page, Box box, FoundBy finder) {

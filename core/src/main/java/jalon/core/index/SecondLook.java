@@ -7,6 +7,7 @@ import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.core.text.Model;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 
@@ -20,6 +21,9 @@ final class SecondLook {
 
     /** Letters of Maltese and Esperanto, which the model sees where a plain one is worn. */
     private static final String RARE = "ħĦŧŦġĠċĊĝĜĉĈŝŜĵĴŭŬ";
+
+    /** Letters of a language whose l with a stroke both models take for a t where it is worn. */
+    private static final String BESIDE_STROKES = "ąęśźżćńł";
 
     private final ZoneReader zones;
     private final Document document;
@@ -59,10 +63,10 @@ final class SecondLook {
             }
         }
         if (zone == null || !same(second, first, value)) {
-            second = seen(reading, zones.read(page, print, Model.OTHER));
+            second = seen(reading, read(reading, page, Model.OTHER));
         }
         if (second.text().isEmpty()) {
-            boolean same = same(seen(reading, zones.read(page, print, Model.SAME)), first, value);
+            boolean same = same(seen(reading, read(reading, page, Model.SAME)), first, value);
             return List.of(as(first, same ? Certainty.Look.MOSTLY : Certainty.Look.NONE));
         }
         if (same(second, first, value)) {
@@ -72,10 +76,12 @@ final class SecondLook {
         if (accentsOf(second.text(), first.text())) {
             // Cut a little wider, every letter comes to the model at another size.
             Seen wider = seen(reading, zones.read(page, print.grown(WIDER_MM), Model.OTHER));
-            boolean again = same(wider, second, value) && second.text().chars().noneMatch(c -> RARE.indexOf(c) >= 0);
+            boolean again = same(wider, second, value)
+                    && second.text().chars().noneMatch(c -> RARE.indexOf(c) >= 0)
+                    && !strokeMayBeLost(second.text());
             return List.of(as(second, again ? Certainty.Look.ACCENTS : Certainty.Look.ACCENTS_ONCE), first);
         }
-        Seen third = seen(reading, zones.read(page, print, Model.SAME));
+        Seen third = seen(reading, read(reading, page, Model.SAME));
         if (same(third, first, value)) {
             return List.of(as(first, Certainty.Look.MOSTLY), second);
         }
@@ -83,6 +89,15 @@ final class SecondLook {
             return List.of(as(second, Certainty.Look.MOSTLY), first);
         }
         return third.text().isEmpty() ? List.of(second, first) : List.of(second, first, third);
+    }
+
+    /** The print itself, part by part where it stands in several. */
+    private List<Word> read(Reading reading, PageFacts page, Model model) {
+        List<Box> parts = reading.again().parts();
+        return (parts.isEmpty() ? List.of(reading.source().boxMm()) : parts)
+                .stream()
+                        .flatMap(part -> zones.read(page, part, model).stream())
+                        .toList();
     }
 
     private static Seen as(Seen seen, Certainty.Look look) {
@@ -102,6 +117,11 @@ final class SecondLook {
 
     private static Seen seen(Reading reading, List<Word> words) {
         return new Seen(reading.again().said().apply(words), Line.certaintyOfValue(words), Certainty.Look.OTHER);
+    }
+
+    private static boolean strokeMayBeLost(String text) {
+        return text.indexOf('t') >= 0
+                && text.toLowerCase(Locale.ROOT).chars().anyMatch(c -> BESIDE_STROKES.indexOf(c) >= 0);
     }
 
     /** Whether the second is the first but for accents: a letter with one was read as one or two without. */

@@ -15,6 +15,8 @@ import jalon.core.stream.Shape;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -32,6 +34,8 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
     private static final double NEAR_MM = 45;
 
     private static final double CLEARLY_FURTHER = 1.5;
+
+    private static final double DOWN_COUNTS = 4;
 
     private static final double AS_NEAR_MM = 2;
 
@@ -89,7 +93,10 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
                     Box box = Line.boxOf(words);
                     hits.add(new Hit(
                             hit,
-                            near.stream().mapToDouble(box::distanceTo).min().orElse(Double.MAX_VALUE)));
+                            near.stream()
+                                    .mapToDouble(label -> apart(box, label))
+                                    .min()
+                                    .orElse(Double.MAX_VALUE)));
                 }
             }
         }
@@ -130,6 +137,13 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
                 .toList();
     }
 
+    /** Another line is further away than another place on the same one. */
+    private static double apart(Box value, Box label) {
+        double across = Math.max(0, Math.max(label.x() - value.right(), value.x() - label.right()));
+        double down = Math.max(0, Math.max(label.y() - value.bottom(), value.y() - label.bottom()));
+        return Math.hypot(across, DOWN_COUNTS * down);
+    }
+
     /** The nearest first; what is clearly further off is not meant. */
     private static List<Reading> nearest(List<Hit> hits) {
         List<Hit> ordered = hits.stream()
@@ -161,7 +175,10 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
     private static Reading hit(
             String text, List<Word> words, PageFacts page, Shape shape, Pattern pattern, boolean overLines) {
         var read = Reading.of(text, Line.certaintyOf(words), page.no(), Line.boxOf(words), FoundBy.SHAPE)
-                .again(new Reading.Again(null, again -> within(Line.textOf(again), pattern, shape)));
+                .again(new Reading.Again(
+                        null,
+                        overLines ? lines(words) : List.of(),
+                        again -> within(Line.textOf(again), pattern, shape)));
         if (shape == null) {
             return read;
         }
@@ -196,6 +213,16 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
                 .findFirst()
                 .map(other -> read.alternative(other).doubted(Reason.Code.FORM_TWO_WAYS.with(value, other)))
                 .orElse(read);
+    }
+
+    /** The boxes of its words on each line. */
+    private static List<Box> lines(List<Word> words) {
+        return words.stream()
+                .collect(Collectors.groupingBy(Word::line, TreeMap::new, Collectors.toList()))
+                .values()
+                .stream()
+                .map(Line::boxOf)
+                .toList();
     }
 
     /** Whether its words stand too far apart to be one that the engine parted. */

@@ -64,7 +64,7 @@ record ZoneFinder(Finder.ByZone zone, Field field) implements FieldFinder {
         Box print = Line.boxOf(over.words());
         double trust = fit.trust(zone.boxMm());
         Reading reading = Reading.of(text, Line.certaintyOfValue(over.words()), page.no(), print, FoundBy.ZONE)
-                .again(new Reading.Again(whole(onPage, print), words -> limits.on(held.of(words))))
+                .again(new Reading.Again(whole(onPage, print), List.of(), words -> limits.on(held.of(words))))
                 .placed(trust);
         if (trust < Certainty.FIT_DOUBTED_BELOW) {
             reading = reading.doubted(Reason.Code.ANCHORS_MISSING.with());

@@ -17,6 +17,9 @@ import org.apache.commons.text.similarity.LevenshteinDistance;
 public final class Phrase {
     private static final double LETTERS_PER_MISTAKE = 5;
 
+    /** What the engine is as sure of is hardly ever another letter. */
+    private static final double CLEAR = 0.9;
+
     /** What a misread letter takes away, as a share of its part of the word: a little less than if it were not there. */
     private static final double LOST_BY_A_LETTER = 0.8;
 
@@ -77,6 +80,18 @@ public final class Phrase {
         public Box box() {
             return Line.boxOf(words);
         }
+    }
+
+    /**
+     * The best place of the phrase, unless it begins with another letter there that is clear to read: {@code Nostro} is no worn
+     * {@code Vostro}.
+     */
+    public Optional<Hit> findClear(List<Word> words) {
+        return find(words).filter(hit -> {
+            Word first = hit.words().get(0);
+            String seen = plain(first.text());
+            return seen.isEmpty() || seen.charAt(0) == letters.charAt(0) || first.certainty() < CLEAR;
+        });
     }
 
     /** The best place of the phrase among words in reading order. */

@@ -15,9 +15,10 @@ import java.util.stream.Collectors;
  * What a register has become. Rows are the same when they have the same value in the first column that has a different one in
  * every row, before and now; where there is no such column a row that differs is another one.
  *
+ * @param same rows that stayed as they were
  * @param examples the first of them
  */
-public record RegisterChange(int came, int went, int changed, List<Example> examples) {
+public record RegisterChange(int came, int went, int changed, int same, List<Example> examples) {
     private static final int MOST_EXAMPLES = 100;
 
     public enum What {
@@ -36,13 +37,16 @@ public record RegisterChange(int came, int went, int changed, List<Example> exam
         Map<String, Map<String, String>> old = byKey(before, key(before, now));
         Map<String, Map<String, String>> young = byKey(now, key(before, now));
         List<Example> all = new ArrayList<>();
+        int same = 0;
         int[] counts = new int[What.values().length];
         Set<String> keys = new LinkedHashSet<>(young.keySet());
         keys.addAll(old.keySet());
         for (String key : keys) {
             Map<String, String> was = old.getOrDefault(key, Map.of());
             Map<String, String> is = young.getOrDefault(key, Map.of());
-            if (!was.equals(is)) {
+            if (was.equals(is)) {
+                same++;
+            } else {
                 What what = was.isEmpty() ? What.CAME : is.isEmpty() ? What.WENT : What.CHANGED;
                 counts[what.ordinal()]++;
                 if (all.size() < MOST_EXAMPLES) {
@@ -51,7 +55,7 @@ public record RegisterChange(int came, int went, int changed, List<Example> exam
             }
         }
         return new RegisterChange(
-                counts[What.CAME.ordinal()], counts[What.WENT.ordinal()], counts[What.CHANGED.ordinal()], all);
+                counts[What.CAME.ordinal()], counts[What.WENT.ordinal()], counts[What.CHANGED.ordinal()], same, all);
     }
 
     private static Optional<String> key(Register before, Register now) {

@@ -1,6 +1,8 @@
 package jalon.core.stream;
 
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** Letters and digits that reading engines and people mistake for each other. */
 public final class Lookalikes {
@@ -48,6 +50,60 @@ public final class Lookalikes {
         StringBuilder out = new StringBuilder(text.length());
         text.chars().forEach(c -> out.append(digit((char) c)));
         return out.toString();
+    }
+
+    /** In a shorter word of capitals beside a number nothing tells an O from a 0. */
+    private static final int SHORT_WORD = 4;
+
+    /**
+     * A code with the first O or 0 that nothing around it tells from the other as that other one: beside a letter and a digit,
+     * or in a short word of capitals beside a number. Nothing where all are clear.
+     */
+    public static Optional<String> otherZero(String text) {
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if ((c == 'O' || c == '0') && !clear(text, i)) {
+                return Optional.of(text.substring(0, i) + (c == 'O' ? '0' : 'O') + text.substring(i + 1));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean clear(String text, int at) {
+        int from = at;
+        int to = at + 1;
+        while (from > 0 && Character.isLetterOrDigit(text.charAt(from - 1))) {
+            from--;
+        }
+        while (to < text.length() && Character.isLetterOrDigit(text.charAt(to))) {
+            to++;
+        }
+        String word = text.substring(from, to);
+        if (word.chars().anyMatch(Character::isLowerCase)) {
+            return true;
+        }
+        boolean zero = text.charAt(at) == '0';
+        boolean otherKind = IntStream.of(at - 1, at + 1)
+                .filter(i -> i >= 0 && i < text.length())
+                .mapToObj(text::charAt)
+                .anyMatch(c -> zero ? Character.isLetter(c) : Character.isDigit(c));
+        if (otherKind || word.length() == 1 && !zero) {
+            return false;
+        }
+        return zero || word.length() > SHORT_WORD || !besideNumber(text, from, to);
+    }
+
+    private static boolean besideNumber(String text, int from, int to) {
+        int before = from - 1;
+        while (before >= 0 && !Character.isLetterOrDigit(text.charAt(before))) {
+            before--;
+        }
+        int behind = to;
+        while (behind < text.length() && !Character.isLetterOrDigit(text.charAt(behind))) {
+            behind++;
+        }
+        return before >= 0 && Character.isDigit(text.charAt(before))
+                || behind < text.length() && Character.isDigit(text.charAt(behind));
     }
 
     public static char capital(char c) {

@@ -150,6 +150,8 @@ class FindersTest {
         FieldValue found = value("text", "{\"by\":\"shape\",\"like\":\"AAA-9{8}\",\"overLines\":true}", page);
         assertThat(found.value()).isEqualTo("KJM-12345678");
         assertThat(found.boxMm().height()).isGreaterThan(LINE_MM);
+        // Each part was read again by itself.
+        assertThat(found.state()).isEqualTo(FieldValue.State.SURE);
     }
 
     @Test
@@ -339,6 +341,52 @@ class FindersTest {
         assertThat(value("text", "{\"by\":\"inherited\",\"from\":\"fileName\"}", page)
                         .value())
                 .isEqualTo(page.file());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '#',
+            nullValues = "-",
+            value = {
+                // Nothing tells an O from a 0 beside a letter and a digit, nor in a short word beside a number.
+                "D4 OMP # D4 0MP",
+                "B0-1234 # BO-1234",
+                "TO 3SJ # T0 3SJ",
+                "House 39, TO # House 39, T0",
+                "400-77 # -",
+                "NORTON 12 # -",
+                "Flat 3, Ostrel # -",
+                "PO-ALL # -",
+            })
+    void anOThatMayBeAZeroIsADoubtWhereNoCheckTells(String read, String other) throws Exception {
+        FieldValue found = value("text", "{\"by\":\"label\",\"labels\":[\"Code\"]}", page(1, "Code: " + read));
+        assertThat(found.state()).isEqualTo(other == null ? FieldValue.State.SURE : FieldValue.State.DOUBTFUL);
+        assertThat(found.candidates()).isEqualTo(other == null ? List.of() : List.of(other));
+    }
+
+    @Test
+    void aNumberBehindALabelWithItsOwnValueIsNotThatLabels() throws Exception {
+        String finder = "{\"by\":\"shape\",\"like\":\"AA-9999\",\"notOnLinesWith\":[\"Nostro riferimento\"]}";
+        assertThat(value("text", finder, page(1, "Nostro riferimento AB-1234 @120 KX-4821"))
+                        .value())
+                .isEqualTo("KX-4821");
+        assertThat(value("text", finder, page(1, "Nostro riferimento @120 KX-4821"))
+                        .value())
+                .isNull();
+        // It differs in one letter that is clear to read.
+        assertThat(value("text", finder, page(1, "Vostro riferimento @120 KX-4821"))
+                        .value())
+                .isEqualTo("KX-4821");
+    }
+
+    @Test
+    void anAddressThatMayGoOnElsewhereIsNotSure() throws Exception {
+        FieldValue found = value(
+                "address",
+                "{\"by\":\"label\",\"labels\":[\"Applicant\"]}",
+                page(1, "Applicant : @60 Ewa Lindqvist", "@56 'Tern Street"));
+        assertThat(found.state()).isEqualTo(FieldValue.State.DOUBTFUL);
+        assertThat(found.reasons()).extracting(Reason::code).contains(Reason.Code.RUNS_OVER);
     }
 
     @Test

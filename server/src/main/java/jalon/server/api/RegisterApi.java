@@ -3,13 +3,17 @@ package jalon.server.api;
 import jalon.core.register.ColumnKind;
 import jalon.core.register.Register;
 import jalon.core.register.RegisterChange;
+import jalon.server.register.RegisterSources;
+import jalon.server.register.SourceSettings;
 import jalon.server.stream.StreamLibrary;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -22,9 +26,11 @@ class RegisterApi {
     private static final int MOST_ROWS = 200;
 
     private final StreamLibrary library;
+    private final RegisterSources sources;
 
-    RegisterApi(StreamLibrary library) {
+    RegisterApi(StreamLibrary library, RegisterSources sources) {
         this.library = library;
+        this.sources = sources;
     }
 
     record RegisterInfo(String name, List<String> columns, int rows, List<String> faults) {
@@ -41,13 +47,21 @@ class RegisterApi {
     /** @param different how many values there are in it: the more, the better it tells a row */
     record RegisterColumn(String column, ColumnKind kind, int different) {}
 
+    /** @param source where it comes from by itself, or null: it is loaded by hand */
     record RegisterDetail(
-            RegisterInfo info, List<RegisterColumn> columns, List<StreamLibrary.RegisterVersion> versions) {}
+            RegisterInfo info,
+            List<RegisterColumn> columns,
+            List<StreamLibrary.RegisterVersion> versions,
+            RegisterSources.Source source) {}
 
     @GetMapping("/{name}")
     RegisterDetail register(@PathVariable String name) {
         Register register = library.register(name);
-        return new RegisterDetail(RegisterInfo.of(register), columns(register), library.registerVersions(name));
+        return new RegisterDetail(
+                RegisterInfo.of(register),
+                columns(register),
+                library.registerVersions(name),
+                sources.of(name).orElse(null));
     }
 
     private static List<RegisterColumn> columns(Register register) {
@@ -72,8 +86,33 @@ class RegisterApi {
 
     @PostMapping("/{name}/try")
     RegisterTrial tryRegister(@PathVariable String name, @RequestBody RegisterText text) {
-        StreamLibrary.RegisterTried tried = library.tryRegister(name, text.csv());
+        return trial(library.tryRegister(name, text.csv()));
+    }
+
+    private static RegisterTrial trial(StreamLibrary.RegisterTried tried) {
         return new RegisterTrial(RegisterInfo.of(tried.register()), columns(tried.register()), tried.change());
+    }
+
+    @PostMapping("/{name}/source/try")
+    RegisterTrial trySource(@PathVariable String name, @RequestBody SourceSettings settings) {
+        return trial(sources.tried(name, settings));
+    }
+
+    @PutMapping("/{name}/source")
+    RegisterSources.Source saveSource(@PathVariable String name, @RequestBody SourceSettings settings, Principal who) {
+        return sources.save(name, settings, who.getName());
+    }
+
+    /** @param whatever also takes what has lost half of its rows */
+    @PostMapping("/{name}/source/look")
+    RegisterSources.Source lookAtSource(
+            @PathVariable String name, @RequestParam(defaultValue = "false") boolean whatever) {
+        return sources.look(name, whatever);
+    }
+
+    @DeleteMapping("/{name}/source")
+    void removeSource(@PathVariable String name, Principal who) {
+        sources.remove(name, who.getName());
     }
 
     /** @return what is wrong with single lines */

@@ -270,7 +270,7 @@ public class Batches {
                     Finder.Inherited.From.SENT_ON,
                     times.day(batch.origin().mail().sentAt()).toString());
         }
-        inherited.put(Finder.Inherited.From.BATCH, batch.label());
+        inherited.put(Finder.Inherited.From.BATCH, batch.no());
         batch.origin().station().ifPresent(s -> inherited.put(Finder.Inherited.From.STATION, s));
         batch.origin().operator().ifPresent(o -> inherited.put(Finder.Inherited.From.OPERATOR, o));
         rows.files(batch.id()).stream()

@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
  * whatever links lead to them.
  */
 @Component
-class WatchedFolders {
+public class WatchedFolders {
     private final ChannelRows rows;
     private final JalonSettings settings;
 
@@ -56,6 +56,15 @@ class WatchedFolders {
             }
         }
         return folder;
+    }
+
+    /** Refuses a folder that files may not be read from: it has to lie below the same roots, and be no channel's. */
+    public void readable(Path folder) throws IOException {
+        try {
+            allowed(null, "", new ChannelSettings.Folder(folder.toString(), false, null, null, null, null));
+        } catch (ChannelProblem e) {
+            throw e.what();
+        }
     }
 
     private static List<Path> meets(Path folder, ChannelSettings.Folder other) throws IOException {

@@ -135,6 +135,10 @@ public enum Act {
     TAUGHT_TYPE("type", "page"),
     @JsonProperty("savedRegister")
     SAVED_REGISTER("register", "lines"),
+    @JsonProperty("savedSource")
+    SAVED_SOURCE("register", "place"),
+    @JsonProperty("removedSource")
+    REMOVED_SOURCE("register"),
     @JsonProperty("savedChannel")
     SAVED_CHANNEL("kind", "name"),
     @JsonProperty("removedChannel")

@@ -63,9 +63,9 @@ class SecurityRules {
                 .authenticated()
                 .requestMatchers(HttpMethod.POST, "/api/streams/**", "/api/registers/**", "/api/channels/**")
                 .hasRole(SUPERVISOR)
-                .requestMatchers(HttpMethod.PUT, "/api/channels/**")
+                .requestMatchers(HttpMethod.PUT, "/api/channels/**", "/api/registers/**")
                 .hasRole(SUPERVISOR)
-                .requestMatchers(HttpMethod.DELETE, "/api/channels/**")
+                .requestMatchers(HttpMethod.DELETE, "/api/channels/**", "/api/registers/**")
                 .hasRole(SUPERVISOR)
                 .requestMatchers(
                         "/api/tokens/**",

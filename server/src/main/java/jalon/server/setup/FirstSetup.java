@@ -4,6 +4,7 @@ import jalon.server.JalonSettings;
 import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.people.Role;
+import jalon.server.register.RegisterSources;
 import jalon.server.stream.StreamLibrary;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -31,9 +32,16 @@ class FirstSetup implements SmartInitializingSingleton {
     private final JalonSettings settings;
     private final People people;
     private final StreamLibrary streams;
+    private final RegisterSources sources;
     private final PasswordEncoder passwords;
 
-    FirstSetup(JalonSettings settings, People people, StreamLibrary streams, PasswordEncoder passwords) {
+    FirstSetup(
+            JalonSettings settings,
+            People people,
+            StreamLibrary streams,
+            RegisterSources sources,
+            PasswordEncoder passwords) {
+        this.sources = sources;
         this.settings = settings;
         this.people = people;
         this.streams = streams;
@@ -73,6 +81,10 @@ class FirstSetup implements SmartInitializingSingleton {
                     LOG.warn(fault);
                 }
             }
+        }
+        Path from = settings.intake().sourcesFile();
+        if (from != null) {
+            sources.saveAll(Files.readString(from), BY);
         }
         if (streams.current().isEmpty()) {
             for (Path json : files(folder.resolve("streams"), "*.json")) {

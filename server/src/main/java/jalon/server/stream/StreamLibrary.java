@@ -7,6 +7,7 @@ import jalon.core.register.Register;
 import jalon.core.register.RegisterChange;
 import jalon.core.run.Filing;
 import jalon.core.stream.IntakeRules;
+import jalon.core.stream.RegisterUse;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import jalon.server.NewerData;
@@ -194,7 +195,7 @@ public class StreamLibrary {
         return new RegisterTried(register, change(register));
     }
 
-    private static Register usable(String name, String csv) {
+    private Register usable(String name, String csv) {
         if (!name.matches("[a-z][a-z0-9-]{0,62}")) {
             throw Problem.REGISTER_NAME.with();
         }
@@ -202,7 +203,27 @@ public class StreamLibrary {
         if (register.rows().isEmpty()) {
             throw Problem.REGISTER_EMPTY.with(String.join(" ", register.faults()));
         }
+        refuseLostColumn(register);
         return register;
+    }
+
+    /** A column that streams look things up in stays: without it all they find there would be in doubt. */
+    private void refuseLostColumn(Register now) {
+        Register before = registers().get(now.name());
+        if (before == null) {
+            return;
+        }
+        for (String column : before.columns()) {
+            List<String> users = rows.current().stream()
+                    .filter(s -> usable(s.name(), s.version())
+                            .filter(d -> RegisterUse.columns(d, now.name()).contains(column))
+                            .isPresent())
+                    .map(StreamRows.Saved::title)
+                    .toList();
+            if (!now.columns().contains(column) && !users.isEmpty()) {
+                throw Problem.REGISTER_COLUMN_GONE.with(now.name(), column, String.join(", ", users));
+            }
+        }
     }
 
     private RegisterChange change(Register now) {
