@@ -106,7 +106,7 @@ class OwnRecordsTest extends ServerCase {
                         .get(0)
                         .get("savedBy")
                         .asString())
-                .isEqualTo(file.toString());
+                .isEqualTo("register source");
 
         put(file, "no,name\nK1,Pump 1\n");
         JsonNode source = source("pumps", s -> s.hasNonNull("problem"));

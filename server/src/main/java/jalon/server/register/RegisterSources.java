@@ -35,6 +35,9 @@ public class RegisterSources implements RecurringWork {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final Duration PAUSE = Duration.ofSeconds(2);
 
+    /** Who saves what a source brings. */
+    private static final String BY = "register source";
+
     /** A smaller register may well lose half of its rows. */
     private static final int LARGE = 20;
 
@@ -204,7 +207,7 @@ public class RegisterSources implements RecurringWork {
                     throw Problem.REGISTER_HALF_GONE.with(change.went(), before);
                 }
                 if (change.came() + change.went() + change.changed() > 0) {
-                    library.saveRegister(row.name(), csv, settings.place());
+                    library.saveRegister(row.name(), csv, BY);
                 }
             }
             rows.good(row.name(), sha256, times.now(), next(settings));
