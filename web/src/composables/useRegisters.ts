@@ -8,8 +8,10 @@ import { useLoad } from './useLoad'
 /** A file that would become a register, and what that would change. */
 export interface Trial {
   name: string
-  csv: string
-  encoding: string
+  /** The text of a file, or where it comes from. */
+  csv?: string
+  encoding?: string
+  source?: Schema['SourceSettings']
   found: Schema['RegisterTrial']
 }
 
@@ -68,26 +70,63 @@ export function useRegisters() {
     if (data) trial.value = { name: as, csv, encoding, found: data }
     else refused.value = worded(error)
   }
-  const rename = (as: string) => trial.value && void attempt(as, trial.value.csv, trial.value.encoding)
-  async function save() {
-    const kept = trial.value
-    if (!kept) return
+  /** Asks a source for its rows, which may take it a while. */
+  async function trySource(as: string, source: Schema['SourceSettings']) {
+    refused.value = done.value = ''
     busy.value = true
-    const { data, error } = await api.POST('/api/registers/{name}', {
-      params: { path: { name: kept.name } },
-      body: { csv: kept.csv },
+    const { data, error } = await api.POST('/api/registers/{name}/source/try', {
+      params: { path: { name: as } },
+      body: source as never,
     })
+    busy.value = false
+    if (data) trial.value = { name: as, source, found: data }
+    else refused.value = worded(error)
+    return !!data
+  }
+  async function lookAtSource(whatever: boolean) {
+    busy.value = true
+    const { error } = await api.POST('/api/registers/{name}/source/look', {
+      params: { path: { name: name.value }, query: { whatever } },
+    })
+    busy.value = false
+    if (error) tell(error)
+    await Promise.all([all.load(), look(), search()])
+  }
+  async function removeSource() {
+    const { error } = await api.DELETE('/api/registers/{name}/source', {
+      params: { path: { name: name.value } },
+    })
+    if (error) tell(error)
+    await look()
+  }
+  function rename(as: string) {
+    const { csv, encoding, source } = trial.value ?? {}
+    if (source) void trySource(as, source)
+    else if (csv) void attempt(as, csv, encoding ?? '')
+  }
+  function kept({ name: as, csv, source }: Trial) {
+    const params = { path: { name: as } }
+    return source
+      ? api.PUT('/api/registers/{name}/source', { params, body: source as never })
+      : api.POST('/api/registers/{name}', { params, body: { csv: csv ?? '' } })
+  }
+  async function save() {
+    const wanted = trial.value
+    if (!wanted) return
+    busy.value = true
+    const { data, error } = await kept(wanted)
     busy.value = false
     if (!data) return void (refused.value = worded(error))
     trial.value = null
-    done.value = t('registers.saved', { name: kept.name, n: kept.found.info.rows })
+    done.value = t('registers.saved', { name: wanted.name, n: wanted.found.info.rows })
     await all.load()
-    if (name.value === kept.name) await Promise.all([look(), search()])
-    else name.value = kept.name
+    if (name.value === wanted.name) await Promise.all([look(), search()])
+    else name.value = wanted.name
   }
   const columns = computed(() => detail.value?.info.columns ?? [])
   return {
     ...{ list: all.data, loading: all.loading, problem: all.problem, load: all.load },
     ...{ name, q, detail, rows, columns, trial, busy, refused, done, take, rename, save },
+    ...{ trySource, lookAtSource, removeSource },
   }
 }

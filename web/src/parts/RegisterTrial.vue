@@ -16,6 +16,10 @@ watch(
   (now) => (name.value = now),
 )
 const isNew = computed(() => !props.known.includes(props.trial.name))
+const origin = computed(() => {
+  const s = props.trial.source as Record<string, string> | undefined
+  return s && t('registers.comesFrom', { place: t(`registers.place.${s.kind}`, s) })
+})
 const rows = computed(() =>
   props.trial.found.change.examples.map((e) => ({
     what: t(`registers.${e.what}`),
@@ -39,7 +43,7 @@ const rows = computed(() =>
     </form>
     <p>
       {{ t('registers.rows', trial.found.info.rows) }},
-      {{ t('registers.encoding', { encoding: trial.encoding }) }}.
+      {{ trial.encoding ? t('registers.encoding', { encoding: trial.encoding }) : origin }}.
       <template v-if="!isNew">{{ t('registers.change', { ...trial.found.change }) }}</template>
     </p>
     <ul v-if="trial.found.info.faults.length" class="faults">

@@ -4,8 +4,12 @@ import { useI18n } from 'vue-i18n'
 import { useKeys } from '../composables/useKeys'
 import { useRegisters } from '../composables/useRegisters'
 import { moment } from '../parts/times'
+import type { Schema } from '../api/client'
 import RegisterColumns from '../parts/RegisterColumns.vue'
+import RegisterOrigin from '../parts/RegisterOrigin.vue'
+import RegisterSource from '../parts/RegisterSource.vue'
 import RegisterTrial from '../parts/RegisterTrial.vue'
+import KeyButton from '../parts/base/KeyButton.vue'
 import NoteBanner from '../parts/base/NoteBanner.vue'
 import PanelBox from '../parts/base/PanelBox.vue'
 import PickFiles from '../parts/base/PickFiles.vue'
@@ -18,8 +22,19 @@ const session = useSession()
 const supervisor = computed(() => session.me?.role === 'supervisor')
 const registers = useRegisters()
 const { list, loading, problem, load, name, q, detail, rows, columns, trial, busy, refused, done } = registers
+/** Which source is being written. */
+const form = ref<'new' | 'this' | null>(null)
+async function attempt(as: string, settings: Schema['SourceSettings']) {
+  if (await registers.trySource(as, settings)) form.value = null
+}
 const picker = ref<InstanceType<typeof PickFiles>>()
 useKeys([
+  {
+    key: 'S',
+    on: ['s', 'S'],
+    label: t('registers.addSource'),
+    run: () => supervisor.value && (form.value = 'new'),
+  },
   { key: 'L', on: ['l', 'L'], label: t('registers.load'), run: () => picker.value?.choose() },
   {
     key: 'Ctrl+Enter',
@@ -37,8 +52,9 @@ useKeys([
     <header class="row">
       <h1 class="stretch">{{ t('registers.title') }}</h1>
       <span v-if="!supervisor" class="soft">{{ t('registers.only') }}</span>
+      <KeyButton v-else k="S" @click="form = 'new'">{{ t('registers.addSource') }}</KeyButton>
       <PickFiles
-        v-else
+        v-if="supervisor"
         ref="picker"
         accept=".csv,.txt,text/csv"
         k="L"
@@ -49,8 +65,19 @@ useKeys([
         {{ t('registers.load') }}
       </PickFiles>
     </header>
-    <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
+    <NoteBanner v-if="refused && !form" kind="wrong">{{ refused }}</NoteBanner>
     <NoteBanner v-if="done">{{ done }}</NoteBanner>
+    <ElDrawer :model-value="!!form" :title="t('registers.source')" size="420px" @close="form = null">
+      <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
+      <RegisterSource
+        v-if="form"
+        :name="form === 'this' ? name : ''"
+        :source="form === 'this' ? detail?.source : undefined"
+        :busy="busy"
+        @try="attempt"
+        @close="form = null"
+      />
+    </ElDrawer>
     <RegisterTrial
       v-if="trial"
       v-bind="{ trial, busy }"
@@ -99,6 +126,12 @@ useKeys([
         <ul v-if="detail.info.faults.length" class="faults">
           <li v-for="f in detail.info.faults" :key="f">{{ f }}</li>
         </ul>
+        <RegisterOrigin
+          v-bind="{ source: detail.source, supervisor, busy }"
+          @change="form = 'this'"
+          @look="registers.lookAtSource"
+          @by-hand="registers.removeSource"
+        />
         <h3>{{ t('registers.versions') }}</h3>
         <ol class="versions" reversed>
           <li v-for="v in detail.versions" :key="v.version">

@@ -71,6 +71,8 @@ export default {
   putSampleBack: 'put page {page} back among the samples of {type}',
   taughtType: 'made the document of page {page} a sample of {type}',
   savedStream: 'saved stream {stream}, version {version}',
+  savedSource: 'lets register {register} come from {place}',
+  removedSource: 'loads register {register} by hand from now on',
   savedRegister: 'saved register {register}, {lines} lines',
   savedChannel: 'saved the channel {name} ({kind})',
   removedChannel: 'removed the channel {name} ({kind})',
