@@ -23,7 +23,7 @@ const halfGone = computed(() => props.source?.problem?.code === 'registerHalfGon
     <p v-if="!source" class="soft">{{ t('registers.byHand') }}</p>
     <template v-else>
       <p>
-        {{ place }}
+        {{ t('registers.bySource', { place }) }}
         <br />
         <span v-if="source.goodAt" class="soft">
           {{ t('registers.goodAt', { when: moment(source.goodAt) }) }}
@@ -54,6 +54,9 @@ const halfGone = computed(() => props.source?.problem?.code === 'registerHalfGon
 p {
   margin: 4px 0;
   overflow-wrap: anywhere;
+}
+section {
+  margin-bottom: 14px;
 }
 .acts {
   flex-wrap: wrap;

@@ -4,11 +4,12 @@ import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
 import { useChoices } from '../composables/useChoices'
+import NoteBanner from './base/NoteBanner.vue'
 import KeyButton from './base/KeyButton.vue'
 import PickOne from './base/PickOne.vue'
 
 /** Where a register comes from by itself: a file that is dropped, or a query; tried before it is kept. */
-const props = defineProps<{ name: string; source?: Schema['Source']; busy: boolean }>()
+const props = defineProps<{ name: string; source?: Schema['Source']; busy: boolean; refused: string }>()
 const emit = defineEmits<{ try: [name: string, settings: Schema['SourceSettings']]; close: [] }>()
 const { t } = useI18n()
 const choices = useChoices()
@@ -92,6 +93,7 @@ async function attempt() {
         autocomplete="off"
       />
     </ElFormItem>
+    <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
     <div class="row">
       <KeyButton main submit :disabled="busy">{{ t(busy ? 'registers.asking' : 'registers.try') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>

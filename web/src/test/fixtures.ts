@@ -50,6 +50,7 @@ export function value(
     reasons,
     candidates: [],
     rows: [],
+    alsoFound: [],
     by: '',
   }
 }

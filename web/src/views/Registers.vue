@@ -68,12 +68,11 @@ useKeys([
     <NoteBanner v-if="refused && !form" kind="wrong">{{ refused }}</NoteBanner>
     <NoteBanner v-if="done">{{ done }}</NoteBanner>
     <ElDrawer :model-value="!!form" :title="t('registers.source')" size="420px" @close="form = null">
-      <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
       <RegisterSource
         v-if="form"
         :name="form === 'this' ? name : ''"
         :source="form === 'this' ? detail?.source : undefined"
-        :busy="busy"
+        v-bind="{ busy, refused }"
         @try="attempt"
         @close="form = null"
       />

@@ -23,6 +23,7 @@ import org.springframework.scheduling.support.CronExpression;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -32,7 +33,10 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class RegisterSources implements RecurringWork {
     private static final Logger LOG = LoggerFactory.getLogger(RegisterSources.class);
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    // Absent true/false settings are false.
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
     private static final Duration PAUSE = Duration.ofSeconds(2);
 
     /** Who saves what a source brings. */
