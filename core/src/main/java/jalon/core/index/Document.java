@@ -16,6 +16,7 @@ public final class Document {
     private final Map<Finder.Inherited.From, String> inherited;
     private final Map<String, FieldValue> group;
     private final String variant;
+    private final List<PageFacts> related;
     private final Map<PageFacts, PageRows> rows = new IdentityHashMap<>();
 
     /**
@@ -24,13 +25,16 @@ public final class Document {
      * @param inherited what is known of its batch
      * @param group the fields of the group that it is in, none where there is none
      * @param variant the layout of its type that it has, or null where none is known
+     * @param related pages of the other documents of its group, in order
      */
     public Document(
             List<PageFacts> pages,
             Optional<PageFacts> separator,
             Map<Finder.Inherited.From, String> inherited,
             Map<String, FieldValue> group,
-            String variant) {
+            String variant,
+            List<PageFacts> related) {
+        this.related = related;
         this.group = group;
         this.variant = variant;
         this.pages = pages;
@@ -39,7 +43,12 @@ public final class Document {
     }
 
     public Document(List<PageFacts> pages, Optional<PageFacts> separator) {
-        this(pages, separator, Map.of(), Map.of(), null);
+        this(pages, separator, Map.of(), Map.of(), null, List.of());
+    }
+
+    /** Pages of the other documents of its group. */
+    public List<PageFacts> related() {
+        return related;
     }
 
     public List<PageFacts> pages() {

@@ -4,6 +4,7 @@ import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
 import jalon.core.register.Register;
 import jalon.core.stream.Field;
+import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -11,6 +12,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -18,6 +20,7 @@ import java.util.Set;
  */
 public final class Indexer {
     private final Search search;
+    private final RowsOfDocument rows;
     private final Known known;
     private final Map<String, FieldValue> settled;
     private final Map<String, FieldValue> done = new LinkedHashMap<>();
@@ -27,6 +30,7 @@ public final class Indexer {
             DocumentType type, Document document, ZoneReader zones, Known known, Map<String, FieldValue> settled) {
         this.known = known;
         this.settled = settled;
+        this.rows = new RowsOfDocument(type, document, known, settled);
         this.search = new Search(
                 type,
                 document,
@@ -34,7 +38,7 @@ public final class Indexer {
                 known,
                 new TicksOfDocument(type, document, zones),
                 name -> type.field(name).map(this::value),
-                new RowsOfDocument(type, document, known, settled)::of);
+                rows::of);
     }
 
     /** @return the fields in the order of the type */
@@ -77,9 +81,31 @@ public final class Indexer {
             return FieldSearch.empty(field, List.of(Reason.Code.CIRCLE.with()));
         }
         FieldValue found = new FieldSearch(field, search).value();
+        if (found.state() == FieldValue.State.EMPTY && Boolean.TRUE.equals(field.mayBeAbsent())) {
+            found = noneOfTheRows(field).orElse(found);
+        }
         underWay.remove(field.field());
         done.put(field.field(), found);
         return found;
+    }
+
+    /** One answer, that no row of a register is meant, holds for all that such a row would fill. */
+    private Optional<FieldValue> noneOfTheRows(Field field) {
+        return field.finders().stream()
+                .filter(finder -> finder instanceof Finder.ByRegister by && by.byPaper())
+                .flatMap(finder -> rows.noneOf(((Finder.ByRegister) finder).register()).stream())
+                .findFirst();
+    }
+
+    /** A row that a settled value would have to stand in, where there is none: it is new to the register. */
+    private static List<Reason> newTo(Field field, String value, Map<String, Register> registers) {
+        return field.finders().stream()
+                .filter(finder -> finder instanceof Finder.ByRegister by && by.byPaper())
+                .map(Finder.ByRegister.class::cast)
+                .filter(by -> registers.containsKey(by.register())
+                        && registers.get(by.register()).rows(by.take(), value).isEmpty())
+                .map(by -> Reason.Code.NOT_IN_REGISTER.with(by.register()))
+                .toList();
     }
 
     /** Brings what a person typed to the field's form, and says what speaks against it without refusing it. */
@@ -95,6 +121,7 @@ public final class Indexer {
         for (String one : field.values(typed)) {
             Tidying.Tidied tidied = Tidy.tidy(one, field, today);
             values.add(tidied.value());
+            notes.addAll(newTo(field, tidied.value(), registers));
             notes.addAll(
                     tidied.problem() != null
                             ? List.of(tidied.problem())

@@ -1,15 +1,18 @@
 package jalon.core.index;
 
+import jalon.core.read.PageFacts;
 import jalon.core.register.Paper;
 import jalon.core.register.Register;
 import jalon.core.register.RowMatch;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** The register rows that a document may be about; what a person settled says which of them are meant. */
@@ -19,7 +22,7 @@ final class RowsOfDocument {
     private final Known known;
     private final Map<String, FieldValue> settled;
     private final Map<String, List<RowMatch>> byRegister = new HashMap<>();
-    private Paper paper;
+    private final Map<Boolean, Paper> papers = new HashMap<>();
 
     RowsOfDocument(DocumentType type, Document document, Known known, Map<String, FieldValue> settled) {
         this.type = type;
@@ -29,15 +32,33 @@ final class RowsOfDocument {
     }
 
     List<RowMatch> of(Register register) {
+        if (noneOf(register.name()).isPresent()) {
+            return List.of();
+        }
         return byRegister.computeIfAbsent(register.name(), name -> {
             Map<String, String> said = said(name);
             return register.search()
                     .on(
-                            paper(),
+                            paper(lookedForInGroup(name)),
                             row -> said.entrySet().stream()
                                     .allMatch(e ->
                                             row.getOrDefault(e.getKey(), "").equals(e.getValue())));
         });
+    }
+
+    /** What says that none of a register's rows is meant: a field that one would fill was settled as not there. */
+    Optional<FieldValue> noneOf(String register) {
+        return type.fields().stream()
+                .filter(field -> field.finders().stream().anyMatch(finder -> filledBy(finder, register)))
+                .map(field -> settled.get(field.field()))
+                .filter(value -> value != null && value.value() == null)
+                .findFirst();
+    }
+
+    private static boolean filledBy(Finder finder, String register) {
+        return finder instanceof Finder.ByRegister by
+                && by.byPaper()
+                && by.register().equals(register);
     }
 
     /** Values that people settled of fields that a row of this register fills, by column. */
@@ -46,29 +67,37 @@ final class RowsOfDocument {
         type.fields().forEach(field -> {
             FieldValue value = settled.get(field.field());
             for (Finder finder : field.finders()) {
-                if (value != null
-                        && value.value() != null
-                        && finder instanceof Finder.ByRegister by
-                        && by.byPaper()
-                        && by.register().equals(register)) {
-                    said.put(by.take(), value.value());
+                if (value != null && value.value() != null && filledBy(finder, register)) {
+                    said.put(((Finder.ByRegister) finder).take(), value.value());
                 }
             }
         });
         return said;
     }
 
-    private Paper paper() {
-        if (paper == null) {
+    private boolean lookedForInGroup(String register) {
+        return type.fields().stream()
+                .flatMap(field -> field.finders().stream())
+                .anyMatch(finder -> finder instanceof Finder.ByRegister by
+                        && by.byPaper()
+                        && by.wholeGroup()
+                        && by.register().equals(register));
+    }
+
+    private Paper paper(boolean wholeGroup) {
+        return papers.computeIfAbsent(wholeGroup, whole -> {
+            List<PageFacts> pages = new ArrayList<>(document.pages());
+            if (whole) {
+                pages.addAll(document.related());
+            }
             var first = new Dates(true, known.today(), false);
             var other = new Dates(false, known.today(), false);
-            paper = Paper.of(document.pages(), text -> {
+            return Paper.of(pages, text -> {
                 Set<LocalDate> all = new HashSet<>();
                 first.find(text).forEach(d -> all.add(d.value()));
                 other.find(text).forEach(d -> all.add(d.value()));
                 return List.copyOf(all);
             });
-        }
-        return paper;
+        });
     }
 }

@@ -139,6 +139,7 @@ public interface BatchMemory {
                     || type.layout() != k.type.layout()
                     || registers != k.registers
                     || !areSame(document.pages(), k.document.pages())
+                    || !areSame(document.related(), k.document.related())
                     || document.separator().orElse(null)
                             != k.document.separator().orElse(null)) {
                 return false;

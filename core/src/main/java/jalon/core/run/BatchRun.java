@@ -17,14 +17,12 @@ import jalon.core.sort.Sorter;
 import jalon.core.split.BatchHeader;
 import jalon.core.split.Cut;
 import jalon.core.split.Cutter;
-import jalon.core.stream.Field;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -93,7 +91,7 @@ public final class BatchRun {
         List<BatchView.GroupView> groups = groups(desk, drafts, byNo, fields);
         // Each on its own: most of their time is spent in the processes that read.
         List<BatchView.DocumentView> documents = (fields ? drafts.parallelStream() : drafts.stream())
-                .map(draft -> document(draft, desk, byNo, groups, fields))
+                .map(draft -> document(draft, desk, byNo, groups, related(draft, drafts, byNo), fields))
                 .toList();
         documents = fields ? AcrossDocuments.judged(stream, documents, about.filed()) : documents;
         return new BatchView(
@@ -159,6 +157,7 @@ public final class BatchRun {
     private List<BatchView.GroupView> groups(
             DecidedBatch desk, List<Draft> drafts, Map<Integer, PageFacts> byNo, boolean withFields) {
         List<BatchView.GroupView> groups = new ArrayList<>();
+        var settled = new SettledValues(stream, registers, today, desk);
         DocumentType type = stream.cut().groups().asType();
         for (int page : drafts.stream()
                 .map(Draft::group)
@@ -168,8 +167,21 @@ public final class BatchRun {
             DecidedBatch.GroupMark mark = desk.groups().get(page);
             Map<String, FieldValue> fields = Map.of();
             if (withFields) {
-                var sheet = new Document(List.of(byNo.get(page)), Optional.empty(), about.inherited(), Map.of(), null);
-                fields = fields(type, sheet, Map.of());
+                var sheet = new Document(
+                        List.of(byNo.get(page)), Optional.empty(), about.inherited(), Map.of(), null, List.of());
+                fields = fields(
+                        type,
+                        sheet,
+                        settled.ofGroup(
+                                type,
+                                drafts.stream()
+                                        .filter(d -> Objects.equals(d.group(), page))
+                                        .toList(),
+                                draft -> type(
+                                                draft,
+                                                desk,
+                                                byNo.get(draft.pages().get(0)))
+                                        .type()));
             }
             groups.add(
                     new BatchView.GroupView(groups.size() + 1, page, mark.what(), mark.evidence(), mark.by(), fields));
@@ -183,11 +195,23 @@ public final class BatchRun {
                 () -> Indexer.index(type, document, zones, registers, today, settled));
     }
 
+    /** Pages of the other documents of a draft's group. */
+    private static List<PageFacts> related(Draft draft, List<Draft> drafts, Map<Integer, PageFacts> byNo) {
+        return draft.group() == null
+                ? List.of()
+                : drafts.stream()
+                        .filter(other -> other != draft && draft.group().equals(other.group()))
+                        .flatMap(other -> other.pages().stream())
+                        .map(byNo::get)
+                        .toList();
+    }
+
     private BatchView.DocumentView document(
             Draft draft,
             DecidedBatch desk,
             Map<Integer, PageFacts> byNo,
             List<BatchView.GroupView> groups,
+            List<PageFacts> related,
             boolean withFields) {
         Optional<BatchView.GroupView> group = groups.stream()
                 .filter(g -> Objects.equals(g.page(), draft.group()))
@@ -202,6 +226,7 @@ public final class BatchRun {
                 draft.stake().evidence(),
                 draft.stake().by());
         BatchView.TypeView type = type(draft, desk, byNo.get(first));
+        var settled = new SettledValues(stream, registers, today, desk);
         Map<String, FieldValue> fields = Map.of();
         if (withFields) {
             DocumentType definition = stream.type(type.type()).orElseThrow();
@@ -212,8 +237,9 @@ public final class BatchRun {
                     separator,
                     about.inherited(),
                     group.map(BatchView.GroupView::fields).orElse(Map.of()),
-                    type.variant());
-            fields = fields(definition, document, settled(definition, draft, desk));
+                    type.variant(),
+                    related);
+            fields = fields(definition, document, settled.of(definition, draft));
         }
         return new BatchView.DocumentView(
                 draft.no(),
@@ -235,7 +261,7 @@ public final class BatchRun {
             if (other != null
                     && other.decision() instanceof Decision.NameType t
                     && stream.type(t.type()).isPresent()
-                    && isLater(other, named)) {
+                    && SettledValues.isLater(other, named)) {
                 named = other;
             }
         }
@@ -269,28 +295,5 @@ public final class BatchRun {
         return sorted.guesses().stream()
                 .map(g -> new BatchView.GuessView(g.type(), g.variant(), g.certainty()))
                 .toList();
-    }
-
-    /** Of two decisions about documents that were joined since, the one that was made later holds. */
-    private static boolean isLater(Decided one, Decided other) {
-        return other == null || !one.at().isBefore(other.at());
-    }
-
-    private Map<String, FieldValue> settled(DocumentType type, Draft draft, DecidedBatch desk) {
-        Map<String, Decided> latest = new LinkedHashMap<>();
-        for (int page : draft.pages()) {
-            desk.settled()
-                    .getOrDefault(page, Map.of())
-                    .forEach((name, decided) ->
-                            latest.merge(name, decided, (before, now) -> isLater(now, before) ? now : before));
-        }
-        Map<String, FieldValue> values = new LinkedHashMap<>();
-        latest.forEach((name, decided) -> {
-            var s = (Decision.Settle) decided.decision();
-            Optional<Field> field = type.field(name);
-            field.ifPresent(f -> values.put(
-                    name, Indexer.settle(f, s.value(), registers, today, s.valuePage(), s.box(), decided.by())));
-        });
-        return values;
     }
 }

@@ -213,8 +213,10 @@ public sealed interface Finder {
     /**
      * A value of a register row, which is found exactly by another field's value in one of its columns; or, where neither is
      * named, by whatever of it stands on the paper.
+     *
+     * @param wholeGroup whether the other documents of the same group are that paper too
      */
-    record ByRegister(String register, String column, String from, String take) implements Finder {
+    record ByRegister(String register, String column, String from, String take, boolean wholeGroup) implements Finder {
         public boolean byPaper() {
             return from == null;
         }

@@ -67,7 +67,7 @@ class EvidenceTest {
                         && zone.grown(0.5).holdsCentreOf(w.box()))
                 .toList();
         List<PageFacts> pages = List.of(PageBuilder.page(1).words(words).seen());
-        var document = new Document(pages, Optional.empty(), Map.of(), Map.of(), variant);
+        var document = new Document(pages, Optional.empty(), Map.of(), Map.of(), variant, List.of());
         return Indexer.index(type, document, again, REGISTERS, LocalDate.of(2026, 11, 23), Map.of());
     }
 

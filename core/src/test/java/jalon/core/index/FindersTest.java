@@ -72,7 +72,7 @@ class FindersTest {
                 Finder.Inherited.From.SENDER, "n.pell@port-merrow.example",
                 Finder.Inherited.From.STATION, "counter",
                 Finder.Inherited.From.FILE_NAME, "first-of-the-batch.pdf");
-        var document = new Document(List.of(pages), Optional.empty(), about, Map.of(), null);
+        var document = new Document(List.of(pages), Optional.empty(), about, Map.of(), null, List.of());
         return Indexer.index(type, document, CLEAR, Map.of(), TODAY, Map.of());
     }
 

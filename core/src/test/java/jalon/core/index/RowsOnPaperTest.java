@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import jalon.core.PageBuilder;
 import jalon.core.evidence.Reason;
 import jalon.core.page.Box;
+import jalon.core.read.PageFacts;
 import jalon.core.register.ColumnKind;
 import jalon.core.register.Register;
 import jalon.core.stream.StreamDefinition.DocumentType;
@@ -48,20 +49,65 @@ class RowsOnPaperTest {
         return Register.parse("holders", new StringReader(rows.toString()));
     }
 
-    private static Map<String, FieldValue> read(Map<String, FieldValue> settled, String... lines) throws Exception {
-        String take = "{\"field\":\"%s\",\"finders\":[{\"by\":\"register\",\"register\":\"holders\",\"take\":\"%s\"}]}";
-        DocumentType type = Streams.parse(
-                        "{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\",\"fields\":["
-                                + take.formatted("no", "no") + "," + take.formatted("holder", "holder") + "]}]}")
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
+
+    private static DocumentType type(String more) throws Exception {
+        String take = "{\"field\":\"%s\",\"finders\":[{\"by\":\"register\",\"register\":\"holders\",\"take\":\"%s\""
+                + more + "}]}";
+        return Streams.parse("{\"jalon\":1,\"stream\":\"s\",\"title\":\"S\",\"types\":[{\"type\":\"t\",\"fields\":["
+                        + take.formatted("no", "no") + "," + take.formatted("holder", "holder") + "]}]}")
                 .types()
                 .get(0);
+    }
+
+    private static Map<String, FieldValue> read(Map<String, FieldValue> settled, String... lines) throws Exception {
         var document = new Document(List.of(PageBuilder.page(1).lines(lines).seen()), Optional.empty());
-        return Indexer.index(
-                type, document, ZoneReader.NONE, Map.of("holders", HOLDERS), LocalDate.of(2026, 11, 23), settled);
+        return Indexer.index(type(""), document, ZoneReader.NONE, Map.of("holders", HOLDERS), TODAY, settled);
     }
 
     private static FieldValue no(String... lines) throws Exception {
         return read(Map.of(), lines).get("no");
+    }
+
+    @Test
+    void noneOfTheRowsIsOneAnswerForAllThatARowWouldFill() throws Exception {
+        var none = Indexer.settle(
+                type("").field("no").orElseThrow(), null, Map.of("holders", HOLDERS), TODAY, 0, null, "t.vane");
+        assertThat(read(Map.of("no", none), "Jon Torvald", "9 Harbour Steps").get("holder"))
+                .extracting(FieldValue::value, FieldValue::state, FieldValue::by)
+                .containsExactly(null, FieldValue.State.SETTLED, "t.vane");
+    }
+
+    @Test
+    void aPersonTheRegisterDoesNotHaveYetIsTakenAndSaidToBeNew() throws Exception {
+        var holder = type("").field("holder").orElseThrow();
+        assertThat(Indexer.settle(holder, "Liv Norrland", Map.of("holders", HOLDERS), TODAY, 1, null, "t.vane")
+                        .reasons())
+                .containsExactly(Reason.Code.NOT_IN_REGISTER.with("holders"));
+        assertThat(Indexer.settle(holder, "Jon Torvald", Map.of("holders", HOLDERS), TODAY, 1, null, "t.vane")
+                        .reasons())
+                .isEmpty();
+    }
+
+    @Test
+    void theOtherDocumentsOfAGroupTellWhichRowIsMeantWhereTheStreamSaysSo() throws Exception {
+        PageFacts letter = PageBuilder.page(1)
+                .lines("Jon Torvald", "9 Harbour Steps, Port Merrow")
+                .seen();
+        PageFacts other = PageBuilder.page(2).lines("born 1981-05-06").seen();
+        var document = new Document(List.of(letter), Optional.empty(), Map.of(), Map.of(), null, List.of(other));
+        for (boolean whole : List.of(false, true)) {
+            FieldValue no = Indexer.index(
+                            type(whole ? ",\"wholeGroup\":true" : ""),
+                            document,
+                            ZoneReader.NONE,
+                            Map.of("holders", HOLDERS),
+                            TODAY,
+                            Map.of())
+                    .get("no");
+            assertThat(no.state()).isEqualTo(whole ? FieldValue.State.SURE : FieldValue.State.DOUBTFUL);
+            assertThat(no.rows().get(0).value()).startsWith("K200");
+        }
     }
 
     @Test

@@ -133,6 +133,13 @@ class BatchRunTest {
             assertThat(g.fields().get("case").value()).isEqualTo("CASE-103");
         });
         assertThat(view.documents().get(3).fields().get("case").value()).isEqualTo("CASE-103");
+        var said = new Decided(new Decision.Settle(2, "case", "CASE-111", 0, null), "T. Vane", AT);
+        view = run.index(pages, List.of(said));
+        assertThat(view.documents().get(1).fields().get("case"))
+                .as("what is settled at one document holds for all of its group")
+                .extracting(FieldValue::value, FieldValue::state)
+                .containsExactly("CASE-111", FieldValue.State.SURE);
+        assertThat(view.documents().get(3).fields().get("case").value()).isNotEqualTo("CASE-111");
         view = run.index(pages, List.of(opened, new Decided(new Decision.JoinGroup(9), "T. Vane", AT)));
         assertThat(view.documents().get(3).group()).isEqualTo(2);
         view = run.index(pages, List.of(new Decided(new Decision.LiftStake(7), "T. Vane", AT)));
