@@ -1,6 +1,6 @@
 package jalon.bench.values;
 
-import jalon.bench.Bounds;
+import jalon.core.evidence.Bounds;
 import jalon.core.index.FieldValue;
 import jalon.core.page.Box;
 import jalon.core.page.Scan;

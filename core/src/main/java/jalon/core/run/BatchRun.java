@@ -17,6 +17,7 @@ import jalon.core.sort.Sorter;
 import jalon.core.split.BatchHeader;
 import jalon.core.split.Cut;
 import jalon.core.split.Cutter;
+import jalon.core.stream.Field;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
@@ -67,15 +68,29 @@ public final class BatchRun {
 
     /** Cut and types only: what the Page desk needs, quick enough for every key. */
     public BatchView cut(List<PageFacts> pages, List<Decided> decisions) {
-        return view(pages, decisions, false);
+        return view(pages, decisions, false, Audit.NONE);
     }
 
     /** Cut, types and fields. */
     public BatchView index(List<PageFacts> pages, List<Decided> decisions) {
-        return view(pages, decisions, true);
+        return view(pages, decisions, true, new Audit(stream.filing().audit()));
     }
 
-    private BatchView view(List<PageFacts> received, List<Decided> decisions, boolean fields) {
+    /** What the machine made of the documents' values, beside what people have made of them. */
+    public List<Outcome> outcomes(List<PageFacts> pages, List<Decided> decisions, BatchView filed) {
+        List<Decided> others = decisions.stream()
+                .filter(d -> !(d.decision() instanceof Decision.Settle))
+                .toList();
+        return Outcome.of(
+                view(pages, others, true, Audit.NONE),
+                filed,
+                (type, field) -> stream.type(type)
+                        .flatMap(t -> t.field(field))
+                        .map(Field::sureFrom)
+                        .orElse(1.0));
+    }
+
+    private BatchView view(List<PageFacts> received, List<Decided> decisions, boolean fields, Audit audit) {
         Map<Integer, PageFacts> byNo = new HashMap<>();
         received.forEach(p -> byNo.put(p.no(), p));
         BatchMemory.FirstLook look =
@@ -93,7 +108,11 @@ public final class BatchRun {
         List<BatchView.DocumentView> documents = (fields ? drafts.parallelStream() : drafts.stream())
                 .map(draft -> document(draft, desk, byNo, groups, related(draft, drafts, byNo), fields))
                 .toList();
-        documents = fields ? AcrossDocuments.judged(stream, documents, about.filed()) : documents;
+        documents = fields
+                ? AcrossDocuments.judged(stream, documents, about.filed()).stream()
+                        .map(d -> d.with(audit.on(byNo.get(d.pages().get(0)), d.fields())))
+                        .toList()
+                : documents;
         return new BatchView(
                 List.copyOf(pages),
                 documents,

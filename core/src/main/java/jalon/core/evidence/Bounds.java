@@ -1,10 +1,15 @@
-package jalon.bench;
+package jalon.core.evidence;
 
-/** Clopper-Pearson bounds of a share, by halving on the binomial's own sum. */
+/** Bounds of a share that was seen in a sample (Clopper and Pearson 1934), by halving on the binomial's own sum. */
 public final class Bounds {
     private Bounds() {}
 
-    /** The largest share that still gives so few with a chance of 2.5 %. */
+    /**
+     * The largest share that still gives so few with a chance of 2.5 %.
+     *
+     * @param few how many were seen
+     * @param of among how many; 1 is the bound of none
+     */
     public static double upper(int few, int of) {
         double low = 0;
         double high = 1;
