@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -213,6 +214,38 @@ class OwnRecordsTest extends ServerCase {
                         supervisor.post("/api/registers/vessels/try", Map.of("csv", "registration,boat\nPM-1,Gull\n")))
                 .hasMessageContaining("The column vessel of vessels is gone")
                 .hasMessageContaining("Berth applications");
+    }
+
+    @Test
+    void whatTheMachineMadeOfAValueIsSetBesideWhatPeopleMadeOfIt() throws Exception {
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 77);
+        String no = bring("dues-letters", stack.files());
+        JsonNode first = operator.get("/api/batches/" + no + "?fields=true")
+                .get("documents")
+                .get(0);
+        // Sure, and yet not what stands there.
+        boolean sure = first.get("fields").get("vessel").get("state").asString().equals("sure");
+        settle(no, first, "vessel", "PM-0000-Z");
+        settleTheRest(no, stack);
+        operator.post("/api/batches/" + no + "/filing", Map.of());
+        awaitStage(no, "done");
+
+        JsonNode fields = operator.get("/api/streams/dues-letters/certainty");
+        JsonNode vessel = StreamSupport.stream(fields.spliterator(), false)
+                .filter(f -> f.get("field").asString().equals("vessel"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(vessel.get("sureWrong").asInt() + vessel.get("doubts").asInt())
+                .isPositive();
+        assertThat(vessel.get("sureWrong").asInt()).isGreaterThanOrEqualTo(sure ? 1 : 0);
+        assertThat(vessel.get("weeks").get(0).get("sure").asInt())
+                .isEqualTo(vessel.get("sure").asInt());
+        assertThat(vessel.get("limits")).hasSizeGreaterThan(5);
+        assertThat(StreamSupport.stream(
+                                operator.get("/api/registers/vessels/newcomers").spliterator(), false)
+                        .filter(n -> n.get("batch").asString().equals(no)))
+                .singleElement()
+                .satisfies(n -> assertThat(n.get("value").asString()).isEqualTo("PM-0000-Z"));
     }
 
     @Test

@@ -3,6 +3,7 @@ package jalon.server.api;
 import jalon.core.register.ColumnKind;
 import jalon.core.register.Register;
 import jalon.core.register.RegisterChange;
+import jalon.server.register.Newcomers;
 import jalon.server.register.RegisterSources;
 import jalon.server.register.SourceSettings;
 import jalon.server.stream.StreamLibrary;
@@ -27,8 +28,10 @@ class RegisterApi {
 
     private final StreamLibrary library;
     private final RegisterSources sources;
+    private final Newcomers newcomers;
 
-    RegisterApi(StreamLibrary library, RegisterSources sources) {
+    RegisterApi(StreamLibrary library, RegisterSources sources, Newcomers newcomers) {
+        this.newcomers = newcomers;
         this.library = library;
         this.sources = sources;
     }
@@ -77,6 +80,12 @@ class RegisterApi {
     RegisterRows registerRows(@PathVariable String name, @RequestParam(defaultValue = "") String q) {
         List<Map<String, String>> rows = library.register(name).holding(q);
         return new RegisterRows(rows.size(), rows.stream().limit(MOST_ROWS).toList());
+    }
+
+    /** What people found on filed paper that the register does not have yet. */
+    @GetMapping("/{name}/newcomers")
+    List<Newcomers.Newcomer> newcomers(@PathVariable String name) {
+        return newcomers.of(name);
     }
 
     record RegisterText(String csv) {}

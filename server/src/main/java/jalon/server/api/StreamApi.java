@@ -1,6 +1,7 @@
 package jalon.server.api;
 
 import jalon.server.batch.StreamTrial;
+import jalon.server.certainty.Certainties;
 import jalon.server.stream.StreamLibrary;
 import java.security.Principal;
 import java.util.List;
@@ -18,8 +19,10 @@ import org.springframework.web.bind.annotation.RestController;
 class StreamApi {
     private final StreamLibrary library;
     private final StreamTrial trial;
+    private final Certainties certainties;
 
-    StreamApi(StreamLibrary library, StreamTrial trial) {
+    StreamApi(StreamLibrary library, StreamTrial trial, Certainties certainties) {
+        this.certainties = certainties;
         this.trial = trial;
         this.library = library;
     }
@@ -33,6 +36,12 @@ class StreamApi {
     @GetMapping(value = "/streams/{name}", produces = MediaType.APPLICATION_JSON_VALUE)
     String stream(@PathVariable String name) {
         return library.json(name, library.newest(name));
+    }
+
+    /** How often sure was right, field by field, and what another limit would mean. */
+    @GetMapping("/streams/{name}/certainty")
+    List<Certainties.OfField> certainty(@PathVariable String name) {
+        return certainties.of(name);
     }
 
     @GetMapping("/streams/{name}/versions")

@@ -14,6 +14,7 @@ import jalon.core.run.Decided;
 import jalon.core.run.Decision;
 import jalon.core.run.Filing;
 import jalon.core.run.HowToRead;
+import jalon.core.run.Outcome;
 import jalon.core.sort.Learned;
 import jalon.core.sort.Sorted;
 import jalon.core.stream.Finder;
@@ -244,6 +245,11 @@ public class Batches {
             }
             return known;
         }
+    }
+
+    /** What the machine made of its values, beside what they are filed as. */
+    public List<Outcome> outcomes(Batch batch, BatchView filed) {
+        return run(stream(batch), batch).outcomes(List.copyOf(facts(batch).values()), decisions(batch), filed);
     }
 
     /** What is or was done to the images of these pages before they are filed, by page number. */

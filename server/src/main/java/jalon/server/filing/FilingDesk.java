@@ -15,11 +15,13 @@ import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.Batches;
 import jalon.server.batch.WorkQueue;
+import jalon.server.certainty.Certainties;
 import jalon.server.learning.Samples;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.people.Logged;
+import jalon.server.register.Newcomers;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -32,6 +34,8 @@ public class FilingDesk {
     private final DeliveryRows rows;
     private final BatchFiling marks;
     private final Samples samples;
+    private final Certainties certainties;
+    private final Newcomers newcomers;
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
@@ -42,6 +46,8 @@ public class FilingDesk {
             DeliveryRows rows,
             BatchFiling marks,
             Samples samples,
+            Certainties certainties,
+            Newcomers newcomers,
             WorkQueue work,
             ActivityLog log,
             Events events,
@@ -51,6 +57,8 @@ public class FilingDesk {
         this.rows = rows;
         this.marks = marks;
         this.samples = samples;
+        this.certainties = certainties;
+        this.newcomers = newcomers;
         this.work = work;
         this.log = log;
         this.events = events;
@@ -112,6 +120,8 @@ public class FilingDesk {
         }
         Instant now = times.now();
         marks.begin(batch.id(), view, who, now);
+        certainties.keep(batch.id(), stream.stream(), batches.outcomes(batch, view));
+        newcomers.keep(batch.id(), stream, view, now);
         for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(now))) {
             rows.plan(batch.id(), p.document(), p.destination().destination(), String.join("/", p.folders()), p.name());
         }

@@ -1,0 +1,148 @@
+package jalon.server.certainty;
+
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import jalon.core.evidence.MeasuredCertainty;
+import jalon.core.run.Outcome;
+import jalon.core.stream.Field;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.words.Words;
+import jalon.server.Times;
+import jalon.server.stream.StreamLibrary;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How often sure was right, field by field, and what another limit would mean. */
+@Service
+public class Certainties {
+    /** So far back it is looked. */
+    private static final int DAYS = 90;
+
+    private static final int MOST = 200_000;
+    private static final int ROWS_AT_ONCE = 500;
+    private static final List<Double> LIMITS = List.of(0.8, 0.9, 0.95, 0.97, 0.98, 0.985, 0.99, 0.995, 0.998, 0.999);
+
+    private final OutcomeRows rows;
+    private final StreamLibrary streams;
+    private final Times times;
+
+    Certainties(OutcomeRows rows, StreamLibrary streams, Times times) {
+        this.rows = rows;
+        this.streams = streams;
+        this.times = times;
+    }
+
+    /** Keeps what the machine made of a batch that is filed now. */
+    @Transactional
+    public void keep(long batchId, String stream, List<Outcome> outcomes) {
+        List<OutcomeRows.Row> all = outcomes.stream()
+                .map(o -> new OutcomeRows.Row(
+                        o.document(),
+                        o.type(),
+                        o.field(),
+                        Words.name(o.finder()),
+                        o.value(),
+                        o.certainty(),
+                        o.sure(),
+                        o.held(),
+                        o.right(),
+                        String.join(",", o.reasons())))
+                .toList();
+        for (int from = 0; from < all.size(); from += ROWS_AT_ONCE) {
+            rows.add(
+                    batchId,
+                    stream,
+                    times.day(times.now()),
+                    all.subList(from, Math.min(all.size(), from + ROWS_AT_ONCE)));
+        }
+    }
+
+    /** Monday of a week, and what was seen in it. */
+    public record Week(LocalDate from, @JsonUnwrapped MeasuredCertainty.Figures figures) {}
+
+    /**
+     * @param days that the figures are of
+     * @param weeks the oldest first
+     * @param limits what each would mean, with the one in force
+     */
+    public record OfField(
+            String type,
+            String typeTitle,
+            String field,
+            String title,
+            double sureFrom,
+            int days,
+            @JsonUnwrapped MeasuredCertainty.Figures figures,
+            List<Week> weeks,
+            List<MeasuredCertainty.Under> limits) {}
+
+    /** The fields of a stream that documents were filed of, in the stream's order. */
+    public List<OfField> of(String stream) {
+        StreamDefinition definition = streams.definition(stream, streams.newest(stream));
+        LocalDate today = times.day(times.now());
+        Map<String, List<OutcomeRows.Seen>> byField = rows.seen(stream, today.minusDays(DAYS), MOST).stream()
+                .collect(Collectors.groupingBy(s -> key(s.type(), s.field())));
+        List<OfField> all = new ArrayList<>();
+        for (StreamDefinition.DocumentType type : definition.types()) {
+            for (Field field : type.fields()) {
+                List<OutcomeRows.Seen> seen = byField.get(key(type.type(), field.field()));
+                if (seen != null) {
+                    all.add(ofField(type, field, seen, today));
+                }
+            }
+        }
+        return all;
+    }
+
+    private static String key(String type, String field) {
+        return type + "/" + field;
+    }
+
+    private static OfField ofField(
+            StreamDefinition.DocumentType type, Field field, List<OutcomeRows.Seen> seen, LocalDate today) {
+        LocalDate first = seen.get(seen.size() - 1).filedOn();
+        int days = (int) ChronoUnit.DAYS.between(first, today) + 1;
+        MeasuredCertainty measured = measured(seen, days);
+        Map<LocalDate, List<OutcomeRows.Seen>> byWeek = seen.stream()
+                .collect(Collectors.groupingBy(
+                        s -> s.filedOn().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)),
+                        TreeMap::new,
+                        Collectors.toList()));
+        return new OfField(
+                type.type(),
+                type.title(),
+                field.field(),
+                field.title(),
+                field.sureFrom(),
+                days,
+                measured.figures(),
+                byWeek.entrySet().stream()
+                        .map(w -> new Week(w.getKey(), measured(w.getValue(), 7).figures()))
+                        .toList(),
+                DoubleStream.concat(
+                                LIMITS.stream().mapToDouble(l -> l),
+                                Stream.of(field.sureFrom()).mapToDouble(l -> l))
+                        .sorted()
+                        .distinct()
+                        .mapToObj(measured::under)
+                        .toList());
+    }
+
+    private static MeasuredCertainty measured(List<OutcomeRows.Seen> seen, int days) {
+        return new MeasuredCertainty(
+                seen.stream()
+                        .map(s -> new MeasuredCertainty.Seen(s.certainty(), s.sure(), s.held(), s.correct()))
+                        .toList(),
+                days);
+    }
+}
