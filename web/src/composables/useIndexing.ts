@@ -2,6 +2,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LocationQuery } from 'vue-router'
 import { api, pictureOf, tell, type Box, type Schema } from '../api/client'
+import { useTyped } from './useTyped'
 import { isDoubt, type FieldValue, type useBatch } from './useBatch'
 
 /** Where a draft was taken from on a page, when it was clicked or dragged. */
@@ -11,6 +12,12 @@ export interface Taken {
 }
 
 /** Where a desk begins, as its address says it: with this document, at this field. */
+/** The box around two. */
+function around(a: Box, b: Box): Box {
+  const [x, y] = [Math.min(a[0], b[0]), Math.min(a[1], b[1])]
+  return [x, y, Math.max(a[0] + a[2], b[0] + b[2]) - x, Math.max(a[1] + a[3], b[1] + b[3]) - y]
+}
+
 export interface Start {
   document?: number
   field?: string
@@ -35,6 +42,7 @@ export function useIndexing(
   const taken = ref<Taken | null>(null)
   const pageNo = ref(0)
   const message = ref('')
+  const typed = useTyped(no)
 
   const document = computed(() => documents.value.find((d) => d.no === documentNo.value))
   const typeOf = (d: Schema['DocumentView'] | undefined) =>
@@ -77,11 +85,20 @@ export function useIndexing(
     taken.value = null
     const d = documents.value.find((x) => x.no === to)
     const v = name ? d?.fields[name] : undefined
-    draft.value = v?.value ?? ''
+    const before = d && name ? typed.of(d.pages[0], name) : undefined
+    draft.value = before ?? v?.value ?? ''
+    if (before !== undefined) message.value = t('indexDesk.typedBefore')
     pageNo.value = v?.page || (d?.pages.includes(pageNo.value) ? pageNo.value : (d?.pages[0] ?? 0))
     await nextTick()
     arrived(name)
   }
+
+  watch(draft, (text) => {
+    const d = document.value
+    if (!d || !field.value || locked.value) return
+    if (text !== (value.value?.value ?? '')) typed.keep(d.pages[0], field.value, text)
+    else if (typed.of(d.pages[0], field.value) !== undefined) typed.forget(d.pages[0], field.value)
+  })
 
   /** The next doubt after here, from the beginning again when there is none after. */
   async function nextDoubt() {
@@ -104,17 +121,19 @@ export function useIndexing(
       message.value = t(needed, { field: info.value.title })
       return
     }
+    const name = field.value
     const here = value.value
     const from =
       taken.value ?? (here?.boxMm && text === here.value ? { page: here.page, box: here.boxMm } : null)
     const done = await decide({
       act: 'settle',
       page: d.pages[0],
-      field: field.value,
+      field: name,
       value: text,
       valuePage: from?.page ?? here?.page ?? 0,
       box: from?.box ?? here?.boxMm ?? null,
     })
+    if (done) typed.forget(d.pages[0], name)
     if (done) await nextDoubt()
     else message.value = t('indexDesk.notSettled')
   }
@@ -167,11 +186,12 @@ export function useIndexing(
       if (p) new Image().src = pictureOf(no, p, 1700)
     }
   })
-  function takeWord(i: number) {
+  /** @param more whether it goes on behind what is there */
+  function takeWord(i: number, more = false) {
     const w = words.value[i]
-    if (w && field.value) put(w.text, w.box)
+    if (w && field.value) put(w.text, w.box, more)
   }
-  async function takeBox(box: Box) {
+  async function takeBox(box: Box, more = false) {
     if (!field.value) return
     message.value = t('indexDesk.reading')
     const { data, error } = await api.POST('/api/batches/{no}/pages/{page}/read', {
@@ -180,11 +200,12 @@ export function useIndexing(
     })
     message.value = data?.text === '' ? t('indexDesk.nothingRead') : ''
     if (!data) return tell(error)
-    if (data.text) put(data.text, box)
+    if (data.text) put(data.text, box, more)
   }
-  function put(text: string, box: Box) {
-    draft.value = text
-    taken.value = { page: pageNo.value, box }
+  function put(text: string, box: Box, more: boolean) {
+    const before = taken.value?.page === pageNo.value ? taken.value.box : null
+    draft.value = more && draft.value ? `${draft.value} ${text}` : text
+    taken.value = { page: pageNo.value, box: more && before ? around(before, box) : box }
     arrived(field.value)
   }
   return {

@@ -22,6 +22,7 @@ export function useRegisters() {
   const name = ref('')
   const q = ref('')
   const detail = shallowRef<Schema['RegisterDetail']>()
+  const newcomers = shallowRef<Schema['Newcomer'][]>([])
   const rows = shallowRef<Schema['RegisterRows']>()
   const trial = shallowRef<Trial | null>(null)
   const busy = ref(false)
@@ -36,6 +37,10 @@ export function useRegisters() {
     const { data, error } = await api.GET('/api/registers/{name}', { params: { path: { name: name.value } } })
     if (data) detail.value = data
     else tell(error)
+    const { data: found } = await api.GET('/api/registers/{name}/newcomers', {
+      params: { path: { name: name.value } },
+    })
+    newcomers.value = found ?? []
   }
   async function search() {
     const asked = { name: name.value, q: q.value }
@@ -126,7 +131,7 @@ export function useRegisters() {
   const columns = computed(() => detail.value?.info.columns ?? [])
   return {
     ...{ list: all.data, loading: all.loading, problem: all.problem, load: all.load },
-    ...{ name, q, detail, rows, columns, trial, busy, refused, done, take, rename, save },
+    ...{ name, q, detail, newcomers, rows, columns, trial, busy, refused, done, take, rename, save },
     ...{ trySource, lookAtSource, removeSource },
   }
 }

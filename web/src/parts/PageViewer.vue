@@ -27,7 +27,7 @@ const props = defineProps<{
   lean?: number
   lens?: boolean
 }>()
-const emit = defineEmits<{ word: [index: number]; box: [box: Box] }>()
+const emit = defineEmits<{ word: [index: number, more: boolean]; box: [box: Box, more: boolean] }>()
 
 const frame = ref<HTMLElement>()
 const { scale, width, zoom, fit, real, zoomTo, goTo } = useZoom(frame, props)
@@ -70,7 +70,7 @@ function up(e: PointerEvent) {
   leave()
   if (!begun) return
   if (box && box[2] > CLICK && box[3] > CLICK) {
-    if (props.drag) emit('box', box)
+    if (props.drag) emit('box', box, e.shiftKey)
     else zoomTo(box)
     return
   }
@@ -78,7 +78,7 @@ function up(e: PointerEvent) {
   const i = (props.words ?? []).findIndex(
     ({ box: [x, y, w, h] }) => p.x >= x && p.x <= x + w && p.y >= y && p.y <= y + h,
   )
-  if (i >= 0) emit('word', i)
+  if (i >= 0) emit('word', i, e.shiftKey)
 }
 function leave() {
   start.value = dragged.value = spot.value = null

@@ -8,7 +8,7 @@ import { figure, share } from './figures'
 import { moment } from './times'
 
 /** What of a stream is looked at below the list. */
-export type StreamPanel = 'types' | 'rules' | 'versions' | 'limits'
+export type StreamPanel = 'types' | 'rules' | 'versions' | 'limits' | 'certainty'
 
 /** Streams as rows: what each is, how much of its paper of today needed a hand, and which version is in force. */
 const props = defineProps<{
@@ -78,6 +78,7 @@ function act(name: string, what: StreamPanel | 'export') {
               <ElDropdownItem v-if="supervisor" command="rules">{{ t('streams.rules') }}</ElDropdownItem>
               <ElDropdownItem command="versions">{{ t('streams.versions') }}</ElDropdownItem>
               <ElDropdownItem v-if="supervisor" command="limits">{{ t('limits.open') }}</ElDropdownItem>
+              <ElDropdownItem command="certainty">{{ t('certainty.open') }}</ElDropdownItem>
               <ElDropdownItem command="export">{{ t('streams.export') }}</ElDropdownItem>
             </ElDropdownMenu>
           </template>

@@ -3,10 +3,8 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useKeys } from '../composables/useKeys'
 import { useRegisters } from '../composables/useRegisters'
-import { moment } from '../parts/times'
 import type { Schema } from '../api/client'
-import RegisterColumns from '../parts/RegisterColumns.vue'
-import RegisterOrigin from '../parts/RegisterOrigin.vue'
+import RegisterFacts from '../parts/RegisterFacts.vue'
 import RegisterSource from '../parts/RegisterSource.vue'
 import RegisterTrial from '../parts/RegisterTrial.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
@@ -21,7 +19,22 @@ const { t } = useI18n()
 const session = useSession()
 const supervisor = computed(() => session.me?.role === 'supervisor')
 const registers = useRegisters()
-const { list, loading, problem, load, name, q, detail, rows, columns, trial, busy, refused, done } = registers
+const {
+  list,
+  loading,
+  problem,
+  load,
+  name,
+  q,
+  detail,
+  newcomers,
+  rows,
+  columns,
+  trial,
+  busy,
+  refused,
+  done,
+} = registers
 /** Which source is being written. */
 const form = ref<'new' | 'this' | null>(null)
 async function attempt(as: string, settings: Schema['SourceSettings']) {
@@ -121,24 +134,12 @@ useKeys([
         </p>
       </PanelBox>
       <PanelBox v-if="detail" :title="t('registers.columns')">
-        <RegisterColumns :columns="detail.columns" :rows="detail.info.rows" />
-        <ul v-if="detail.info.faults.length" class="faults">
-          <li v-for="f in detail.info.faults" :key="f">{{ f }}</li>
-        </ul>
-        <RegisterOrigin
-          v-bind="{ source: detail.source, supervisor, busy }"
+        <RegisterFacts
+          v-bind="{ detail, newcomers, supervisor, busy }"
           @change="form = 'this'"
           @look="registers.lookAtSource"
           @by-hand="registers.removeSource"
         />
-        <h3>{{ t('registers.versions') }}</h3>
-        <ol class="versions" reversed>
-          <li v-for="v in detail.versions" :key="v.version">
-            {{ t('registers.version', { n: v.version }) }}:
-            {{ v.came == null ? t('registers.unknown') : t('registers.change', { ...v }) }}
-            <span class="soft">{{ t('streams.saved', { when: moment(v.savedAt), by: v.savedBy }) }}</span>
-          </li>
-        </ol>
       </PanelBox>
     </div>
     <WaitingFor v-else v-bind="{ loading, problem }" :empty="t('registers.noRegister')" @again="load" />
@@ -165,17 +166,6 @@ useKeys([
 }
 .search {
   width: 220px;
-}
-.faults,
-.versions {
-  margin: 6px 0;
-  padding-inline-start: 20px;
-}
-.versions {
-  list-style: none;
-  padding: 0;
-  display: grid;
-  gap: 6px;
 }
 @media (max-width: 900px) {
   .parts {

@@ -5,6 +5,7 @@ import { api, worded } from '../api/client'
 import { dayBefore } from '../composables/useDay'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
+import CertaintyPanel from '../parts/CertaintyPanel.vue'
 import LimitsPanel from '../parts/LimitsPanel.vue'
 import RulesPanel from '../parts/RulesPanel.vue'
 import SamplesPanel from '../parts/SamplesPanel.vue'
@@ -37,7 +38,7 @@ async function importOne(file: File) {
   } else refused.value = worded(error)
 }
 const opened = ref<{ what: StreamPanel; stream: string } | null>(null)
-const panels = { types: SamplesPanel, rules: RulesPanel, limits: LimitsPanel }
+const panels = { types: SamplesPanel, rules: RulesPanel, limits: LimitsPanel, certainty: CertaintyPanel }
 const titleOf = (name: string) => streams.value?.find((s) => s.name === name)?.title ?? name
 /** While something of a stream is looked at, only that one is listed: what is looked at needs the room. */
 const shown = computed(() =>

@@ -16,6 +16,7 @@ import image from './image'
 import indexDesk from './indexDesk'
 import intake from './intake'
 import library from './library'
+import certainty from './certainty'
 import limits from './limits'
 import line from './line'
 import log from './log'
@@ -59,6 +60,7 @@ export default {
   indexDesk,
   intake,
   library,
+  certainty,
   limits,
   line,
   log,

@@ -57,6 +57,8 @@ export default {
   whatever: 'Take it all the same',
   toHand: 'By hand from now on',
   giveSource: 'Give it a source',
+  newcomers: 'Found on paper, not in it yet',
+  newcomer: '{field}, document {document} of {batch}',
   kind: {
     name: 'names',
     telephone: 'telephone numbers',
