@@ -2,6 +2,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LocationQuery } from 'vue-router'
 import { api, pictureOf, tell, type Box, type Schema } from '../api/client'
+import { useClaim } from './useClaim'
 import { useTyped } from './useTyped'
 import { isDoubt, type FieldValue, type useBatch } from './useBatch'
 
@@ -62,7 +63,21 @@ export function useIndexing(
         .map((f) => ({ document: d.no, field: f.field })),
     ),
   )
-  const locked = computed(() => !batch.value || batch.value.filed || !batch.value.free)
+  /** Another has the batch: who indexes it beside them has the documents that they open. */
+  const beside = computed(() => {
+    const b = batch.value
+    return !!b && !b.free && !b.filed && !b.withdrawn && !b.onHold && b.stage === 'index'
+  })
+  const claimOf = (d: Schema['DocumentView'] | undefined) =>
+    batch.value?.claims.find((c) => c.page === d?.pages[0] && !c.mine)
+  const locked = computed(
+    () =>
+      !batch.value || batch.value.filed || (!batch.value.free && !beside.value) || !!claimOf(document.value),
+  )
+  const doubtsOpen = computed(() =>
+    doubts.value.filter((x) => !claimOf(documents.value.find((d) => d.no === x.document))),
+  )
+  useClaim(no, batch, document)
 
   let started = false
   watch(
@@ -108,7 +123,7 @@ export function useIndexing(
     ]
     const here = place(documentNo.value, field.value)
     const after = ([d, f]: [number, number]) => d > here[0] || (d === here[0] && f > here[1])
-    const next = doubts.value.find((x) => after(place(x.document, x.field))) ?? doubts.value[0]
+    const next = doubtsOpen.value.find((x) => after(place(x.document, x.field))) ?? doubtsOpen.value[0]
     await enter(next?.document ?? documentNo.value, next?.field ?? null)
   }
 
@@ -221,6 +236,7 @@ export function useIndexing(
     pageNo,
     message,
     doubts,
+    beside,
     locked,
     words,
     enter,

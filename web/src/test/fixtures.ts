@@ -157,6 +157,7 @@ export function batch(
     priority: 'normal',
     with: '',
     free: true,
+    claims: [],
     onHold: '',
     withdrawn: '',
     sender: '',

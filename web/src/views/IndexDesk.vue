@@ -10,6 +10,7 @@ import BatchHeld from '../parts/BatchHeld.vue'
 import BatchLine from '../parts/BatchLine.vue'
 import IndexColumn from '../parts/IndexColumn.vue'
 import PageViewer from '../parts/PageViewer.vue'
+import NoteBanner from '../parts/base/NoteBanner.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
 import WaitingFor from '../parts/base/WaitingFor.vue'
 import { fieldShapes } from '../parts/shapes'
@@ -32,7 +33,7 @@ const indexing = useIndexing(
   },
   startOf(route.query),
 )
-const { documentNo, document, page, pageNo, field, value, taken, words, message, locked } = indexing
+const { documentNo, document, page, pageNo, field, value, taken, words, message, beside, locked } = indexing
 const shapes = computed(() =>
   fieldShapes(document.value?.fields ?? {}, field.value, pageNo.value, taken.value),
 )
@@ -62,7 +63,8 @@ useIndexKeys(indexing, {
 <template>
   <div class="desk-frame">
     <BatchLine v-if="batch" :batch="batch" :current="documentNo" @go="(n) => indexing.enter(n, null)" />
-    <BatchHeld v-if="batch" :batch="batch" @changed="load" />
+    <NoteBanner v-if="batch && beside">{{ t('indexDesk.beside', { who: batch.with ?? '' }) }}</NoteBanner>
+    <BatchHeld v-else-if="batch" :batch="batch" @changed="load" />
     <div v-if="batch && document && page" class="halves row-of">
       <div class="column-of stretch">
         <PageViewer

@@ -10,6 +10,7 @@ afterEach(() => {
   shown.forEach((view) => view.unmount())
   shown = []
   document.body.innerHTML = ''
+  localStorage.clear()
   vi.restoreAllMocks()
 })
 const show = async (...given: Parameters<typeof screen>) => {
@@ -46,6 +47,37 @@ describe('the Index desk', () => {
     await input.trigger('keydown', { key: 'Enter' })
     await vi.waitFor(() => expect(view.text()).toContain('what was typed is still here'))
     expect(view.find<HTMLInputElement>('.field.current input').element.value).toBe('PM-4821-K')
+  })
+  test('keeps what was typed over a reload, until it is settled', async () => {
+    const first = await show(IndexDesk, { answers: answers(), props: { no: 'B-0412' } })
+    await vi.waitFor(() => expect(first.find('.field.current input').exists()).toBe(true))
+    await first.find<HTMLInputElement>('.field.current input').setValue('PM-48')
+    const view = await show(IndexDesk, {
+      answers: { ...answers(), [`POST ${B}/decisions`]: two },
+      props: { no: 'B-0412' },
+    })
+    await vi.waitFor(() => expect(view.find('.field.current input').exists()).toBe(true))
+    const input = view.find<HTMLInputElement>('.field.current input')
+    await vi.waitFor(() => expect(input.element.value).toBe('PM-48'))
+    expect(view.text()).toContain('Typed here before')
+    await input.trigger('keydown', { key: 'Enter' })
+    await vi.waitFor(() => expect(localStorage.getItem('jalon.typed')).toBe('[]'))
+  })
+  test('indexes beside a colleague, and leaves them the documents that they have open', async () => {
+    const shared = {
+      ...three,
+      stage: 'index' as const,
+      free: false,
+      with: 'T. Vane',
+      claims: [{ page: 3, with: 'T. Vane', mine: false }],
+    }
+    const view = await show(IndexDesk, {
+      answers: { [B]: shared, [`${B}/pages/1/words`]: [], [`${B}/pages/3/words`]: [] },
+      props: { no: 'B-0412' },
+    })
+    await vi.waitFor(() => expect(view.text()).toContain('T. Vane has this batch'))
+    expect(view.text(), 'the only doubt is in a document that is not ours').toContain('document 1 of 2')
+    expect(view.sent).toContainEqual([`${B}/claim`, { page: 1 }])
   })
   test('settles, and goes on to what is next', async () => {
     const settled = batch(two.pages, [doc(1, [1, 2], { vessel: value('settled', 'PM-4821-K') })])

@@ -197,6 +197,8 @@ public enum Problem {
     TYPE_IS_THERE(Kind.INPUT, "type"),
     @JsonProperty("notADocument")
     NOT_A_DOCUMENT(Kind.NOW, "page"),
+    @JsonProperty("documentWithAnother")
+    DOCUMENT_WITH_ANOTHER(Kind.NOW, "who", "batch"),
     @JsonProperty("noSuchStream")
     NO_SUCH_STREAM(Kind.MISSING, "stream"),
     @JsonProperty("noSuchVersion")

@@ -65,6 +65,51 @@ class HoldingTest extends ServerCase {
         assertThat(row(operator).get("with").isNull()).isTrue();
     }
 
+    private static Map<String, Object> settle(int page, String value) {
+        return Map.of("act", "settle", "page", page, "field", "vessel", "value", value, "valuePage", 0);
+    }
+
+    @Test
+    void twoIndexOneBatchEachWithDocumentsOfTheirOwn() throws Exception {
+        operator.post(path + "/stage", Map.of("to", "index"));
+        JsonNode documents = operator.get(path).get("documents");
+        int first = documents.get(0).get("pages").get(0).asInt();
+        int second = documents.get(1).get("pages").get(0).asInt();
+        operator.post(path + "/claim", Map.of("page", first));
+        assertThatThrownBy(() -> supervisor.post(path + "/decisions", settle(second, "PM-1-A")))
+                .as("nobody works on a batch of another's without opening a document")
+                .hasMessageContaining("M. Tarrow has batch");
+        assertThatThrownBy(() -> supervisor.post(path + "/claim", Map.of("page", first)))
+                .hasMessageContaining("M. Tarrow has this document");
+        supervisor.post(path + "/claim", Map.of("page", second));
+        JsonNode claims = operator.get(path).get("claims");
+        assertThat(claims).hasSize(2);
+        assertThat(claims.get(1).get("with").asString()).isEqualTo("T. Vane");
+
+        int known = operator.get(path).get("revision").asInt();
+        supervisor.post(path + "/decisions", settle(second, "PM-2222-B"));
+        // What the other settled since does not stand in the way, and the batch is still whose it was.
+        operator.post(path + "/decisions", settle(first, "PM-1111-A"), known, "r1");
+        assertThat(row(operator).get("mine").asBoolean()).isTrue();
+        assertThatThrownBy(() -> operator.post(path + "/decisions", settle(second, "PM-1-A")))
+                .hasMessageContaining("T. Vane has this document");
+        supervisor.post(path + "/undo", Map.of());
+        JsonNode now = operator.get(path + "?fields=true").get("documents");
+        assertThat(now.get(0).get("fields").get("vessel").get("value").asString())
+                .as("only one's own acts are taken back")
+                .isEqualTo("PM-1111-A");
+        assertThat(now.get(1).get("fields").get("vessel").get("state").asString())
+                .isNotEqualTo("settled");
+
+        // A batch that is cut anew meanwhile: what was meant for the cut of before is not taken.
+        int before = supervisor.get(path).get("revision").asInt();
+        operator.post(path + "/decisions", Map.of("act", "setAside", "pages", java.util.List.of(first)));
+        assertThatThrownBy(() -> supervisor.post(path + "/decisions", settle(second, "PM-2-B"), before, "r2"))
+                .hasMessageContaining("changed");
+        supervisor.delete(path + "/claim");
+        assertThat(operator.get(path).get("claims")).hasSize(1);
+    }
+
     @Test
     void aBatchOnHoldWaitsAndAWithdrawnOneKeepsItsLedger() throws Exception {
         assertThatThrownBy(() -> operator.post(path + "/hold", Map.of("why", " ")))

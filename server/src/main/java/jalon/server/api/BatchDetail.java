@@ -8,6 +8,7 @@ import jalon.core.run.Ledger;
 import jalon.core.stream.Field;
 import jalon.core.stream.IntakeRules;
 import jalon.core.stream.Stage;
+import jalon.server.batch.DocumentClaims;
 import jalon.server.batch.NotReadList;
 import jalon.server.batch.Side;
 import java.time.Instant;
@@ -60,8 +61,11 @@ record BatchDetail(
             boolean canUndo,
             boolean canRedo) {}
 
-    /** @param with who has it, by name, or null, @param free whether the one who asks may work on it */
-    record Holder(String with, boolean free, String onHold) {}
+    /**
+     * @param with who has it, by name, or null, @param free whether the one who asks may work on it
+     * @param claims documents that somebody has open to index
+     */
+    record Holder(String with, boolean free, String onHold, List<DocumentClaims.Claim> claims) {}
 
     record Content(
             List<DeskPage> pages,

@@ -8,6 +8,7 @@ import jalon.core.stream.StreamDefinition;
 import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.batch.DocumentClaims;
 import jalon.server.batch.NotReadList;
 import jalon.server.batch.Receiving;
 import jalon.server.filing.FilingPlan;
@@ -19,6 +20,7 @@ import org.springframework.stereotype.Component;
 @Component
 class BatchDetails {
     private final Batches batches;
+    private final DocumentClaims claims;
     private final FilingPlan filing;
     private final NotReadList notRead;
     private final Samples samples;
@@ -27,6 +29,7 @@ class BatchDetails {
 
     BatchDetails(
             Batches batches,
+            DocumentClaims claims,
             FilingPlan filing,
             NotReadList notRead,
             Samples samples,
@@ -34,6 +37,7 @@ class BatchDetails {
             BatchAnswers answers) {
         this.answers = answers;
         this.batches = batches;
+        this.claims = claims;
         this.filing = filing;
         this.notRead = notRead;
         this.samples = samples;
@@ -86,7 +90,8 @@ class BatchDetails {
                 new BatchDetail.Holder(
                         holder == null ? null : batches.nameOf(holder),
                         batch.isFree(who, times.now()),
-                        batch.holder().onHold()),
+                        batch.holder().onHold(),
+                        claims.of(batch, who)),
                 content(batch, look),
                 new BatchDetail.Doubts(view.cutDoubts(), view.fieldDoubts()));
     }

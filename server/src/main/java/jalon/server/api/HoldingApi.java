@@ -2,11 +2,13 @@ package jalon.server.api;
 
 import jalon.core.stream.IntakeRules;
 import jalon.server.batch.BatchHolds;
+import jalon.server.batch.DocumentClaims;
 import jalon.server.people.People;
 import jalon.server.people.Role;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.List;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -19,9 +21,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class HoldingApi {
     private final BatchHolds holds;
+    private final DocumentClaims claims;
     private final People people;
 
-    HoldingApi(BatchHolds holds, People people) {
+    HoldingApi(BatchHolds holds, DocumentClaims claims, People people) {
+        this.claims = claims;
         this.holds = holds;
         this.people = people;
     }
@@ -44,6 +48,19 @@ class HoldingApi {
     void takeBatch(@PathVariable String no, @RequestBody Take take, Principal who) {
         boolean supervisor = people.find(who.getName()).orElseThrow().role() == Role.SUPERVISOR;
         holds.take(no, take.over() && supervisor, who.getName());
+    }
+
+    record OpenDocument(int page) {}
+
+    /** Takes the document that a page is in to index it, beside others who index the batch; the one before is free again. */
+    @PostMapping("/batches/{no}/claim")
+    void claim(@PathVariable String no, @RequestBody OpenDocument document, Principal who) {
+        claims.claim(no, document.page(), who.getName());
+    }
+
+    @DeleteMapping("/batches/{no}/claim")
+    void free(@PathVariable String no, Principal who) {
+        claims.free(no, who.getName());
     }
 
     record Pass(String to) {}

@@ -60,6 +60,7 @@ public record Batch(
      *     that is not filed, or was before this was kept
      * @param withdrawnBy who took it out for good, or null
      * @param revision how many acts made it what it is
+     * @param cutRevision at which of them anything but single values was changed last
      */
     public record Course(
             Stage stage,
@@ -69,7 +70,8 @@ public record Batch(
             String filedBy,
             String withdrawnBy,
             String withdrawnBecause,
-            int revision) {}
+            int revision,
+            int cutRevision) {}
 
     public record Urgency(Instant dueAt, IntakeRules.Priority priority) {}
 

@@ -25,7 +25,8 @@ interface BatchRows {
                     + " sender as origin_mail_sender, subject as origin_mail_subject, sent_at as origin_mail_sent_at,"
                     + " stage as course_stage, stage_since as course_since, arrived as course_arrived,"
                     + " filed_at as course_filed_at, filed_by as course_filed_by, withdrawn_by as course_withdrawn_by,"
-                    + " withdrawn_because as course_withdrawn_because, revision as course_revision, due_at as urgency_due_at,"
+                    + " withdrawn_because as course_withdrawn_because, revision as course_revision,"
+                    + " cut_revision as course_cut_revision, due_at as urgency_due_at,"
                     + " priority as urgency_priority, with_person as holder_person, held_since as holder_since,"
                     + " on_hold as holder_on_hold, documents as counted_documents, doubts as counted_doubts,"
                     + " expected_pages as counted_expected_pages, expected_documents as counted_expected_documents";
@@ -360,8 +361,12 @@ interface BatchRows {
     @Select("select exists (select 1 from decision where batch_id = #{batchId} and state = #{state})")
     boolean hasDecision(long batchId, DecisionState state);
 
-    @Update("update batch set revision = revision + 1 where id = #{id}")
+    @Update("update batch set revision = revision + 1, cut_revision = revision where id = #{id}")
     void acted(long id);
+
+    /** Only values were settled. */
+    @Update("update batch set revision = revision + 1 where id = #{id}")
+    void settled(long id);
 
     @Select("select count(*) from batch_request where batch_id = #{batchId} and request = #{request}")
     boolean requested(long batchId, String request);

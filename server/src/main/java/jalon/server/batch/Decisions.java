@@ -21,15 +21,24 @@ import org.springframework.transaction.annotation.Transactional;
 public class Decisions {
     private final BatchRows rows;
     private final Batches batches;
+    private final DocumentClaims claims;
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
     private final Times times;
 
-    Decisions(BatchRows rows, Batches batches, WorkQueue work, ActivityLog log, Events events, Times times) {
+    Decisions(
+            BatchRows rows,
+            Batches batches,
+            DocumentClaims claims,
+            WorkQueue work,
+            ActivityLog log,
+            Events events,
+            Times times) {
         this.times = times;
         this.rows = rows;
         this.batches = batches;
+        this.claims = claims;
         this.work = work;
         this.log = log;
         this.events = events;
@@ -39,20 +48,31 @@ public class Decisions {
     @Transactional
     public void decide(String no, List<Decision> decisions, Asked asked) {
         Batch batch = rows.locked(no);
-        if (begins(batch, asked)) {
+        boolean beside = !decisions.isEmpty() && claims.areBeside(batch, decisions, asked.who());
+        if (begins(batch, asked, beside)) {
             if (decisions.isEmpty()) {
                 throw Problem.SAY_WHICH_PAGES.with();
             }
             decisions.forEach(decision -> check(batch, decision));
-            write(batch, decisions, asked.who());
+            write(batch, decisions, asked.who(), beside);
         }
     }
 
     /** Writes down decisions about a batch that the caller has locked: one act, undone and done again as one. */
     void write(Batch batch, List<Decision> decisions, String who) {
+        write(batch, decisions, who, false);
+    }
+
+    private void write(Batch batch, List<Decision> decisions, String who, boolean beside) {
         rows.dropUndone(batch.id());
-        rows.acted(batch.id());
-        rows.takenBy(batch.id(), who, times.now());
+        if (decisions.stream().allMatch(Decision.Settle.class::isInstance)) {
+            rows.settled(batch.id());
+        } else {
+            rows.acted(batch.id());
+        }
+        if (!beside) {
+            rows.takenBy(batch.id(), who, times.now());
+        }
         Long act = null;
         for (Decision decision : decisions) {
             var made = new NewId();
@@ -120,13 +140,19 @@ public class Decisions {
     @Transactional
     public void step(String no, boolean back, Asked asked) {
         Batch batch = rows.locked(no);
-        if (begins(batch, asked)) {
-            step(batch, back, asked.who());
+        boolean beside =
+                batch.stage() == Stage.INDEX && claims.isIn(batch, asked.who()) && claims.isShared(batch, asked.who());
+        if (begins(batch, asked, beside)) {
+            step(batch, back, asked.who(), beside);
         }
     }
 
-    private void step(Batch batch, boolean back, String who) {
-        List<BatchRows.DecisionRow> all = rows.decisions(batch.id());
+    /** @param beside whether others work on the batch too, whose acts stay */
+    private void step(Batch batch, boolean back, String who, boolean beside) {
+        List<BatchRows.DecisionRow> all = rows.decisions(batch.id()).stream()
+                .filter(row -> !beside
+                        || row.decidedBy().equals(who) && StoredDecision.read(row.body()) instanceof Decision.Settle)
+                .toList();
         BatchRows.DecisionRow chosen = null;
         for (BatchRows.DecisionRow row : all) {
             if (back && row.state() == DecisionState.ACTIVE) {
@@ -172,14 +198,23 @@ public class Decisions {
      * @return false when it was done under this very request
      */
     boolean begins(Batch batch, Asked asked) {
+        return begins(batch, asked, false);
+    }
+
+    /** @param beside whether it is about values of documents that this person alone has open */
+    private boolean begins(Batch batch, Asked asked, boolean beside) {
         if (asked.request() != null) {
             if (rows.requested(batch.id(), asked.request())) {
                 return false;
             }
             rows.request(batch.id(), asked.request());
         }
-        refuseUnchangeable(batch, asked.who());
-        if (asked.revision() != null && asked.revision() != batch.course().revision()) {
+        refuseUnchangeable(batch, asked.who(), beside);
+        boolean known = asked.revision() == null
+                || (beside
+                        ? asked.revision() >= batch.course().cutRevision()
+                        : asked.revision() == batch.course().revision());
+        if (!known) {
             throw Problem.BATCH_CHANGED.with(batch.no());
         }
         return true;
@@ -194,6 +229,10 @@ public class Decisions {
 
     /** Refuses what this person may not change now; the caller has locked it. */
     void refuseUnchangeable(Batch batch, String who) {
+        refuseUnchangeable(batch, who, false);
+    }
+
+    private void refuseUnchangeable(Batch batch, String who, boolean beside) {
         String no = batch.no();
         if (batch.withdrawn()) {
             throw Problem.WITHDRAWN_BY.with(no, batches.nameOf(batch.course().withdrawnBy()));
@@ -204,7 +243,9 @@ public class Decisions {
         if (batch.holder().onHold() != null) {
             throw Problem.BATCH_ON_HOLD.with(no, batch.holder().onHold());
         }
-        BatchHolds.refuseIfWithAnother(batch, who, batches, times.now());
+        if (!beside) {
+            BatchHolds.refuseIfWithAnother(batch, who, batches, times.now());
+        }
         if (batch.stage() == Stage.INTAKE) {
             throw Problem.BEING_READ.with(no);
         }

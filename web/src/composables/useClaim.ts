@@ -1,0 +1,29 @@
+import { useIntervalFn } from '@vueuse/core'
+import { onBeforeUnmount, watch, type Ref } from 'vue'
+import { api, tell, type Schema } from '../api/client'
+
+/** The server forgets after three minutes what is not said again. */
+const AGAIN_MS = 60_000
+
+/** The document that is open to index is this person's own while it is: others who index the batch leave it. */
+export function useClaim(
+  no: string,
+  batch: Ref<Schema['BatchDetail'] | null>,
+  document: Ref<Schema['DocumentView'] | undefined>,
+) {
+  const params = { path: { no } }
+  let mine = 0
+  async function claim() {
+    const page = document.value?.pages[0]
+    const b = batch.value
+    if (!page || !b || b.filed || b.stage !== 'index') return
+    const again = page === mine
+    mine = page
+    const { error } = await api.POST('/api/batches/{no}/claim', { params, body: { page } })
+    if (error && !again) tell(error)
+  }
+  watch(() => document.value?.pages[0], claim, { immediate: true })
+  useIntervalFn(claim, AGAIN_MS)
+  // Where this cannot be said it is forgotten by itself.
+  onBeforeUnmount(() => mine && void api.DELETE('/api/batches/{no}/claim', { params }).catch(() => {}))
+}
