@@ -96,14 +96,14 @@ async function take(limit: number) {
         <section>
           <h3>{{ t('certainty.chosen', { field: chosen.title }) }}</h3>
           <ElTable :data="limits" size="small">
-            <ElTableColumn :label="t('certainty.limit')" prop="limit" width="90" align="right" />
-            <ElTableColumn :label="t('certainty.aDay')" width="180" align="right">
+            <ElTableColumn :label="t('certainty.limit')" prop="limit" width="80" align="right" />
+            <ElTableColumn :label="t('certainty.aDay')" width="150" align="right">
               <template #default="{ row }">
                 {{ figure(row.doubtsADay, 1) }}
                 <span class="soft">{{ moreOrFewer(row.by) }}</span>
               </template>
             </ElTableColumn>
-            <ElTableColumn :label="t('certainty.thousand')" width="170" align="right">
+            <ElTableColumn :label="t('certainty.thousand')" width="150" align="right">
               <template #default="{ row }">
                 {{ row.errorsInThousand == null ? t('certainty.unknown') : figure(row.errorsInThousand, 1) }}
               </template>
@@ -122,11 +122,11 @@ async function take(limit: number) {
           <h3>{{ t('certainty.weeks') }}</h3>
           <ElTable :data="chosen.weeks" size="small">
             <ElTableColumn :label="t('certainty.week')" prop="from" width="120" />
-            <ElTableColumn :label="t('certainty.sure')" prop="sure" align="right" />
-            <ElTableColumn :label="t('certainty.looked')" prop="sureLooked" align="right" />
-            <ElTableColumn :label="t('certainty.wrong')" prop="sureWrong" align="right" />
-            <ElTableColumn :label="t('certainty.doubts')" prop="doubts" align="right" />
-            <ElTableColumn :label="t('certainty.needless')" prop="needless" align="right" />
+            <ElTableColumn :label="t('certainty.sure')" prop="sure" min-width="86" align="right" />
+            <ElTableColumn :label="t('certainty.looked')" prop="sureLooked" min-width="86" align="right" />
+            <ElTableColumn :label="t('certainty.wrong')" prop="sureWrong" min-width="86" align="right" />
+            <ElTableColumn :label="t('certainty.doubts')" prop="doubts" min-width="86" align="right" />
+            <ElTableColumn :label="t('certainty.needless')" prop="needless" min-width="86" align="right" />
           </ElTable>
         </section>
       </div>
@@ -137,7 +137,7 @@ async function take(limit: number) {
 <style scoped>
 .two {
   display: grid;
-  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 18px;
   margin-top: 14px;
 }

@@ -8,7 +8,7 @@ export default {
   atMost: 'At most wrong',
   doubts: 'Doubts',
   needless: 'Needless',
-  days: 'of the last day | of the last {n} days',
+  days: 'Filed in the last day | Filed in the last {n} days',
   none: 'Nothing of this stream was filed in the last 90 days.',
   chosen: '{field}: what another limit would mean',
   limit: 'Sure from',
