@@ -111,9 +111,14 @@ async function take(limit: number) {
             <ElTableColumn min-width="150">
               <template #default="{ row }">
                 <span v-if="row.inForce" class="soft">{{ t('certainty.inForce') }}</span>
-                <KeyButton v-else-if="supervisor" @click="take(row.limit)">
+                <ElButton
+                  v-else-if="supervisor"
+                  size="small"
+                  :disabled="row.errorsInThousand == null && row.limit < (chosen?.sureFrom ?? 0)"
+                  @click="take(row.limit)"
+                >
                   {{ t('certainty.take') }}
-                </KeyButton>
+                </ElButton>
               </template>
             </ElTableColumn>
           </ElTable>

@@ -11,6 +11,9 @@ const props = defineProps<{ opened: Schema['OpenedDocument']; asked: boolean; re
 defineEmits<{ back: []; show: [page: number] }>()
 const { t } = useI18n()
 const about = computed(() => props.opened.document.document)
+const registers = computed(() =>
+  props.opened.registers.map((r) => t('archive.register', { ...r })).join(', '),
+)
 const hits = computed(() => props.opened.document.hits)
 const facts = computed(() => about.value.fields.map((f) => ({ label: f.title, value: f.value, mono: true })))
 const place = (page: number) => props.opened.pages.findIndex((p) => p.no === page) + 1
@@ -30,6 +33,9 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
       }}
     </p>
     <FactList :facts="facts" />
+    <p v-if="opened.registers.length" class="soft">
+      {{ t('archive.registers', { which: registers }) }}
+    </p>
     <p v-if="repairs.length" class="soft">
       {{ t('archive.repaired', { how: repairs.map((r) => t(`repair.done.${r.do}`)).join(', ') }) }}
       {{ t('image.hold') }}

@@ -37,11 +37,12 @@ export async function screen(
     const told = answer as { error?: unknown } | undefined
     return Promise.resolve(told?.error ? { error: told.error } : { data: answer ?? [] })
   }) as never)
-  vi.spyOn(api, 'POST').mockImplementation(((path: string, o: { body?: unknown }) => {
-    sent.push([filled(path, o as never), o.body])
-    const answer = answers[`POST ${filled(path, o as never)}`] as { error?: unknown } | undefined
-    return Promise.resolve(answer?.error ? { error: answer.error } : { data: answer ?? {} })
-  }) as never)
+  for (const method of ['POST', 'PUT', 'DELETE'] as const)
+    vi.spyOn(api, method).mockImplementation(((path: string, o: { body?: unknown }) => {
+      if (method !== 'DELETE') sent.push([filled(path, o as never), o.body])
+      const answer = answers[`${method} ${filled(path, o as never)}`] as { error?: unknown } | undefined
+      return Promise.resolve(answer?.error ? { error: answer.error } : { data: answer ?? {} })
+    }) as never)
   const pinia = createPinia()
   setActivePinia(pinia)
   useSession().me = { signIn: 't.vane', name: 'T. Vane', role } as Schema['Me']

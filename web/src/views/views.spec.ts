@@ -51,6 +51,7 @@ const result = (all: Schema['Found'][], archived: number) => ({
 const opened = (hits: Schema['Hit'][]) => ({
   document: { document: found(1, hits[0] ?? null), pages: [4, 5], hits, path: 'x', filedBy: 'M. Tarrow' },
   pages: [4, 5].map((no) => ({ no, widthMm: 210, heightMm: 297, lean: 0, repairs: [] })),
+  registers: [{ register: 'vessels', version: 3 }],
 })
 const hour = { at: '2026-11-23T09:00:00Z', stream: 'letters', pages: 12, sheets: 6 }
 const day = (hours: (typeof hour)[]) => ({
@@ -169,7 +170,14 @@ const views: Record<string, Case> = {
     at: '/document?q=dues',
     full: [
       { '/api/archive/1': opened([hit(5, 'the dues for')]) },
-      ['Letter 1', 'Vessel', '1 line with a hit', 'the dues for on page 2', 'M. Tarrow'],
+      [
+        'Letter 1',
+        'Vessel',
+        '1 line with a hit',
+        'the dues for on page 2',
+        'M. Tarrow',
+        'vessels, version 3',
+      ],
     ],
   },
   Registers: {

@@ -12,6 +12,8 @@ export default {
   newest: 'Newest documents',
   back: 'Back to the results',
   open: 'Open the PDF',
+  registers: 'Looked up in {which}.',
+  register: '{register}, version {version}',
   from: 'Batch {batch}, filed {when} by {by}',
   hits: '{n} line with a hit | {n} lines with a hit',
   noHits: 'Found by its values; no word was searched for on the paper.',

@@ -7,6 +7,7 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.LoadState;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
@@ -185,10 +186,14 @@ class ScreensTest extends InTheBrowser {
     private static void visit(Page page, Consumer<String> look) {
         SCREENS.forEach((name, open) -> {
             page.navigate(address() + name);
-            page.waitForLoadState(LoadState.NETWORKIDLE);
-            open.accept(page);
-            // Drawers and menus slide in.
-            page.waitForCondition(() -> (Boolean) page.evaluate(AT_REST));
+            try {
+                page.waitForLoadState(LoadState.NETWORKIDLE);
+                open.accept(page);
+                // Drawers and menus slide in.
+                page.waitForCondition(() -> (Boolean) page.evaluate(AT_REST));
+            } catch (TimeoutError e) {
+                throw new AssertionError(name + " does not come to rest", e);
+            }
             look.accept(name);
         });
     }

@@ -2,8 +2,6 @@ package jalon.core.index;
 
 import jalon.core.evidence.Certainty;
 import jalon.core.evidence.Reason;
-import jalon.core.register.Register;
-import jalon.core.stream.Check;
 import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
 import jalon.core.stream.Lookalikes;
@@ -56,11 +54,9 @@ final class FieldSearch {
     private static final Set<FoundBy> FROM_PAPER =
             Set.of(FoundBy.ZONE, FoundBy.BARCODE, FoundBy.SHAPE, FoundBy.LABEL, FoundBy.TICKS);
 
-    /** Letters of any script, and what stands between the parts of names. */
-    private static final String A_NAME = "[\\p{L}\\p{M} .,'’&/()-]+";
-
     private final Field field;
     private final Search search;
+    private final Judge judge;
     private final SecondLook again;
     private final Labels labels;
     private final List<Judged> failing = new ArrayList<>();
@@ -73,23 +69,9 @@ final class FieldSearch {
     FieldSearch(Field field, Search search) {
         this.field = field;
         this.search = search;
+        this.judge = new Judge(field, search.known());
         this.again = new SecondLook(search.zones(), search.document());
         this.labels = Labels.of(search.type());
-    }
-
-    /** @param look what a second reading said */
-    private record Judged(Reading reading, Tidying.Tidied tidied, Checks.Verdict verdict, Certainty.Look look) {
-        boolean passed() {
-            return tidied.problem() == null && verdict.passed();
-        }
-
-        String value() {
-            return tidied.value();
-        }
-
-        Judged withReading(Reading other) {
-            return new Judged(other, tidied, verdict, look);
-        }
     }
 
     FieldValue value() {
@@ -121,7 +103,7 @@ final class FieldSearch {
                 .stream()
                 .flatMap(other -> FieldFinder.of(other, field).find(read).readings().stream())
                 .filter(reading -> FROM_PAPER.contains(reading.source().finder()))
-                .map(reading -> judged(reading, Certainty.Look.NONE))
+                .map(reading -> judge.judged(reading, Certainty.Look.NONE))
                 .filter(Judged::passed)
                 .toList();
     }
@@ -129,11 +111,11 @@ final class FieldSearch {
     private List<Judged> passing(List<Reading> readings) {
         List<Judged> passing = new ArrayList<>();
         for (Reading reading : readings) {
-            Judged judged = judged(reading, Certainty.Look.NONE);
+            Judged judged = judge.judged(reading, Certainty.Look.NONE);
             String value = judged.value();
             boolean mayPass = looks < most() && NearMiss.mayPass(value, field, search.known());
-            boolean proven = certainty(judged) >= PROVEN;
-            if (judged.passed() ? wanted(judged, passing) && printed(reading) && !proven : mayPass) {
+            boolean proven = judged.certainty() >= PROVEN;
+            if (judged.passed() ? wanted(judged, passing) && reading.printed() && !proven : mayPass) {
                 judged = lookedAgain(judged);
             }
             if (reading.source().finder() == FoundBy.LABEL && labels.says(judged.value())) {
@@ -162,12 +144,12 @@ final class FieldSearch {
     private Judged onlyOneOfItsForm(Judged judged) {
         Reading reading = judged.reading();
         boolean doubted = reading.doubts().stream().anyMatch(d -> d.code() == Reason.Code.FORM_TWO_WAYS);
-        Optional<String> zero = printed(reading) ? Lookalikes.otherZero(judged.value()) : Optional.empty();
-        if (!doubted && zero.isPresent() && passes(zero.get(), field, search.known())) {
+        Optional<String> zero = reading.printed() ? Lookalikes.otherZero(judged.value()) : Optional.empty();
+        if (!doubted && zero.isPresent() && judge.passes(zero.get())) {
             return judged.withReading(reading.alternative(zero.get())
                     .doubted(Reason.Code.FORM_TWO_WAYS.with(judged.value(), zero.get())));
         }
-        boolean other = reading.alternatives().stream().anyMatch(text -> passes(text, field, search.known()));
+        boolean other = reading.alternatives().stream().anyMatch(text -> judge.passes(text));
         return doubted && !other ? judged.withReading(reading.without(Reason.Code.FORM_TWO_WAYS)) : judged;
     }
 
@@ -182,38 +164,13 @@ final class FieldSearch {
                 : passing.isEmpty();
     }
 
-    private Judged judged(Reading reading, Certainty.Look look) {
-        Tidying.Tidied tidied = Tidy.tidy(reading.text(), field, search.known().today());
-        if (tidied.problem() != null) {
-            return new Judged(reading, tidied, new Checks.Verdict(List.of(), 1), look);
-        }
-        Tidying.Tidied spelled = tidied.as(spelling(tidied.value()));
-        boolean byForm = reading.source().finder() == FoundBy.SHAPE;
-        Checks.Verdict verdict = Checks.check(spelled.value(), checks(field), search.known(), byForm);
-        return new Judged(reading, spelled, verdict, look);
-    }
-
-    /** The accents that a register has and the reading may have lost. */
-    private String spelling(String value) {
-        for (Check check : field.checks()) {
-            if (check instanceof Check.InRegister in
-                    && search.known().registers().get(in.register()) != null) {
-                Register register = search.known().registers().get(in.register());
-                Optional<String> its = register.spelling(in.column(), value);
-                if (its.isPresent()) {
-                    return its.get();
-                }
-            }
-        }
-        return value;
-    }
-
     private Judged lookedAgain(Judged first) {
         looks++;
         Reading reading = first.reading();
         List<SecondLook.Seen> seen = again.at(
                 reading,
-                text -> judged(reading.reread(text, 1), Certainty.Look.NONE).value());
+                text -> judge.judged(reading.reread(text, 1), Certainty.Look.NONE)
+                        .value());
         List<Judged> all = new ArrayList<>();
         for (SecondLook.Seen one : seen) {
             Reading as = one.text().equals(reading.text())
@@ -223,7 +180,7 @@ final class FieldSearch {
                 String against = seen.get(one == seen.get(0) ? 1 : 0).text();
                 as = as.doubted(Reason.Code.READ_TWO_WAYS.with(one.text(), against));
             }
-            all.add(judged(as, one.look()));
+            all.add(judge.judged(as, one.look()));
         }
         return all.stream().filter(Judged::passed).findFirst().orElse(all.get(0));
     }
@@ -292,7 +249,7 @@ final class FieldSearch {
         List<Reason> reasons = new ArrayList<>(reading.doubts());
         reasons.addAll(judged.tidied().doubts());
         reasons.addAll(against);
-        double certainty = certainty(judged);
+        double certainty = judged.certainty();
         FieldValue.State state = FieldValue.State.WRONG;
         if (judged.passed()) {
             boolean sure = certainty >= field.sureFrom() && reasons.stream().noneMatch(FieldSearch::neverSure);
@@ -301,7 +258,7 @@ final class FieldSearch {
                 reasons.clear();
             } else if (reasons.isEmpty()) {
                 reasons.add(
-                        judged.look() == Certainty.Look.NONE && printed(reading)
+                        judged.look() == Certainty.Look.NONE && reading.printed()
                                 ? Reason.Code.ONLY_READ_ONCE.with()
                                 : Reason.Code.HARD_TO_READ.with());
             }
@@ -332,41 +289,8 @@ final class FieldSearch {
                 null);
     }
 
-    /** Whether a text could be the field's value, as it stands. */
-    static boolean passes(String text, Field field, Known known) {
-        Tidying.Tidied tidied = Tidy.tidy(text, field, known.today());
-        return tidied.problem() == null
-                && Checks.check(tidied.value(), checks(field), known, false).passed();
-    }
-
     static boolean neverSure(Reason reason) {
         return NEVER_SURE.contains(reason.code());
-    }
-
-    private static double certainty(Judged judged) {
-        Reading reading = judged.reading();
-        if (!printed(reading)) {
-            return reading.seen() * reading.placed();
-        }
-        boolean mended = reading.doubts().stream().anyMatch(FieldSearch::mended)
-                || judged.tidied().doubts().stream().anyMatch(FieldSearch::mended);
-        return Certainty.print(
-                reading.seen(),
-                reading.placed(),
-                judged.look(),
-                mended,
-                judged.verdict().odds());
-    }
-
-    private static boolean mended(Reason reason) {
-        return reason.code() == Reason.Code.LOOKALIKES_MENDED;
-    }
-
-    private static boolean printed(Reading reading) {
-        return switch (reading.source().finder()) {
-            case ZONE, SHAPE, LABEL -> true;
-            case BARCODE, REGISTER, TICKS, INHERITED, FIELDS, FIXED, PERSON, NONE -> false;
-        };
     }
 
     private String registerOf() {
@@ -395,18 +319,5 @@ final class FieldSearch {
                 List.of(),
                 List.of(),
                 null);
-    }
-
-    static List<Check> checks(Field field) {
-        if (field.kind() == Field.Kind.NUMBER && field.checks().isEmpty()) {
-            return List.of(new Check.Matches("[0-9]+"));
-        }
-        if (!field.choices().isEmpty() && field.checks().isEmpty()) {
-            return List.of(new Check.OneOf(List.copyOf(field.choices().keySet())));
-        }
-        if (field.kind() == Field.Kind.NAME && field.checks().isEmpty()) {
-            return List.of(new Check.Matches(A_NAME));
-        }
-        return field.checks();
     }
 }

@@ -125,11 +125,7 @@ public final class Indexer {
             notes.addAll(
                     tidied.problem() != null
                             ? List.of(tidied.problem())
-                            : Checks.check(
-                                            tidied.value(),
-                                            FieldSearch.checks(field),
-                                            new Known(registers, today),
-                                            false)
+                            : Checks.check(tidied.value(), Judge.checks(field), new Known(registers, today), false)
                                     .problems());
         }
         return new FieldValue(

@@ -199,7 +199,7 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
                         inColumn(hit, others, rows, -1),
                         left(hit, others))
                 .filter(words -> !words.isEmpty())
-                .filter(words -> FieldSearch.passes(Line.value(Line.textOf(words)), field, known))
+                .filter(words -> new Judge(field, known).passes(Line.value(Line.textOf(words))))
                 .min(Comparator.comparingDouble(words -> label.distanceTo(Line.boxOf(words))))
                 .orElse(List.of());
     }

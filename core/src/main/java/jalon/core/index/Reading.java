@@ -40,6 +40,14 @@ record Reading(
                 text, seen, 1, new FieldValue.Source(page, box, finder), List.of(), List.of(), Again.ANYWHERE);
     }
 
+    /** Whether it was read from print, and could be read again. */
+    boolean printed() {
+        return switch (source.finder()) {
+            case ZONE, SHAPE, LABEL -> true;
+            case BARCODE, REGISTER, TICKS, INHERITED, FIELDS, FIXED, PERSON, NONE -> false;
+        };
+    }
+
     Reading placed(double certainty) {
         return new Reading(text, seen, placed * certainty, source, doubts, alternatives, again);
     }

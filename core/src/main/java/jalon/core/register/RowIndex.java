@@ -1,6 +1,7 @@
 package jalon.core.register;
 
 import java.util.Arrays;
+import java.util.List;
 
 /**
  * Which rows have a key: pairs of a key's hash and a row, sorted. A million rows take some hundred megabytes; a key that shares
@@ -13,7 +14,8 @@ final class RowIndex {
         this.pairs = pairs;
     }
 
-    static final class Builder {
+    /** Pairs in the order in which they come. */
+    static final class Pairs {
         private long[] pairs = new long[1024];
         private int size;
 
@@ -23,18 +25,23 @@ final class RowIndex {
             }
             pairs[size++] = start(key) | row;
         }
+    }
 
-        RowIndex built() {
-            long[] all = Arrays.copyOf(pairs, size);
-            Arrays.sort(all);
-            int kept = 0;
-            for (int i = 0; i < all.length; i++) {
-                if (i == 0 || all[i] != all[i - 1]) {
-                    all[kept++] = all[i];
-                }
-            }
-            return new RowIndex(Arrays.copyOf(all, kept));
+    static RowIndex of(List<Pairs> parts) {
+        long[] all = new long[parts.stream().mapToInt(p -> p.size).sum()];
+        int at = 0;
+        for (Pairs part : parts) {
+            System.arraycopy(part.pairs, 0, all, at, part.size);
+            at += part.size;
         }
+        Arrays.parallelSort(all);
+        int kept = 0;
+        for (int i = 0; i < all.length; i++) {
+            if (i == 0 || all[i] != all[i - 1]) {
+                all[kept++] = all[i];
+            }
+        }
+        return new RowIndex(Arrays.copyOf(all, kept));
     }
 
     private static long start(String key) {

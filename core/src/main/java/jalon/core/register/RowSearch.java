@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 
 /**
@@ -19,6 +20,9 @@ import java.util.function.Predicate;
  */
 public final class RowSearch {
     private static final int COMPARED = 120;
+
+    /** A row that shares less with the paper than this part of what the best one does is never the one that is meant. */
+    private static final double WORTH_COMPARING = 0.4;
 
     /** A key that so many rows have tells nothing in a large register; in a small one all rows may have it. */
     private static final int MOST_ROWS = 2000;
@@ -35,21 +39,27 @@ public final class RowSearch {
 
     RowSearch(List<String> names, List<Map<String, String>> rows) {
         this.rows = rows;
-        var builder = new RowIndex.Builder();
-        Map<String, ColumnKind> kinds = new HashMap<>();
-        for (String name : names) {
-            ColumnKind kind = ColumnKind.of(rows, name);
-            kinds.put(name, kind);
-            for (int i = 0; i < rows.size(); i++) {
-                String value = rows.get(i).getOrDefault(name, "");
-                if (!value.isBlank()) {
-                    int row = i;
-                    ColumnSearch.keys(name, kind, value).forEach(key -> builder.add(key, row));
-                }
+        Map<String, ColumnKind> kinds = new ConcurrentHashMap<>();
+        // A large register is made ready in as many threads as there are processors.
+        index = RowIndex.of(names.parallelStream()
+                .map(name -> {
+                    kinds.put(name, ColumnKind.of(rows, name));
+                    return keys(name, kinds.get(name));
+                })
+                .toList());
+        names.forEach(n -> columns.add(new ColumnSearch(n, kinds.get(n), index, Math.max(1, rows.size()))));
+    }
+
+    private RowIndex.Pairs keys(String column, ColumnKind kind) {
+        var pairs = new RowIndex.Pairs();
+        for (int i = 0; i < rows.size(); i++) {
+            String value = rows.get(i).getOrDefault(column, "");
+            if (!value.isBlank()) {
+                int row = i;
+                ColumnSearch.keys(column, kind, value).forEach(key -> pairs.add(key, row));
             }
         }
-        index = builder.built();
-        names.forEach(n -> columns.add(new ColumnSearch(n, kinds.get(n), index, Math.max(1, rows.size()))));
+        return pairs;
     }
 
     /** What each column holds. */
@@ -135,7 +145,9 @@ public final class RowSearch {
                 break;
             }
         }
+        double best = sums.values().stream().mapToDouble(s -> s).max().orElse(0);
         return sums.entrySet().stream()
+                .filter(sum -> sum.getValue() >= WORTH_COMPARING * best)
                 .sorted(Map.Entry.<Integer, Double>comparingByValue().reversed())
                 .limit(COMPARED)
                 .map(Map.Entry::getKey)

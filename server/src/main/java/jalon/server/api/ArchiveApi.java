@@ -7,6 +7,7 @@ import jalon.server.batch.Batches;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
+import jalon.server.register.FiledVersions;
 import java.security.Principal;
 import java.util.List;
 import org.springframework.core.io.FileSystemResource;
@@ -27,13 +28,15 @@ import org.springframework.web.bind.annotation.RestController;
 class ArchiveApi {
     private final Archive archive;
     private final Batches batches;
+    private final FiledVersions versions;
     private final PageRenditions renditions;
     private final ActivityLog log;
 
-    ArchiveApi(Archive archive, Batches batches, PageRenditions renditions, ActivityLog log) {
+    ArchiveApi(Archive archive, Batches batches, FiledVersions versions, PageRenditions renditions, ActivityLog log) {
         this.log = log;
         this.archive = archive;
         this.batches = batches;
+        this.versions = versions;
         this.renditions = renditions;
     }
 
@@ -49,7 +52,8 @@ class ArchiveApi {
      */
     record PageInfo(int no, double widthMm, double heightMm, double lean, List<Repair> repairs) {}
 
-    record OpenedDocument(Archive.Opened document, List<PageInfo> pages) {}
+    /** @param registers that its values were looked up in, in the version of then */
+    record OpenedDocument(Archive.Opened document, List<PageInfo> pages, List<FiledVersions.Used> registers) {}
 
     @GetMapping("/{id}")
     OpenedDocument archivedDocument(@PathVariable long id, @RequestParam(defaultValue = "") String q, Principal who) {
@@ -67,7 +71,8 @@ class ArchiveApi {
                                 facts.get(no).image().heightMm(),
                                 facts.get(no).image().skewDegrees(),
                                 recipes.getOrDefault(no, List.of())))
-                        .toList());
+                        .toList(),
+                versions.of(batch.id(), opened.document().kind().type()));
     }
 
     /** @param received whether the page is wanted as it was received, and not as it was filed */

@@ -21,6 +21,7 @@ import jalon.server.live.Events;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.people.Logged;
+import jalon.server.register.FiledVersions;
 import jalon.server.register.Newcomers;
 import java.time.Instant;
 import java.util.List;
@@ -36,6 +37,7 @@ public class FilingDesk {
     private final Samples samples;
     private final Certainties certainties;
     private final Newcomers newcomers;
+    private final FiledVersions versions;
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
@@ -48,6 +50,7 @@ public class FilingDesk {
             Samples samples,
             Certainties certainties,
             Newcomers newcomers,
+            FiledVersions versions,
             WorkQueue work,
             ActivityLog log,
             Events events,
@@ -59,6 +62,7 @@ public class FilingDesk {
         this.samples = samples;
         this.certainties = certainties;
         this.newcomers = newcomers;
+        this.versions = versions;
         this.work = work;
         this.log = log;
         this.events = events;
@@ -122,6 +126,7 @@ public class FilingDesk {
         marks.begin(batch.id(), view, who, now);
         certainties.keep(batch.id(), stream.stream(), batches.outcomes(batch, view));
         newcomers.keep(batch.id(), stream, view, now);
+        versions.keep(batch.id(), stream, view);
         for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(now))) {
             rows.plan(batch.id(), p.document(), p.destination().destination(), String.join("/", p.folders()), p.name());
         }
