@@ -47,8 +47,11 @@ test('a source is tried before it is kept, and its refusal is told where it was 
     columns: [],
     change: { came: 2, went: 0, changed: 0, same: 0, examples: [] },
   }
+  const boats = { ...vessels, name: 'boats' }
   const told: Record<string, unknown> = {
     ...answers,
+    '/api/registers/boats': { info: boats, columns: [], versions: [] },
+    '/api/registers/boats/rows': { all: 0, rows: [] },
     'POST /api/registers/boats/source/try': refused('sourceNoFile', { file: '/srv/boats.csv' }),
   }
   const view = (shown = await screen(Registers, { answers: told }))

@@ -150,6 +150,32 @@ class BatchRunTest {
     }
 
     @Test
+    void aShareOfSureValuesIsAskedForBlindAndWhatWasMadeOfItIsKept() throws Exception {
+        StreamDefinition audited =
+                Streams.parse(STREAM.replace("\"destinations\"", "\"filing\":{\"audit\":1},\"destinations\""));
+        var run = new BatchRun(audited, Map.of("vessels", VESSELS), ZoneReader.NONE, LocalDate.of(2026, 11, 23));
+        List<PageFacts> pages = List.of(page(1, "Dear Harbour Master", "the dues for PM-4821-K"));
+        FieldValue asked =
+                run.index(pages, List.of()).documents().get(0).fields().get("vessel");
+        assertThat(asked.state()).isEqualTo(FieldValue.State.DOUBTFUL);
+        assertThat(asked.reasons()).containsExactly(Reason.Code.HARD_TO_READ.with());
+
+        var settled = new Decided(new Decision.Settle(1, "vessel", "PM-5510-A", 1, null), "T. Vane", AT);
+        List<Outcome> outcomes = run.outcomes(pages, List.of(settled), run.index(pages, List.of(settled)));
+        assertThat(outcomes)
+                .filteredOn(o -> o.field().equals("vessel"))
+                .singleElement()
+                .satisfies(o -> assertThat(o)
+                        .extracting(Outcome::value, Outcome::sure, Outcome::looked, Outcome::right)
+                        .containsExactly("PM-4821-K", true, true, false));
+        assertThat(outcomes)
+                .as("what hangs on it was another's too")
+                .filteredOn(o -> o.field().equals("owner"))
+                .singleElement()
+                .satisfies(o -> assertThat(o.right()).isFalse());
+    }
+
+    @Test
     void aBatchPatchOpensABatchAndAFieldOfNoGroupIsRefused() throws Exception {
         StreamDefinition feeding = Streams.parse("""
                 {"jalon":1,"stream":"feeding","title":"Feeding",
