@@ -54,7 +54,7 @@ async function take(limit: number) {
 </script>
 
 <template>
-  <PanelBox :title="t('certainty.title')">
+  <PanelBox :title="t('certainty.title')" class="certainty">
     <template #acts>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
     </template>
