@@ -6,6 +6,7 @@ import { api, tell, type Schema } from '../api/client'
 import { useChoices } from '../composables/useChoices'
 import KeyButton from './base/KeyButton.vue'
 import PickOne from './base/PickOne.vue'
+import SettingFields, { type Setting } from './base/SettingFields.vue'
 
 /** One channel, new or known: a folder, a mailbox or a scanner. */
 const props = defineProps<{ channel: Schema['Channel'] | null; streams: Schema['Listed'][] }>()
@@ -26,9 +27,6 @@ const settings = reactive<Record<string, string | number | boolean | null | unde
   port: 993,
   ...(props.channel?.settings as object),
 })
-/** The same, as what is typed and as figures. */
-const typed = settings as Record<string, string | undefined>
-const numbers = settings as Record<string, number | undefined>
 const all = computed(() => ({ ...settings, ...form }))
 const box = ref<FormInstance>()
 const byStream = computed({ get: () => !!settings.byStream, set: (on) => (settings.byStream = on) })
@@ -38,12 +36,7 @@ const PRIVACY = [
   { value: 'starttls', label: 'STARTTLS' },
 ]
 
-interface Field {
-  name: string
-  type?: 'number' | 'password'
-  needed?: boolean
-}
-const FIELDS: Record<string, Field[]> = {
+const FIELDS: Record<string, Setting[]> = {
   scanner: [{ name: 'address', needed: true }],
   mailbox: [
     { name: 'host', needed: true },
@@ -121,22 +114,12 @@ async function remove() {
     <ElFormItem v-if="settings.kind === 'mailbox'" :label="t('channels.privacy')">
       <PickOne v-model="settings.privacy" :options="PRIVACY" />
     </ElFormItem>
-    <ElFormItem
-      v-for="f in fields"
-      :key="f.name"
-      :label="t(`channels.f.${f.name}`)"
-      :prop="f.name"
-      :rules="f.needed ? needed : []"
-    >
-      <ElInputNumber v-if="f.type === 'number'" v-model="numbers[f.name]" :min="0" :controls="false" />
-      <ElInput
-        v-else
-        v-model="typed[f.name]"
-        :type="f.type"
-        :placeholder="f.type === 'password' && channel ? t('channels.keep') : ''"
-        autocomplete="off"
-      />
-    </ElFormItem>
+    <SettingFields
+      v-bind="{ settings: fields, form: settings }"
+      words="channels.f"
+      :least="0"
+      :keeps="!!channel"
+    />
     <div class="row">
       <KeyButton main submit>{{ t('channels.save') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>

@@ -7,6 +7,7 @@ import { useChoices } from '../composables/useChoices'
 import NoteBanner from './base/NoteBanner.vue'
 import KeyButton from './base/KeyButton.vue'
 import PickOne from './base/PickOne.vue'
+import SettingFields, { type Setting } from './base/SettingFields.vue'
 
 /** Where a register comes from by itself: a file that is dropped, or a query; tried before it is kept. */
 const props = defineProps<{ name: string; source?: Schema['Source']; busy: boolean; refused: string }>()
@@ -22,20 +23,14 @@ const form = reactive<Record<string, string | number | boolean | undefined>>({
   name: props.name,
 })
 const typed = form as Record<string, string | undefined>
-const numbers = form as Record<string, number | undefined>
 const tls = computed({ get: () => !!form.tls, set: (on) => (form.tls = on) })
 const needed = { required: true, message: t('channels.needed'), trigger: 'change' }
 const SYSTEMS = [
   { value: 'mariadb', label: 'MariaDB' },
   { value: 'postgresql', label: 'PostgreSQL' },
 ]
-interface Field {
-  name: string
-  type?: 'number' | 'password' | 'textarea'
-  needed?: boolean
-}
-const WHEN: Field[] = [{ name: 'everySeconds', type: 'number' }, { name: 'cron' }]
-const FIELDS: Record<string, Field[]> = {
+const WHEN: Setting[] = [{ name: 'everySeconds', type: 'number' }, { name: 'cron' }]
+const FIELDS: Record<string, Setting[]> = {
   file: [{ name: 'file', needed: true }, ...WHEN],
   database: [
     { name: 'host', needed: true },
@@ -75,24 +70,7 @@ async function attempt() {
       </ElFormItem>
       <ElCheckbox v-model="tls" :label="t('registers.tls')" />
     </template>
-    <ElFormItem
-      v-for="f in fields"
-      :key="f.name"
-      :label="t(`registers.f.${f.name}`)"
-      :prop="f.name"
-      :rules="f.needed ? needed : []"
-    >
-      <ElInputNumber v-if="f.type === 'number'" v-model="numbers[f.name]" :min="1" :controls="false" />
-      <ElInput
-        v-else
-        v-model="typed[f.name]"
-        :class="{ mono: f.type === 'textarea' }"
-        :type="f.type"
-        :rows="6"
-        :placeholder="f.type === 'password' && source ? t('channels.keep') : ''"
-        autocomplete="off"
-      />
-    </ElFormItem>
+    <SettingFields v-bind="{ settings: fields, form }" words="registers.f" :least="1" :keeps="!!source" />
     <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
     <div class="row">
       <KeyButton main submit :disabled="busy">{{ t(busy ? 'registers.asking' : 'registers.try') }}</KeyButton>
