@@ -93,7 +93,9 @@ public final class Indexer {
     private Optional<FieldValue> noneOfTheRows(Field field) {
         return field.finders().stream()
                 .filter(finder -> finder instanceof Finder.ByRegister by && by.byPaper())
-                .flatMap(finder -> rows.noneOf(((Finder.ByRegister) finder).register()).stream())
+                .flatMap(finder ->
+                        Optional.ofNullable(known.registers().get(((Finder.ByRegister) finder).register())).stream())
+                .flatMap(register -> rows.noneOf(register).stream())
                 .findFirst();
     }
 

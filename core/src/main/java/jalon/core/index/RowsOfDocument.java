@@ -17,6 +17,9 @@ import java.util.Set;
 
 /** The register rows that a document may be about; what a person settled says which of them are meant. */
 final class RowsOfDocument {
+    /** From here on there is no doubt which row is meant. */
+    private static final double KNOWN = 0.98;
+
     private final DocumentType type;
     private final Document document;
     private final Known known;
@@ -32,9 +35,10 @@ final class RowsOfDocument {
     }
 
     List<RowMatch> of(Register register) {
-        if (noneOf(register.name()).isPresent()) {
-            return List.of();
-        }
+        return noneOf(register).isPresent() ? List.of() : matches(register);
+    }
+
+    private List<RowMatch> matches(Register register) {
         return byRegister.computeIfAbsent(register.name(), name -> {
             Map<String, String> said = said(name);
             return register.search()
@@ -46,13 +50,20 @@ final class RowsOfDocument {
         });
     }
 
-    /** What says that none of a register's rows is meant: a field that one would fill was settled as not there. */
-    Optional<FieldValue> noneOf(String register) {
-        return type.fields().stream()
-                .filter(field -> field.finders().stream().anyMatch(finder -> filledBy(finder, register)))
+    /**
+     * What says that none of a register's rows is meant: a field that one would fill was settled as not there, while nothing
+     * tells which row it could be. Where a row is known, that one value of it is not on the document says no more than that.
+     */
+    Optional<FieldValue> noneOf(Register register) {
+        Optional<FieldValue> absent = type.fields().stream()
+                .filter(field -> field.finders().stream().anyMatch(finder -> filledBy(finder, register.name())))
                 .map(field -> settled.get(field.field()))
                 .filter(value -> value != null && value.value() == null)
                 .findFirst();
+        boolean known = absent.isPresent()
+                && (!said(register.name()).isEmpty()
+                        || matches(register).stream().anyMatch(match -> match.certainty() >= KNOWN && match.telling()));
+        return known ? Optional.empty() : absent;
     }
 
     private static boolean filledBy(Finder finder, String register) {
