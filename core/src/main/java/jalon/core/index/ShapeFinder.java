@@ -35,7 +35,8 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
 
     private static final double CLEARLY_FURTHER = 1.5;
 
-    private static final double DOWN_COUNTS = 4;
+    /** The next two lines are near, no further ones. */
+    private static final double DOWN_COUNTS = 6;
 
     private static final double AS_NEAR_MM = 2;
 
