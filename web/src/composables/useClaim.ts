@@ -1,5 +1,5 @@
-import { useIntervalFn } from '@vueuse/core'
-import { onBeforeUnmount, watch, type Ref } from 'vue'
+import { useIntervalFn, watchDebounced } from '@vueuse/core'
+import { onBeforeUnmount, type Ref } from 'vue'
 import { api, tell, type Schema } from '../api/client'
 
 /** The server forgets after three minutes what is not said again. */
@@ -17,12 +17,14 @@ export function useClaim(
     const page = document.value?.pages[0]
     const b = batch.value
     if (!page || !b || b.filed || b.stage !== 'index') return
+    if (b.claims.some((c) => c.page === page && !c.mine)) return
     const again = page === mine
     mine = page
     const { error } = await api.POST('/api/batches/{no}/claim', { params, body: { page } })
     if (error && !again) tell(error)
   }
-  watch(() => document.value?.pages[0], claim, { immediate: true })
+  // The desk comes by the first document on its way to the first doubt.
+  watchDebounced(() => document.value?.pages[0], claim, { debounce: 150, immediate: true })
   useIntervalFn(claim, AGAIN_MS)
   // Where this cannot be said it is forgotten by itself.
   onBeforeUnmount(() => mine && void api.DELETE('/api/batches/{no}/claim', { params }).catch(() => {}))

@@ -77,7 +77,7 @@ describe('the Index desk', () => {
     })
     await vi.waitFor(() => expect(view.text()).toContain('T. Vane has this batch'))
     expect(view.text(), 'the only doubt is in a document that is not ours').toContain('document 1 of 2')
-    expect(view.sent).toContainEqual([`${B}/claim`, { page: 1 }])
+    await vi.waitFor(() => expect(view.sent).toContainEqual([`${B}/claim`, { page: 1 }]))
   })
   test('settles, and goes on to what is next', async () => {
     const settled = batch(two.pages, [doc(1, [1, 2], { vessel: value('settled', 'PM-4821-K') })])
