@@ -136,9 +136,13 @@ public final class Shape {
 
     private static int closing(String written, int from, char bracket) {
         int end = written.indexOf(bracket, from);
-        if (end <= from + 1) {
-            throw new IllegalArgumentException("'" + written.substring(from) + "' lacks what stands before its '"
-                    + bracket + "'; write ~" + written.charAt(from) + " for the sign itself");
+        String open = "'" + written.substring(from) + "'";
+        String meant = "; write ~" + written.charAt(from) + " for the sign itself";
+        if (end < 0) {
+            throw new IllegalArgumentException(open + " is not closed by a '" + bracket + "'" + meant);
+        }
+        if (end == from + 1) {
+            throw new IllegalArgumentException(open + " has nothing in it" + meant);
         }
         return end;
     }

@@ -103,8 +103,8 @@ class FindersTest {
             delimiter = '#',
             quoteCharacter = '`',
             value = {
-                "{'by':'shape','like':'A{'} # lacks what stands before",
-                "{'by':'shape','like':'A[]9'} # lacks what stands before",
+                "{'by':'shape','like':'A{'} # is not closed",
+                "{'by':'shape','like':'A[]9'} # has nothing in it",
                 "{'by':'shape','like':'A{4,2}'} # the smaller first",
                 "{'by':'shape','like':'A{x}'} # is no number",
                 "{'by':'shape','pattern':'.*'} # fits everything",

@@ -6,20 +6,22 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.FieldSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class RegisterTextTest {
     private static final String ROWS = "no,name\n1,Jörg Müßigmann\n";
 
-    private static final List<byte[]> WRITTEN = List.of(
-            ROWS.getBytes(StandardCharsets.UTF_8),
-            ("\uFEFF" + ROWS).getBytes(StandardCharsets.UTF_8),
-            ("\uFEFF" + ROWS).getBytes(StandardCharsets.UTF_16LE),
-            ("\uFEFF" + ROWS).getBytes(StandardCharsets.UTF_16BE),
-            ROWS.getBytes(Charset.forName("windows-1252")));
+    static List<byte[]> written() {
+        return List.of(
+                ROWS.getBytes(StandardCharsets.UTF_8),
+                ("\uFEFF" + ROWS).getBytes(StandardCharsets.UTF_8),
+                ("\uFEFF" + ROWS).getBytes(StandardCharsets.UTF_16LE),
+                ("\uFEFF" + ROWS).getBytes(StandardCharsets.UTF_16BE),
+                ROWS.getBytes(Charset.forName("windows-1252")));
+    }
 
     @ParameterizedTest
-    @FieldSource("WRITTEN")
+    @MethodSource("written")
     void aFileIsReadHoweverItWasWritten(byte[] bytes) {
         assertThat(RegisterText.of(bytes).text()).isEqualTo(ROWS);
     }
