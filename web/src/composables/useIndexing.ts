@@ -237,6 +237,7 @@ export function useIndexing(
     message,
     doubts,
     beside,
+    openAt: computed(() => claimOf(document.value)?.with),
     locked,
     words,
     enter,

@@ -33,7 +33,8 @@ const indexing = useIndexing(
   },
   startOf(route.query),
 )
-const { documentNo, document, page, pageNo, field, value, taken, words, message, beside, locked } = indexing
+const { documentNo, document, page, pageNo, field, value, taken, words, message, beside, openAt, locked } =
+  indexing
 const shapes = computed(() =>
   fieldShapes(document.value?.fields ?? {}, field.value, pageNo.value, taken.value),
 )
@@ -63,7 +64,10 @@ useIndexKeys(indexing, {
 <template>
   <div class="desk-frame">
     <BatchLine v-if="batch" :batch="batch" :current="documentNo" @go="(n) => indexing.enter(n, null)" />
-    <NoteBanner v-if="batch && beside">{{ t('indexDesk.beside', { who: batch.with ?? '' }) }}</NoteBanner>
+    <NoteBanner v-if="openAt" kind="doubt">{{ t('indexDesk.openAt', { who: openAt }) }}</NoteBanner>
+    <NoteBanner v-else-if="batch && beside">
+      {{ t('indexDesk.beside', { who: batch.with ?? '' }) }}
+    </NoteBanner>
     <BatchHeld v-else-if="batch" :batch="batch" @changed="load" />
     <div v-if="batch && document && page" class="halves row-of">
       <div class="column-of stretch">

@@ -78,6 +78,8 @@ describe('the Index desk', () => {
     await vi.waitFor(() => expect(view.text()).toContain('T. Vane has this batch'))
     expect(view.text(), 'the only doubt is in a document that is not ours').toContain('document 1 of 2')
     await vi.waitFor(() => expect(view.sent).toContainEqual([`${B}/claim`, { page: 1 }]))
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: ']', bubbles: true }))
+    await vi.waitFor(() => expect(view.text()).toContain('T. Vane has this document open'))
   })
   test('settles, and goes on to what is next', async () => {
     const settled = batch(two.pages, [doc(1, [1, 2], { vessel: value('settled', 'PM-4821-K') })])

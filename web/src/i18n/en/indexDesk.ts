@@ -14,7 +14,7 @@ export default {
   toPages: 'Back to pages',
   typedBefore: 'Typed here before and not settled yet.',
   beside: '{who} has this batch. The documents that you open are yours while they are open.',
-  withOther: 'open at {who}',
+  openAt: '{who} has this document open. It can be looked at; its values are theirs until they leave it.',
   hint: 'Click a word or drag a box on the page to read it into the field; with Shift behind what is there.',
   reading: 'Reading',
   needed: '{field} is needed: type it, or press Ctrl+0 when it is not on the document.',

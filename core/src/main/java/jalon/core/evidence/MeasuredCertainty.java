@@ -1,6 +1,13 @@
 package jalon.core.evidence;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.List;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 
 /**
  * How often sure was right, and what another limit would mean, as seen on values that people looked at. A value that is sure
@@ -9,13 +16,16 @@ import java.util.List;
  * @param seen values of one field, filed in the last {@code days}
  */
 public record MeasuredCertainty(List<Seen> seen, int days) {
+    private static final List<Double> LIMITS = List.of(0.8, 0.9, 0.95, 0.97, 0.98, 0.985, 0.99, 0.995, 0.998, 0.999);
+    private static final int DAYS_A_WEEK = 7;
 
     /**
+     * @param filedOn the day it was filed
      * @param sure whether the machine was sure of it
      * @param held whether it would be in doubt under any limit
      * @param right null where nobody looked
      */
-    public record Seen(double certainty, boolean sure, boolean held, Boolean right) {
+    public record Seen(LocalDate filedOn, double certainty, boolean sure, boolean held, Boolean right) {
         boolean looked() {
             return right != null;
         }
@@ -68,6 +78,31 @@ public record MeasuredCertainty(List<Seen> seen, int days) {
             }
         }
         return new Under(limit, doubts / (double) Math.max(1, days), known == 0 ? null : 1000 * wrong / known);
+    }
+
+    /** What usual limits would mean and the one in force, the lowest first. */
+    public List<Under> limits(double inForce) {
+        return DoubleStream.concat(LIMITS.stream().mapToDouble(l -> l), DoubleStream.of(inForce))
+                .sorted()
+                .distinct()
+                .mapToObj(this::under)
+                .toList();
+    }
+
+    /** @param from its Monday, @param figures of what was filed in it */
+    public record Week(LocalDate from, @JsonUnwrapped Figures figures) {}
+
+    /** Week by week, the oldest first. */
+    public List<Week> weeks() {
+        return seen.stream()
+                .collect(Collectors.groupingBy(
+                        s -> s.filedOn().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)),
+                        TreeMap::new,
+                        Collectors.toList()))
+                .entrySet()
+                .stream()
+                .map(week -> new Week(week.getKey(), new MeasuredCertainty(week.getValue(), DAYS_A_WEEK).figures()))
+                .toList();
     }
 
     /** How many sure values each of those stands for that was looked at. */

@@ -32,8 +32,7 @@ final class Fit {
 
     /** @param variant of the layouts of the type, or null where none is known */
     static Fit of(StreamDefinition.Layout layout, String variant, PageFacts page) {
-        var image = page.image();
-        var tilt = new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm());
+        var tilt = PageTilt.of(page);
         List<StreamDefinition.Anchor> anchors = layout == null
                 ? List.of()
                 : layout.anchors().stream().filter(a -> a.standsOn(variant)).toList();

@@ -4,6 +4,7 @@ import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageRows;
 import jalon.core.read.PageTilt;
+import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -12,6 +13,11 @@ import java.util.stream.Collectors;
 record HeldText(Finder.Holds holds, PageTilt tilt) {
     /** Between the lines of a block. */
     private static final String NEXT_LINE = ", ";
+
+    /** An address has several lines where nothing else is said. */
+    static Finder.Holds meant(Finder.Holds said, Field field) {
+        return said == null && field.kind() == Field.Kind.ADDRESS ? Finder.Holds.BLOCK : said;
+    }
 
     String of(List<Word> words) {
         if (holds == Finder.Holds.BLOCK) {

@@ -121,7 +121,7 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
     }
 
     private Finder.Holds holds() {
-        return wanted.holds() == null && field.kind() == Field.Kind.ADDRESS ? Finder.Holds.BLOCK : wanted.holds();
+        return HeldText.meant(wanted.holds(), field);
     }
 
     /** @param mayGoOn whether something stands close below that begins elsewhere */

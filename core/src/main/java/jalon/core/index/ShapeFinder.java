@@ -95,7 +95,7 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
                     hits.add(new Hit(
                             hit,
                             near.stream()
-                                    .mapToDouble(label -> apart(box, label))
+                                    .mapToDouble(label -> box.distanceTo(label, DOWN_COUNTS))
                                     .min()
                                     .orElse(Double.MAX_VALUE)));
                 }
@@ -136,13 +136,6 @@ record ShapeFinder(Finder.ByShape wanted) implements FieldFinder {
                         .flatMap(cell -> phrase.find(cell.words()).stream()))
                 .map(Phrase.Hit::box)
                 .toList();
-    }
-
-    /** Another line is further away than another place on the same one. */
-    private static double apart(Box value, Box label) {
-        double across = Math.max(0, Math.max(label.x() - value.right(), value.x() - label.right()));
-        double down = Math.max(0, Math.max(label.y() - value.bottom(), value.y() - label.bottom()));
-        return Math.hypot(across, DOWN_COUNTS * down);
     }
 
     /** The nearest first; what is clearly further off is not meant. */

@@ -77,7 +77,7 @@ record ZoneFinder(Finder.ByZone zone, Field field) implements FieldFinder {
     }
 
     private Finder.Holds holds() {
-        return zone.holds() == null && field.kind() == Field.Kind.ADDRESS ? Finder.Holds.BLOCK : zone.holds();
+        return HeldText.meant(zone.holds(), field);
     }
 
     private static List<Word> inside(List<Word> words, Box straight, Fit fit) {

@@ -30,9 +30,14 @@ public record Box(double x, double y, double width, double height) {
 
     /** Between the nearest edges of both; 0 where they overlap. */
     public double distanceTo(Box other) {
+        return distanceTo(other, 1);
+    }
+
+    /** @param downCounts how many times as far a way down or up is as one to the side */
+    public double distanceTo(Box other, double downCounts) {
         double across = Math.max(0, Math.max(other.x - right(), x - other.right()));
         double down = Math.max(0, Math.max(other.y - bottom(), y - other.bottom()));
-        return Math.hypot(across, down);
+        return Math.hypot(across, downCounts * down);
     }
 
     public double right() {

@@ -34,7 +34,7 @@ public record PageFacts(
 
     /** The same page as if it had been made straight about its middle: words where they then stand, and no lean. */
     public PageFacts straight() {
-        var tilt = new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm());
+        var tilt = PageTilt.of(this);
         return new PageFacts(
                 no,
                 file,

@@ -61,10 +61,7 @@ public final class PageRows {
 
     /** @param page whose words may lean: rows are told on the straight page, the words are given as they are */
     public static PageRows of(PageFacts page) {
-        var image = page.image();
-        return of(
-                page.words().stream().flatMap(PageRows::labelApart).toList(),
-                new PageTilt(image.skewDegrees(), image.widthMm(), image.heightMm()));
+        return of(page.words().stream().flatMap(PageRows::labelApart).toList(), PageTilt.of(page));
     }
 
     /** The rows that some words of a page stand in. */

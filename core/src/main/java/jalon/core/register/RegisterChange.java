@@ -21,6 +21,9 @@ import java.util.stream.Collectors;
 public record RegisterChange(int came, int went, int changed, int same, List<Example> examples) {
     private static final int MOST_EXAMPLES = 100;
 
+    /** A smaller register may well lose half of its rows. */
+    private static final int LARGE = 20;
+
     public enum What {
         @JsonProperty("came")
         CAME,
@@ -32,6 +35,16 @@ public record RegisterChange(int came, int went, int changed, int same, List<Exa
 
     /** @param was the row before, empty for one that came; @param is now, empty for one that went */
     public record Example(What what, Map<String, String> was, Map<String, String> is) {}
+
+    /** Whether a register that was not small has lost more than half of its rows: likelier a fault than the truth. */
+    public boolean losesMost() {
+        return before() >= LARGE && went * 2 > before();
+    }
+
+    /** How many rows there were. */
+    public int before() {
+        return went + changed + same;
+    }
 
     public static RegisterChange between(Register before, Register now) {
         Map<String, Map<String, String>> old = byKey(before, key(before, now));

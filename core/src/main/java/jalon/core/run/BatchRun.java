@@ -18,6 +18,7 @@ import jalon.core.split.BatchHeader;
 import jalon.core.split.Cut;
 import jalon.core.split.Cutter;
 import jalon.core.stream.Field;
+import jalon.core.stream.RegisterUse;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
@@ -106,7 +107,7 @@ public final class BatchRun {
         List<BatchView.GroupView> groups = groups(desk, drafts, byNo, fields);
         // Each on its own: most of their time is spent in the processes that read.
         List<BatchView.DocumentView> documents = (fields ? drafts.parallelStream() : drafts.stream())
-                .map(draft -> document(draft, desk, byNo, groups, related(draft, drafts, byNo), fields))
+                .map(draft -> document(draft, drafts, desk, byNo, groups, fields))
                 .toList();
         documents = fields
                 ? AcrossDocuments.judged(stream, documents, about.filed()).stream()
@@ -227,10 +228,10 @@ public final class BatchRun {
 
     private BatchView.DocumentView document(
             Draft draft,
+            List<Draft> drafts,
             DecidedBatch desk,
             Map<Integer, PageFacts> byNo,
             List<BatchView.GroupView> groups,
-            List<PageFacts> related,
             boolean withFields) {
         Optional<BatchView.GroupView> group = groups.stream()
                 .filter(g -> Objects.equals(g.page(), draft.group()))
@@ -257,7 +258,7 @@ public final class BatchRun {
                     about.inherited(),
                     group.map(BatchView.GroupView::fields).orElse(Map.of()),
                     type.variant(),
-                    related);
+                    RegisterUse.inWholeGroup(definition) ? related(draft, drafts, byNo) : List.of());
             fields = fields(definition, document, settled.of(definition, draft));
         }
         return new BatchView.DocumentView(

@@ -101,6 +101,7 @@ public record Report(
             @JsonUnwrapped Reasons doubts,
             List<String> candidates,
             @JsonInclude(JsonInclude.Include.NON_EMPTY) List<FoundRow> rows,
+            @JsonInclude(JsonInclude.Include.NON_EMPTY) List<FieldValue.AlsoFound> alsoFound,
             String by) {
         static Value of(FieldValue v) {
             return new Value(
@@ -111,6 +112,7 @@ public record Report(
                     Reasons.of(v.reasons()),
                     v.candidates(),
                     v.rows().stream().map(FoundRow::of).toList(),
+                    v.alsoFound(),
                     v.by());
         }
     }

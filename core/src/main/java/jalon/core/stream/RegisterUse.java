@@ -47,6 +47,13 @@ public final class RegisterUse {
         return registers;
     }
 
+    /** Whether rows are looked for on the other documents of a document's group too. */
+    public static boolean inWholeGroup(StreamDefinition.DocumentType type) {
+        return type.fields().stream()
+                .flatMap(field -> field.finders().stream())
+                .anyMatch(finder -> finder instanceof Finder.ByRegister by && by.byPaper() && by.wholeGroup());
+    }
+
     private static Stream<Field> fields(StreamDefinition stream) {
         return Stream.concat(
                         stream.types().stream(), Stream.of(stream.cut().groups().asType()))

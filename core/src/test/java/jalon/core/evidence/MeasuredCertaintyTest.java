@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import jalon.core.evidence.MeasuredCertainty.Seen;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -11,7 +12,7 @@ import org.junit.jupiter.api.Test;
 class MeasuredCertaintyTest {
     private static void add(List<Seen> all, int n, double certainty, boolean sure, boolean held, Boolean right) {
         for (int i = 0; i < n; i++) {
-            all.add(new Seen(certainty, sure, held, right));
+            all.add(new Seen(LocalDate.of(2026, 11, 20 + i % 10), certainty, sure, held, right));
         }
     }
 
@@ -37,6 +38,20 @@ class MeasuredCertaintyTest {
         assertThat(figures.doubts()).isEqualTo(80);
         assertThat(figures.needless()).isEqualTo(70);
         assertThat(Bounds.upper(0, 300)).isCloseTo(0.0122, within(0.0001));
+    }
+
+    @Test
+    void weeksAreTheSameFiguresPartedByMondays() {
+        var weeks = month().weeks();
+        assertThat(weeks)
+                .extracting(MeasuredCertainty.Week::from)
+                .containsExactly(LocalDate.of(2026, 11, 16), LocalDate.of(2026, 11, 23));
+        assertThat(weeks.stream().mapToInt(w -> w.figures().sure()).sum()).isEqualTo(1000);
+        assertThat(month().limits(0.96))
+                .extracting(MeasuredCertainty.Under::limit)
+                .isSorted()
+                .contains(0.96, 0.985)
+                .doesNotHaveDuplicates();
     }
 
     @Test

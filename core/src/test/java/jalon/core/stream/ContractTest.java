@@ -6,6 +6,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import jalon.core.image.Measure;
 import jalon.core.image.Repair;
+import jalon.core.index.FoundBy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -58,8 +59,23 @@ class ContractTest {
         assertThat(names).allMatch(name -> page.contains("`" + name + "`"), "is explained");
     }
 
+    @Test
+    void theReportNamesEveryWayToFindAValue() throws IOException {
+        assertThat(schema("report.schema.json")
+                        .at("/$defs/finder/enum")
+                        .valueStream()
+                        .map(JsonNode::asString))
+                .containsExactlyInAnyOrderElementsOf(names(FoundBy.values()));
+    }
+
     private static JsonNode schema() throws IOException {
-        return JsonMapper.builder().build().readTree(Files.readString(DOCS.resolve("schemas/stream.schema.json")));
+        return schema("stream.schema.json");
+    }
+
+    private static JsonNode schema(String name) throws IOException {
+        return JsonMapper.builder()
+                .build()
+                .readTree(Files.readString(DOCS.resolve("schemas").resolve(name)));
     }
 
     private static List<String> names(Class<?> family) {

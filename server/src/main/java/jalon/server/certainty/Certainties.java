@@ -8,17 +8,12 @@ import jalon.core.stream.StreamDefinition;
 import jalon.core.words.Words;
 import jalon.server.Times;
 import jalon.server.stream.StreamLibrary;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
-import java.util.stream.DoubleStream;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,7 +25,6 @@ public class Certainties {
 
     private static final int MOST = 200_000;
     private static final int ROWS_AT_ONCE = 500;
-    private static final List<Double> LIMITS = List.of(0.8, 0.9, 0.95, 0.97, 0.98, 0.985, 0.99, 0.995, 0.998, 0.999);
 
     private final OutcomeRows rows;
     private final StreamLibrary streams;
@@ -67,9 +61,6 @@ public class Certainties {
         }
     }
 
-    /** Monday of a week, and what was seen in it. */
-    public record Week(LocalDate from, @JsonUnwrapped MeasuredCertainty.Figures figures) {}
-
     /**
      * @param days that the figures are of
      * @param weeks the oldest first
@@ -83,7 +74,7 @@ public class Certainties {
             double sureFrom,
             int days,
             @JsonUnwrapped MeasuredCertainty.Figures figures,
-            List<Week> weeks,
+            List<MeasuredCertainty.Week> weeks,
             List<MeasuredCertainty.Under> limits) {}
 
     /** The fields of a stream that documents were filed of, in the stream's order. */
@@ -113,11 +104,6 @@ public class Certainties {
         LocalDate first = seen.get(seen.size() - 1).filedOn();
         int days = (int) ChronoUnit.DAYS.between(first, today) + 1;
         MeasuredCertainty measured = measured(seen, days);
-        Map<LocalDate, List<OutcomeRows.Seen>> byWeek = seen.stream()
-                .collect(Collectors.groupingBy(
-                        s -> s.filedOn().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)),
-                        TreeMap::new,
-                        Collectors.toList()));
         return new OfField(
                 type.type(),
                 type.title(),
@@ -126,22 +112,15 @@ public class Certainties {
                 field.sureFrom(),
                 days,
                 measured.figures(),
-                byWeek.entrySet().stream()
-                        .map(w -> new Week(w.getKey(), measured(w.getValue(), 7).figures()))
-                        .toList(),
-                DoubleStream.concat(
-                                LIMITS.stream().mapToDouble(l -> l),
-                                Stream.of(field.sureFrom()).mapToDouble(l -> l))
-                        .sorted()
-                        .distinct()
-                        .mapToObj(measured::under)
-                        .toList());
+                measured.weeks(),
+                measured.limits(field.sureFrom()));
     }
 
     private static MeasuredCertainty measured(List<OutcomeRows.Seen> seen, int days) {
         return new MeasuredCertainty(
                 seen.stream()
-                        .map(s -> new MeasuredCertainty.Seen(s.certainty(), s.sure(), s.held(), s.correct()))
+                        .map(s ->
+                                new MeasuredCertainty.Seen(s.filedOn(), s.certainty(), s.sure(), s.held(), s.correct()))
                         .toList(),
                 days);
     }

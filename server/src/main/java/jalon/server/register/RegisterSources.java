@@ -42,9 +42,6 @@ public class RegisterSources implements RecurringWork {
     /** Who saves what a source brings. */
     private static final String BY = "register source";
 
-    /** A smaller register may well lose half of its rows. */
-    private static final int LARGE = 20;
-
     private final SourceRows rows;
     private final StreamLibrary library;
     private final DatabaseQuery database;
@@ -206,9 +203,8 @@ public class RegisterSources implements RecurringWork {
             String sha256 = sha256(csv);
             if (!sha256.equals(row.sha256())) {
                 RegisterChange change = library.tryRegister(row.name(), csv).change();
-                int before = change.went() + change.changed() + change.same();
-                if (!whatever && before >= LARGE && change.went() * 2 > before) {
-                    throw Problem.REGISTER_HALF_GONE.with(change.went(), before);
+                if (!whatever && change.losesMost()) {
+                    throw Problem.REGISTER_HALF_GONE.with(change.went(), change.before());
                 }
                 if (change.came() + change.went() + change.changed() > 0) {
                     library.saveRegister(row.name(), csv, BY);
