@@ -44,7 +44,8 @@ final class Coded {
                     10,
                     Tongue.ALL.get(0).prose().get(i % 5));
         }
-        truth.put("code", value);
+        // With a leading 0 it is a UPC-A (ISO/IEC 15420), and this stream asks for no kind.
+        truth.put("code", kind == BarcodeFormat.EAN_13 ? value.replaceFirst("^0", "") : value);
         if (!matrix && hand.oneIn(4)) {
             double cover = wide * hand.between(0.08, 0.5);
             double from = hand.oneIn(2) ? x : x + wide - cover;

@@ -147,6 +147,9 @@ public record Reason(Code code, Map<String, String> with) {
         /** Words behind a zone that its value seems to go on with. */
         @JsonProperty("runsOver")
         RUNS_OVER,
+        /** Print beside it that no reading made a word of. */
+        @JsonProperty("printLeft")
+        PRINT_LEFT,
         /** A character that the field's limits do not let stand there. */
         @JsonProperty("outsideLimits")
         OUTSIDE_LIMITS("character"),

@@ -1,102 +1,115 @@
 package jalon.core.image;
 
-import java.util.Arrays;
+import java.util.function.IntToDoubleFunction;
 
 /**
  * Takes straight rules off a small cut of a page: the lines of a form's boxes, which an engine that expects one line of
- * print takes for a letter, or because of which it gives up. Print never fills most of a pixel row over more than the
- * width of a long word, nor a column over nearly all of a cut's height.
+ * print takes for a letter, or because of which it gives up. A rule is a run of ink much longer than any letter is wide, or
+ * nearly as tall as the cut, and thin where it runs; where a letter crosses it, the letter stays.
  */
 public final class RuledLines {
-    private static final double ROW_FILLED = 0.7;
-    private static final double COLUMN_FILLED = 0.95;
-
-    /** In a narrower cut the feet of bold letters may come near to that. */
-    private static final double LEAST_WIDTH_MM = 25;
+    /** No letter or dash of a line of print is as wide. */
+    private static final double LONG_MM = 10;
 
     /** Rules are thinner; what is thicker is a bar or a picture. */
     private static final double THICKEST_MM = 1;
 
-    private RuledLines() {}
+    private static final double ALL_OF_THE_HEIGHT = 0.95;
+
+    /** At the ends of a cut, where the sides of a box stand, a thin upright line is none of a letter from here on. */
+    private static final double MOST_OF_THE_HEIGHT = 0.6;
+
+    private static final double TALL_MM = 5;
+    private static final double SIDE_MM = 4;
+
+    private final GrayPlane cut;
+    private final boolean[] dark;
+    private final boolean[] ruled;
+
+    private RuledLines(GrayPlane cut) {
+        this.cut = cut;
+        int threshold = Threshold.of(cut);
+        dark = new boolean[cut.pixels().length];
+        for (int i = 0; i < dark.length; i++) {
+            dark[i] = (cut.pixels()[i] & 0xFF) < threshold;
+        }
+        ruled = new boolean[dark.length];
+    }
 
     /** @return the same plane where there are none */
     public static GrayPlane without(GrayPlane cut) {
-        int threshold = Threshold.of(cut);
-        boolean[] rows = new boolean[cut.height()];
-        boolean[] columns = new boolean[cut.width()];
-        if (cut.widthMm() >= LEAST_WIDTH_MM) {
-            for (int y = 0; y < rows.length; y++) {
-                rows[y] = darkInRow(cut, y, threshold) > ROW_FILLED * cut.width();
-            }
-        }
-        for (int x = 0; x < columns.length; x++) {
-            columns[x] = darkInColumn(cut, x, threshold) > COLUMN_FILLED * cut.height();
-        }
-        boolean any = thin(rows, cut) | thin(columns, cut);
-        return any ? whitened(cut, rows, columns) : cut;
+        var lines = new RuledLines(cut);
+        double height = cut.height();
+        double tall = Math.max(MOST_OF_THE_HEIGHT * height, cut.inPixels(TALL_MM));
+        double side = cut.inPixels(SIDE_MM);
+        boolean any = lines.mark(cut.width(), cut.height(), 1, cut.width(), y -> cut.inPixels(LONG_MM))
+                | lines.mark(
+                        cut.height(),
+                        cut.width(),
+                        cut.width(),
+                        1,
+                        x -> x < side || x >= cut.width() - side ? tall : ALL_OF_THE_HEIGHT * height);
+        return any ? lines.whitened() : cut;
     }
 
-    private static int darkInRow(GrayPlane cut, int y, int threshold) {
-        int dark = 0;
-        for (int x = 0; x < cut.width(); x++) {
-            dark += cut.at(x, y) < threshold ? 1 : 0;
-        }
-        return dark;
-    }
-
-    private static int darkInColumn(GrayPlane cut, int x, int threshold) {
-        int dark = 0;
-        for (int y = 0; y < cut.height(); y++) {
-            dark += cut.at(x, y) < threshold ? 1 : 0;
-        }
-        return dark;
-    }
-
-    /** Leaves only runs that are thin enough for a rule, a pixel wider on both sides for their soft edges. */
-    private static boolean thin(boolean[] filled, GrayPlane cut) {
-        int most = (int) Math.ceil(cut.inPixels(THICKEST_MM));
-        boolean[] found = filled.clone();
-        Arrays.fill(filled, false);
+    /**
+     * Marks the runs of one direction that are rules.
+     *
+     * @param length of a line of pixels, of which there are {@code lines}; {@code on} and {@code aside} are the steps to the
+     *     next pixel and to the next line
+     * @param least pixels of a run, for each line
+     */
+    private boolean mark(int length, int lines, int on, int aside, IntToDoubleFunction least) {
         boolean any = false;
-        for (int i = 0; i < found.length; i++) {
-            if (!found[i]) {
-                continue;
+        for (int line = 0; line < lines; line++) {
+            int first = line * aside;
+            int from = 0;
+            while (from < length) {
+                int to = from;
+                // A pixel of paper is a flaw of the rule.
+                while (to < length && (dark[first + to * on] || to + 1 < length && dark[first + (to + 1) * on])) {
+                    to++;
+                }
+                if (to - from >= least.applyAsDouble(line)) {
+                    for (int i = from; i < to; i++) {
+                        any |= marked(first + i * on, line, lines, aside);
+                    }
+                }
+                from = to + 1;
             }
-            int end = i;
-            while (end < found.length && found[end]) {
-                end++;
-            }
-            if (end - i <= most) {
-                Arrays.fill(filled, Math.max(0, i - 1), Math.min(found.length, end + 1), true);
-                any = true;
-            }
-            i = end;
         }
         return any;
     }
 
-    private static GrayPlane whitened(GrayPlane cut, boolean[] rows, boolean[] columns) {
+    /** Marks a rule's pixel and what is dark or soft beside it, unless it is as thick there as a letter that crosses. */
+    private boolean marked(int at, int line, int lines, int aside) {
+        int most = (int) Math.ceil(cut.inPixels(THICKEST_MM));
+        int before = 0;
+        while (before <= most && line - before - 1 >= 0 && dark[at - (before + 1) * aside]) {
+            before++;
+        }
+        int behind = 0;
+        while (behind <= most && line + behind + 1 < lines && dark[at + (behind + 1) * aside]) {
+            behind++;
+        }
+        if (before + behind + 1 > most) {
+            return false;
+        }
+        int last = Math.min(lines - 1 - line, behind + 1);
+        for (int i = -Math.min(line, before + 1); i <= last; i++) {
+            ruled[at + i * aside] = true;
+        }
+        return true;
+    }
+
+    private GrayPlane whitened() {
         byte[] out = cut.pixels().clone();
-        byte paper = (byte) paper(cut);
-        for (int y = 0; y < cut.height(); y++) {
-            for (int x = 0; x < cut.width(); x++) {
-                if (rows[y] || columns[x]) {
-                    out[y * cut.width() + x] = paper;
-                }
+        byte paper = (byte) cut.percentile(0, 0, cut.width(), cut.height(), 1, 0.5);
+        for (int i = 0; i < out.length; i++) {
+            if (ruled[i]) {
+                out[i] = paper;
             }
         }
         return new GrayPlane(cut.width(), cut.height(), out, cut.dpi());
-    }
-
-    /** The brightness that most of the cut has at least. */
-    private static int paper(GrayPlane cut) {
-        int[] counts = cut.histogram();
-        long half = cut.pixels().length / 2;
-        long seen = 0;
-        int level = 255;
-        while (level > 0 && seen + counts[level] < half) {
-            seen += counts[level--];
-        }
-        return level;
     }
 }

@@ -36,6 +36,7 @@ final class FieldSearch {
             Reason.Code.FOUND_OTHERWISE,
             Reason.Code.OF_A_DOUBT,
             Reason.Code.RUNS_OVER,
+            Reason.Code.PRINT_LEFT,
             Reason.Code.OUTSIDE_LIMITS,
             Reason.Code.LOST_BEFORE,
             Reason.Code.SEVERAL_ROWS,
@@ -167,10 +168,11 @@ final class FieldSearch {
     private Judged lookedAgain(Judged first) {
         looks++;
         Reading reading = first.reading();
-        List<SecondLook.Seen> seen = again.at(
+        SecondLook.Looked looked = again.at(
                 reading,
                 text -> judge.judged(reading.reread(text, 1), Certainty.Look.NONE)
                         .value());
+        List<SecondLook.Seen> seen = looked.seen();
         List<Judged> all = new ArrayList<>();
         for (SecondLook.Seen one : seen) {
             Reading as = one.text().equals(reading.text())
@@ -179,6 +181,9 @@ final class FieldSearch {
             if (seen.size() > 1 && one.look() != Certainty.Look.ACCENTS) {
                 String against = seen.get(one == seen.get(0) ? 1 : 0).text();
                 as = as.doubted(Reason.Code.READ_TWO_WAYS.with(one.text(), against));
+            }
+            if (looked.printLeft()) {
+                as = as.doubted(Reason.Code.PRINT_LEFT.with());
             }
             all.add(judge.judged(as, one.look()));
         }

@@ -42,20 +42,32 @@ final class SecondLook {
     record Seen(String text, double certainty, Certainty.Look look) {}
 
     /**
-     * @param value what the field makes of a text: readings that come to the same are the same
-     * @return the likeliest first, at least one
+     * @param seen what may stand there, the likeliest first, at least one
+     * @param printLeft whether there is print in its zone that neither reading made a word of
      */
-    List<Seen> at(Reading reading, UnaryOperator<String> value) {
+    record Looked(List<Seen> seen, boolean printLeft) {}
+
+    /** @param value what the field makes of a text: readings that come to the same are the same */
+    Looked at(Reading reading, UnaryOperator<String> value) {
         PageFacts page = document.page(reading.source().page());
         if (page == null || reading.source().boxMm() == null) {
-            return List.of(new Seen(reading.text(), reading.seen(), Certainty.Look.NONE));
+            return new Looked(List.of(new Seen(reading.text(), reading.seen(), Certainty.Look.NONE)), false);
         }
+        Box zone = reading.again().zone();
+        List<Word> all = zone == null ? List.of() : zones.read(page, zone, Model.OTHER);
+        Box print = reading.source().boxMm();
+        boolean left = all.stream().anyMatch(w -> w.isUnread() && !w.box().overlaps(print));
+        return new Looked(
+                seen(reading, page, all.stream().filter(w -> !w.isUnread()).toList(), value), left);
+    }
+
+    /** @param all words of its zone as they are read by themselves; none where it has no zone */
+    private List<Seen> seen(Reading reading, PageFacts page, List<Word> all, UnaryOperator<String> value) {
         Seen first = new Seen(reading.text(), reading.seen(), Certainty.Look.OTHER);
         Box print = reading.source().boxMm();
         Box zone = reading.again().zone();
         Seen second = first;
         if (zone != null) {
-            List<Word> all = zones.read(page, zone, Model.OTHER);
             second = seen(reading, all);
             if (!same(second, first, value) && all.stream().anyMatch(w -> beside(w, print))) {
                 // The page lost a part of the value: what stands in its print's own box is not all.
@@ -97,6 +109,7 @@ final class SecondLook {
         return (parts.isEmpty() ? List.of(reading.source().boxMm()) : parts)
                 .stream()
                         .flatMap(part -> zones.read(page, part, model).stream())
+                        .filter(w -> !w.isUnread())
                         .toList();
     }
 
@@ -108,9 +121,12 @@ final class SecondLook {
         return value.apply(a.text()).equals(value.apply(b.text()));
     }
 
-    /** A word that is not of a value's print: none of it lies over it, and it was read well enough to be one. */
+    /** A word that is not all of a value's print: it lies beside it or reaches beyond, and was read well enough to be one. */
     private static boolean beside(Word word, Box print) {
-        return !word.box().overlaps(print)
+        Box box = word.box();
+        double letter = Math.min(box.height(), print.height());
+        boolean beyond = box.x() < print.x() - letter || box.right() > print.right() + letter;
+        return (beyond || !box.overlaps(print))
                 && word.certainty() > A_WORD
                 && word.text().codePoints().filter(Character::isLetterOrDigit).count() > 1;
     }

@@ -48,7 +48,9 @@ record ZoneFinder(Finder.ByZone zone, Field field) implements FieldFinder {
         boolean stamped = page.image().coloured().stream().anyMatch(onPage::overlaps);
         if (inside.isEmpty() || stamped) {
             List<Word> alone = search.zones().read(page, onPage, Model.SAME);
-            inside = alone.isEmpty() ? inside : alone;
+            inside = alone.isEmpty()
+                    ? inside
+                    : alone.stream().filter(w -> !w.isUnread()).toList();
         }
         if (holds() == Finder.Holds.LINE || holds() == Finder.Holds.WORD) {
             inside = nearestLine(inside, onPage, fit);

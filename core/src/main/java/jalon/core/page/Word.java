@@ -9,4 +9,11 @@ package jalon.core.page;
  * @param certainty 0..1 as the reading engine says; 1 for text that came with the file
  * @param line words of one printed line share this number; lines are numbered in reading order from 0
  */
-public record Word(String text, Box box, double certainty, int line) {}
+public record Word(String text, Box box, double certainty, int line) {
+    /** The text of print that no word was read from. */
+    public static final String UNREAD = "\uFFFD";
+
+    public boolean isUnread() {
+        return text.equals(UNREAD);
+    }
+}

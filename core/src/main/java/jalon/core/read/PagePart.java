@@ -2,12 +2,13 @@ package jalon.core.read;
 
 import jalon.core.image.ColourDrop;
 import jalon.core.image.GrayPlane;
-import jalon.core.image.RuledLines;
+import jalon.core.image.PrintAlone;
 import jalon.core.page.Box;
 import jalon.core.page.Millimetres;
 import jalon.core.page.Word;
 import jalon.core.text.TextReader;
 import java.awt.image.BufferedImage;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
@@ -73,6 +74,12 @@ record PagePart(BufferedImage picture, double dpi, Box at, int rotation, double 
             return new Box(box.x() + part.x(), box.y() + part.y(), box.width(), box.height());
         }
 
+        Cut part(PrintAlone print) {
+            var moved =
+                    new Box(corner.x() + print.at().x(), corner.y() + print.at().y(), 0, 0);
+            return new Cut(print.plane(), tilt, moved, part);
+        }
+
         Box of(Box zone) {
             Box straight =
                     tilt.toStraight(new Box(zone.x() - part.x(), zone.y() - part.y(), zone.width(), zone.height()));
@@ -105,15 +112,29 @@ record PagePart(BufferedImage picture, double dpi, Box at, int rotation, double 
         return new Cut(cut, tilt, corner, at);
     }
 
-    /** @param seen the picture of this part, or what was made of it */
+    /**
+     * @param seen the picture of this part, or what was made of it
+     * @return of one line also what no word was read from, see {@link Word#isUnread}
+     */
     List<Word> read(BufferedImage seen, Box zone, TextReader reader) {
         Cut cut = straight(seen, zone, PAPER_AROUND_MM);
         if (cut.plane() == null) {
             return List.of();
         }
-        boolean line = zone.height() <= ONE_LINE_MM;
-        var layout = line ? TextReader.Layout.LINE : TextReader.Layout.BLOCK;
-        return reader.read(line ? RuledLines.without(cut.plane()) : cut.plane(), layout).stream()
+        if (zone.height() > ONE_LINE_MM) {
+            return words(cut, reader.read(cut.plane(), TextReader.Layout.BLOCK));
+        }
+        PrintAlone print = PrintAlone.on(cut.plane());
+        List<Word> words = new ArrayList<>(reader.read(print.plane(), TextReader.Layout.LINE));
+        print.leftBy(words.stream().map(Word::box).toList())
+                .forEach(left -> words.add(new Word(Word.UNREAD, left, 0, 0)));
+        return words(cut.part(print), words).stream()
+                .filter(w -> !w.isUnread() || zone.holdsCentreOf(w.box()))
+                .toList();
+    }
+
+    private static List<Word> words(Cut cut, List<Word> onCut) {
+        return onCut.stream()
                 .map(w -> new Word(w.text(), cut.onPage(w.box()), w.certainty(), w.line()))
                 .toList();
     }

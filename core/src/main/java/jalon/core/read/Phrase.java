@@ -26,22 +26,25 @@ public final class Phrase {
     /** What a letter with an accent becomes when a page's model does not know it: one letter, two, or nothing. */
     private static final String LOST_ACCENT = ".{0,2}";
 
+    /** What a capital I before small letters is taken for: an l, a 1, and with its feet a T or a J. */
+    private static final String CAPITAL_I = "[iltj1]";
+
     /** With fewer letters left that are sure, an accent is taken for exactly one letter. */
     private static final int ENOUGH_LETTERS = 4;
 
     private static final double BUT_FOR_BLANKS = 0.97;
-    private static final double BUT_FOR_ACCENTS = 0.95;
+    private static final double BUT_FOR_ONE_SIGN = 0.95;
 
     private final List<String> parts;
 
-    /** For each part what it may look like without its accents; null for one that has none. */
-    private final List<Pattern> withoutAccents;
+    /** For each part what it may come as, its accents lost or its first letter mistaken; null for one that has neither. */
+    private final List<Pattern> mistaken;
 
     private final String letters;
     private final int mistakes;
 
-    private Phrase(List<String> parts, List<Pattern> withoutAccents) {
-        this.withoutAccents = withoutAccents;
+    private Phrase(List<String> parts, List<Pattern> mistaken) {
+        this.mistaken = mistaken;
         this.parts = parts;
         this.letters = String.join("", parts);
         this.mistakes = parts.stream().mapToInt(Phrase::allowed).sum();
@@ -49,29 +52,34 @@ public final class Phrase {
 
     public static Phrase of(String text) {
         List<String> parts = new ArrayList<>();
-        List<Pattern> withoutAccents = new ArrayList<>();
+        List<Pattern> mistaken = new ArrayList<>();
         for (String part : text.split("\\s+")) {
             String plain = plain(part);
             if (!plain.isEmpty()) {
                 parts.add(plain);
-                withoutAccents.add(withoutAccents(part));
+                mistaken.add(mistaken(part));
             }
         }
-        return new Phrase(parts, withoutAccents);
+        return new Phrase(parts, mistaken);
     }
 
-    private static Pattern withoutAccents(String part) {
+    private static Pattern mistaken(String part) {
         List<String> letters = part.codePoints()
                 .filter(Character::isLetterOrDigit)
                 .mapToObj(Character::toString)
                 .toList();
         long sure = letters.stream().filter(l -> l.charAt(0) < 0x80).count();
-        if (sure == letters.size() || sure == 0) {
+        boolean begins = letters.size() > 1
+                && letters.get(0).equals("I")
+                && Character.isLowerCase(letters.get(1).charAt(0));
+        if (!begins && sure == letters.size() || sure == 0) {
             return null;
         }
         String lost = sure < ENOUGH_LETTERS ? "." : LOST_ACCENT;
-        StringBuilder pattern = new StringBuilder();
-        letters.forEach(l -> pattern.append(l.charAt(0) < 0x80 ? l.toLowerCase(Locale.ROOT) : lost));
+        StringBuilder pattern = new StringBuilder(begins ? CAPITAL_I : "");
+        letters.stream()
+                .skip(begins ? 1 : 0)
+                .forEach(l -> pattern.append(l.charAt(0) < 0x80 ? l.toLowerCase(Locale.ROOT) : lost));
         return Pattern.compile(pattern.toString());
     }
 
@@ -90,7 +98,10 @@ public final class Phrase {
         return find(words).filter(hit -> {
             Word first = hit.words().get(0);
             String seen = plain(first.text());
-            return seen.isEmpty() || seen.charAt(0) == letters.charAt(0) || first.certainty() < CLEAR;
+            return seen.isEmpty()
+                    || seen.charAt(0) == letters.charAt(0)
+                    || first.certainty() < CLEAR
+                    || mistaken.get(0) != null && mistaken.get(0).matcher(seen).matches();
         });
     }
 
@@ -158,8 +169,8 @@ public final class Phrase {
 
     private double likeness(int part, String seen) {
         double likeness = likeness(parts.get(part), seen);
-        Pattern lost = withoutAccents.get(part);
-        return likeness == 0 && lost != null && lost.matcher(seen).matches() ? BUT_FOR_ACCENTS : likeness;
+        Pattern other = mistaken.get(part);
+        return likeness == 0 && other != null && other.matcher(seen).matches() ? BUT_FOR_ONE_SIGN : likeness;
     }
 
     /** Letters and digits only, without accents, lower case. */

@@ -20,7 +20,7 @@ public final class ReadZone {
 
     /**
      * @param zone on the upright page, its sides along the print
-     * @return the words, boxes on the upright page
+     * @return the words, boxes on the upright page; of one line also what no word was read from, see {@link Word#isUnread}
      */
     public static List<Word> read(Scan scan, PageFacts page, Box zone, TextReader reader) {
         BufferedImage picture = Repaired.of(
@@ -34,11 +34,10 @@ public final class ReadZone {
         if (ink == null) {
             return asItIs;
         }
-        List<Word> under = part.under(ink, zone, reader, Line::certaintyOf);
+        List<Word> under = part.under(ink, zone, reader, Line::certaintyOfValue);
         // A value written in the coloured ink itself is gone with it; then it stands in the other reading.
-        return Line.certaintyOf(under) >= LEAST_UNDER || Line.certaintyOf(under) >= Line.certaintyOf(asItIs)
-                ? under
-                : asItIs;
+        double certainty = Line.certaintyOfValue(under);
+        return certainty >= LEAST_UNDER || certainty >= Line.certaintyOfValue(asItIs) ? under : asItIs;
     }
 
     /**

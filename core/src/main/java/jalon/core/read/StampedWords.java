@@ -58,9 +58,10 @@ final class StampedWords {
                         place.width() + 2 * SIDES_MM,
                         place.height() + 2 * ABOVE_MM)
                 .within(image.widthMm(), image.heightMm());
-        List<Word> under = ReadZone.withoutInk(scan, page, zone, reader).stream()
-                .filter(w -> place.overlaps(w.box()))
+        List<Word> without = ReadZone.withoutInk(scan, page, zone, reader).stream()
+                .filter(w -> !w.isUnread())
                 .toList();
+        List<Word> under = without.stream().filter(w -> place.overlaps(w.box())).toList();
         List<Word> before = words.stream().filter(w -> place.overlaps(w.box())).toList();
         if (under.isEmpty() || mean(under) <= mean(before)) {
             return words;
@@ -79,9 +80,14 @@ final class StampedWords {
             }
         }
         int lines = words.stream().mapToInt(Word::line).max().orElse(0) + 1;
+        // Beside the ink too, where the page had joined a word to what lies under it.
+        List<Word> found = without.stream()
+                .filter(w -> under.contains(w)
+                        || kept.stream().noneMatch(k -> k.box().overlaps(w.box())))
+                .toList();
         kept.addAll(
                 at < 0 ? kept.size() : at,
-                under.stream()
+                found.stream()
                         .map(u -> new Word(u.text(), u.box(), u.certainty(), lines + u.line()))
                         .toList());
         return List.copyOf(kept);

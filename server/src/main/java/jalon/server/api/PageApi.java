@@ -12,6 +12,7 @@ import jalon.server.picture.Recipes;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
@@ -88,7 +89,7 @@ class PageApi {
         if (reading.missed() > 0) {
             throw Problem.BOX_NOT_READ.with(page);
         }
-        String text = String.join(" ", words.stream().map(Word::text).toList());
+        String text = words.stream().filter(w -> !w.isUnread()).map(Word::text).collect(Collectors.joining(" "));
         return new ReadText(text, wanted.box());
     }
 
