@@ -1,7 +1,6 @@
 package jalon.core.image;
 
 import jalon.core.page.Box;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -40,30 +39,33 @@ public record PrintAlone(GrayPlane plane, Box at) {
     public static PrintAlone on(GrayPlane cut) {
         GrayPlane clean = RuledLines.without(cut);
         Blobs blobs = ink(clean);
-        List<Box> print = new ArrayList<>();
-        List<Box> specks = new ArrayList<>();
-        IntStream.range(0, blobs.count).forEach(b -> {
-            Box box = box(blobs, b, clean);
-            double larger = Math.max(box.width(), box.height());
-            if (larger >= PRINT_MM && Math.min(box.width(), box.height()) >= THINNEST_MM) {
-                print.add(box.grown(ALONE_MM));
-            } else if (larger <= LARGEST_SPECK_MM) {
-                specks.add(box);
-            }
-        });
-        specks.removeIf(speck -> print.stream().anyMatch(speck::overlaps));
+        List<Box> all = IntStream.range(0, blobs.count)
+                .mapToObj(b -> box(blobs, b, clean))
+                .toList();
+        List<Box> around = all.stream()
+                .filter(PrintAlone::isPrint)
+                .map(b -> b.grown(ALONE_MM))
+                .toList();
+        List<Box> specks = all.stream()
+                .filter(b -> Math.max(b.width(), b.height()) <= LARGEST_SPECK_MM)
+                .filter(b -> around.stream().noneMatch(b::overlaps))
+                .toList();
         Box whole = new Box(0, 0, clean.widthMm(), clean.heightMm());
-        Box all = print.stream().reduce(Box::union).orElse(whole).grown(PAPER_MM - ALONE_MM);
-        boolean fits = clean == cut && specks.isEmpty() && all.height() > MUCH_PRINT * whole.height();
-        if (print.isEmpty() || fits) {
+        Box print = all.stream()
+                .filter(b -> around.stream().anyMatch(b::overlaps))
+                .reduce(Box::union)
+                .orElse(whole)
+                .grown(PAPER_MM);
+        boolean fits = clean == cut && specks.isEmpty() && print.height() > MUCH_PRINT * whole.height();
+        if (around.isEmpty() || fits) {
             return new PrintAlone(clean, whole);
         }
         GrayPlane alone =
                 clean.whitened(specks.stream().map(s -> s.grown(SOFT_EDGE_MM)).toList());
-        int left = (int) Math.max(0, clean.inPixels(all.x()));
-        int top = (int) Math.max(0, clean.inPixels(all.y()));
+        int left = (int) Math.max(0, clean.inPixels(print.x()));
+        int top = (int) Math.max(0, clean.inPixels(print.y()));
         GrayPlane cropped = alone.cut(
-                left, top, (int) clean.inPixels(all.right()) - left, (int) clean.inPixels(all.bottom()) - top);
+                left, top, (int) clean.inPixels(print.right()) - left, (int) clean.inPixels(print.bottom()) - top);
         return new PrintAlone(cropped, new Box(clean.mm(left), clean.mm(top), cropped.widthMm(), cropped.heightMm()));
     }
 
@@ -84,8 +86,12 @@ public record PrintAlone(GrayPlane plane, Box at) {
                 .filter(b -> b.height() > SHORTEST * tall && b.height() < TALLEST * tall && b.width() < WIDEST * tall)
                 .filter(b -> b.centreY() > line.y() && b.centreY() < line.bottom())
                 .filter(b -> words.stream()
-                        .noneMatch(w -> w.grown(SHORTEST * tall / 2).overlaps(b)))
+                        .noneMatch(w -> w.grown(SHORTEST * tall / 2).holdsCentreOf(b)))
                 .toList();
+    }
+
+    private static boolean isPrint(Box ink) {
+        return Math.max(ink.width(), ink.height()) >= PRINT_MM && Math.min(ink.width(), ink.height()) >= THINNEST_MM;
     }
 
     private static Box box(Blobs blobs, int b, GrayPlane plane) {

@@ -111,21 +111,41 @@ class IndexerTest {
         assertThat(name.state()).isEqualTo(FieldValue.State.SURE);
     }
 
-    @Test
-    void aZoneOfWhichThePageLostAWordIsNotSure() throws Exception {
-        var page = page(1, 0, List.of(new Word("Cosimo", new Box(72, 50, 14, 3), 0.95, 0)));
-        ZoneReader both = (p, box, model) -> box.width() > 20
-                ? List.of(
-                        new Word("Cosimo", new Box(72, 50, 14, 3), 0.95, 0),
-                        new Word("Tessaro", new Box(88, 50, 15, 3), 0.9, 0))
-                : page.words();
-        var name = index(
-                        "\"fields\":[{\"field\":\"name\",\"finders\":[{\"by\":\"zone\",\"boxMm\":[70,48,50,7]}]}]",
+    private static FieldValue lostOnPage(String seen, double x, Word... wide) throws Exception {
+        var page = page(1, 0, List.of(new Word(seen, new Box(x, 50, 2.3 * seen.length(), 3), 0.95, 0)));
+        ZoneReader both = (p, box, model) -> box.width() > 20 ? List.of(wide) : page.words();
+        return index(
+                        "\"fields\":[{\"field\":\"f\",\"finders\":[{\"by\":\"zone\",\"boxMm\":[70,48,50,7]}]}]",
                         both,
                         page)
-                .get("name");
+                .get("f");
+    }
+
+    @Test
+    void aZoneOfWhichThePageLostAWordIsNotSure() throws Exception {
+        Word first = new Word("Cosimo", new Box(72, 50, 14, 3), 0.95, 0);
+        FieldValue name = lostOnPage("Cosimo", 72, first, new Word("Tessaro", new Box(88, 50, 15, 3), 0.9, 0));
         assertThat(name.value()).isEqualTo("Cosimo Tessaro");
         assertThat(name.state()).isEqualTo(FieldValue.State.DOUBTFUL);
+    }
+
+    /** "20" of "202,20" was sure: its own print, read again by itself, says so too. */
+    @Test
+    void aZoneOfWhichThePageLostABeginningIsNotSure() throws Exception {
+        FieldValue amount = lostOnPage("20", 79.2, new Word("202,20", new Box(72, 50, 12, 3), 0.9, 0));
+        assertThat(amount.value()).isEqualTo("202,20");
+        assertThat(amount.state()).isEqualTo(FieldValue.State.DOUBTFUL);
+    }
+
+    @Test
+    void aZoneWithPrintThatNoReadingMadeAWordOfIsNotSure() throws Exception {
+        Word seen = new Word("20", new Box(79.2, 50, 4.6, 3), 0.95, 0);
+        FieldValue amount = lostOnPage("20", 79.2, seen, new Word(Word.UNREAD, new Box(72, 50, 2, 3), 0, 0));
+        assertThat(amount.value()).isEqualTo("20");
+        assertThat(amount.reasons()).contains(Reason.Code.PRINT_LEFT.with());
+        assertThat(amount.state()).isEqualTo(FieldValue.State.DOUBTFUL);
+        FieldValue covered = lostOnPage("20", 79.2, seen, new Word(Word.UNREAD, new Box(80, 50, 2, 3), 0, 0));
+        assertThat(covered.state()).isEqualTo(FieldValue.State.SURE);
     }
 
     @Test

@@ -22,6 +22,9 @@ class PhraseTest {
                 "Our ref|Your ref|-1",
                 "PM-4821|(PM4821)|0",
                 "Ref|Reg|-1",
+                "Ihr Zeichen|Thr Zeichen: 48|0",
+                "Ihr Zeichen|lhr Zeichen: 48|0",
+                "Ihr Zeichen|Uhr Zeichen: 48|-1",
             })
     void isFoundWithItsLettersMisreadNowAndThen(String phrase, String text, int at) {
         String[] parts = text.split(" ");
@@ -31,5 +34,6 @@ class PhraseTest {
         var hit = Phrase.of(phrase).find(words);
         assertThat(hit.map(Phrase.Hit::from).orElse(-1)).isEqualTo(at);
         hit.ifPresent(h -> assertThat(h.score()).isBetween(0.5, 0.9));
+        assertThat(Phrase.of(phrase).findClear(words)).isEqualTo(hit);
     }
 }
