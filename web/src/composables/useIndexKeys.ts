@@ -9,6 +9,7 @@ interface View {
   follow: () => void
   undo: () => void
   redo: () => void
+  nextBatch: () => void
   toPages: () => void
   toFiling: () => void
   toTable: () => void
@@ -29,6 +30,7 @@ export function useIndexKeys(x: Indexing, view: View) {
     else if (x.doubts.value.length) void x.nextDoubt()
     else view.toFiling()
   }
+  const next = () => (x.doubtsOpen.value.length ? void x.nextDoubt() : view.nextBatch())
   useKeys([
     { key: 'Enter', on: ['Enter'], ...typing, label: t('indexDesk.settle'), run: enter },
     {
@@ -48,7 +50,7 @@ export function useIndexKeys(x: Indexing, view: View) {
     },
     { key: 'Ctrl+0', on: ['0'], ctrl: true, ...typing, label: t('indexDesk.absent'), run: x.absent },
     { key: 'Ctrl+D', on: ['d'], ctrl: true, ...typing, label: t('indexDesk.asBefore'), run: x.asBefore },
-    letter('N', 'indexDesk.next', () => void x.nextDoubt()),
+    letter('N', 'indexDesk.next', next),
     { key: 'Z', on: ['z'], shift: false, label: t('pageDesk.undo'), run: view.undo },
     { key: 'Shift+Z', on: ['Z'], shift: true, label: t('pageDesk.redo'), run: view.redo },
     { key: '[', on: ['['], label: t('pageDesk.prevDoc'), run: () => x.stepDocument(-1) },

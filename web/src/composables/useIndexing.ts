@@ -12,13 +12,13 @@ export interface Taken {
   box: Box
 }
 
-/** Where a desk begins, as its address says it: with this document, at this field. */
 /** The box around two. */
 function around(a: Box, b: Box): Box {
   const [x, y] = [Math.min(a[0], b[0]), Math.min(a[1], b[1])]
   return [x, y, Math.max(a[0] + a[2], b[0] + b[2]) - x, Math.max(a[1] + a[3], b[1] + b[3]) - y]
 }
 
+/** Where a desk begins, as its address says it: with this document, at this field. */
 export interface Start {
   document?: number
   field?: string
@@ -236,6 +236,7 @@ export function useIndexing(
     pageNo,
     message,
     doubts,
+    doubtsOpen,
     beside,
     openAt: computed(() => claimOf(document.value)?.with),
     locked,

@@ -12,10 +12,11 @@ const props = defineProps<{
   batchNo: string
   documents: number
   pages: Map<number, Schema['DeskPage']>
+  next: Schema['Row'] | null
 }>()
-defineEmits<{ pages: []; table: []; filing: [] }>()
+defineEmits<{ pages: []; table: []; filing: []; next: [] }>()
 const { t } = useI18n()
-const { documentNo, document, type, fields, field, draft, taken, doubts, locked } = props.indexing
+const { documentNo, document, type, fields, field, draft, taken, doubts, doubtsOpen, locked } = props.indexing
 const column = ref<HTMLElement>()
 
 /** Puts the cursor into the current field, all of it chosen, so that typing takes its place. */
@@ -56,8 +57,15 @@ defineExpose({ focus, typing })
       <span v-else class="soft">{{ t('indexDesk.left', doubts.length) }}</span>
       <span class="stretch" />
       <KeyButton k="B" @click="$emit('pages')">{{ t('indexDesk.toPages') }}</KeyButton>
-      <KeyButton v-if="doubts.length" k="N" @click="indexing.nextDoubt">{{ t('indexDesk.next') }}</KeyButton>
-      <KeyButton v-else main k="Enter" @click="$emit('filing')">{{ t('indexDesk.fileIt') }}</KeyButton>
+      <KeyButton v-if="doubtsOpen.length" k="N" @click="indexing.nextDoubt">
+        {{ t('indexDesk.next') }}
+      </KeyButton>
+      <KeyButton v-else-if="next" k="N" :title="next.title" @click="$emit('next')">
+        {{ t('indexDesk.nextBatch', { no: next.no, n: next.doubts }, next.doubts) }}
+      </KeyButton>
+      <KeyButton v-if="!doubts.length" main k="Enter" @click="$emit('filing')">
+        {{ t('indexDesk.fileIt') }}
+      </KeyButton>
     </footer>
   </div>
 </template>

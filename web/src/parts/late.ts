@@ -17,6 +17,13 @@ export function lateness(r: Schema['Row'], now: number): Lateness {
 export const workable = (r: Schema['Row']) =>
   ['pages', 'index', 'filing'].includes(r.stage) && !r.filing && r.free
 
+/** What a person goes on with: what is theirs before what is nobody's, and that before what is with a colleague. */
+export const nextFor = (rows: Schema['Row'][]) =>
+  rows.find((r) => workable(r) && r.mine) ??
+  rows.find((r) => workable(r) && !r.with) ??
+  rows.find(workable) ??
+  null
+
 const RANK: Record<string, number> = { urgent: 0, high: 1, normal: 2 }
 
 /** Batches at work before those that are done; by priority, then by what is due first, as it is shown. */

@@ -2,23 +2,22 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
-import { api, type Schema } from '../api/client'
+import { api } from '../api/client'
 import { useBoardFilter } from '../composables/useBoardFilter'
 import { useEvents } from '../composables/useEvents'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
+import { useOpenBatch } from '../composables/useOpenBatch'
 import BoardFilters from '../parts/BoardFilters.vue'
 import BoardTable from '../parts/BoardTable.vue'
 import NextForMe from '../parts/NextForMe.vue'
 import WaitingFor from '../parts/base/WaitingFor.vue'
-import { byUrgency, workable } from '../parts/late'
+import { byUrgency, nextFor } from '../parts/late'
 import { useSession } from '../session'
 
 // Asked for now and then: the board does not wait for it.
 const BatchCard = defineAsyncComponent(() => import('../parts/BatchCard.vue'))
 const { t } = useI18n()
-const router = useRouter()
 const session = useSession()
 const { data, loading, problem, load } = useLoad(() => api.GET('/api/board'))
 // A batch being read tells of every page; once a second is often enough to look.
@@ -32,21 +31,8 @@ const empty = computed(() => (rows.value.length ? t('board.noneSuch') : t('board
 const at = ref(0)
 const card = ref(false)
 watch(shown, (s) => (at.value = Math.min(at.value, Math.max(0, s.length - 1))))
-const next = computed(
-  () =>
-    rows.value.find((r) => workable(r) && r.mine) ??
-    rows.value.find((r) => workable(r) && !r.with) ??
-    rows.value.find(workable) ??
-    null,
-)
-
-async function open(r: Schema['Row'] | null | undefined) {
-  if (!r || r.withdrawn || r.stage === 'intake') return
-  // Whoever opens a batch to work on it has it from then on.
-  if (workable(r) && !r.mine)
-    await api.POST('/api/batches/{no}/take', { params: { path: { no: r.no } }, body: { over: false } })
-  void router.push({ name: r.stage === 'done' ? 'filing' : r.stage, params: { no: r.no } })
-}
+const next = computed(() => nextFor(rows.value))
+const open = useOpenBatch()
 function openAt(index: number) {
   at.value = index
   void open(shown.value[index])

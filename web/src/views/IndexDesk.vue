@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { pictureOf } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { startOf, useIndexing } from '../composables/useIndexing'
+import { useNextBatch } from '../composables/useNextBatch'
 import { useIndexKeys } from '../composables/useIndexKeys'
 import BatchHeld from '../parts/BatchHeld.vue'
 import BatchLine from '../parts/BatchLine.vue'
@@ -48,7 +49,17 @@ function toTable() {
   const query = { document: documentNo.value, field: field.value ?? undefined }
   void router.push({ name: 'table', params: { no: props.no }, query })
 }
+const { next, go } = useNextBatch(
+  props.no,
+  () => !!batch.value && !indexing.doubtsOpen.value.length,
+  async () => !locked.value && !indexing.doubts.value.length && (await moveTo('filing')),
+)
+function nextBatch() {
+  if (next.value) void go()
+  else message.value = t('indexDesk.noNextBatch')
+}
 useIndexKeys(indexing, {
+  nextBatch,
   toTable,
   typing: () => !!column.value?.typing(),
   zoom: (factor) => viewer.value?.zoom(factor),
@@ -100,6 +111,8 @@ useIndexKeys(indexing, {
         :batch-no="no"
         :documents="documents.length"
         :pages="pageByNo"
+        :next="next"
+        @next="nextBatch"
         @pages="goTo('pages')"
         @table="toTable"
         @filing="goTo('filing')"

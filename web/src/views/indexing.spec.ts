@@ -1,6 +1,6 @@
 import type { VueWrapper } from '@vue/test-utils'
 import { afterEach, describe, expect, test, vi } from 'vitest'
-import { batch, doc, page, value } from '../test/fixtures'
+import { batch, doc, page, row, value } from '../test/fixtures'
 import { refused, screen, type Answers } from '../test/screen'
 import IndexDesk from './IndexDesk.vue'
 import TableDesk from './TableDesk.vue'
@@ -92,6 +92,32 @@ describe('the Index desk', () => {
     await view.find('.field.current input').trigger('keydown', { key: 'Enter' })
     await vi.waitFor(() => expect(view.text()).toContain('All settled.'))
     expect(view.sent[0][1]).toMatchObject({ act: 'settle', field: 'vessel', value: 'PM-4821-K' })
+  })
+  test('goes on to the doubts of the next batch, and leaves this one to filing', async () => {
+    const settled = batch(two.pages, [doc(1, [1, 2], { vessel: value('settled', 'PM-4821-K') })])
+    const rows = [
+      row({ no: 'B-0412', stage: 'index', doubts: 1, free: true }),
+      row({ no: 'B-0414', stage: 'index', doubts: 4, free: true }),
+      row({ no: 'B-0415', stage: 'index', doubts: 0, free: true }),
+      row({ no: 'B-0416', stage: 'pages', doubts: 9, free: true }),
+    ]
+    const view = await show(IndexDesk, {
+      answers: {
+        ...answers(),
+        [`POST ${B}/decisions`]: settled,
+        [`POST ${B}/stage`]: settled,
+        '/api/board': { batches: rows },
+      },
+      props: { no: 'B-0412' },
+    })
+    await vi.waitFor(() => expect(view.find('.field.current input').exists()).toBe(true))
+    expect(view.asked, 'nobody asks before it is needed').not.toContain('/api/board')
+    await view.find('.field.current input').setValue('PM-4821-K')
+    await view.find('.field.current input').trigger('keydown', { key: 'Enter' })
+    await vi.waitFor(() => expect(view.text()).toContain('B-0414: 4 doubts'))
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'n', bubbles: true }))
+    await vi.waitFor(() => expect(view.sent.at(-1)?.[0]).toBe('/api/batches/B-0414/take'))
+    expect(view.sent.at(-2)).toEqual([`${B}/stage`, { to: 'filing' }])
   })
   test('takes what the document before has on one key, and says where there is none', async () => {
     const view = await show(IndexDesk, {

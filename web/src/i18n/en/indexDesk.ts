@@ -9,6 +9,8 @@ export default {
   notThere: 'not on the document',
   settle: 'Settle',
   next: 'Next doubt',
+  nextBatch: '{no}: {n} doubt | {no}: {n} doubts',
+  noNextBatch: 'No other batch has doubts for you.',
   allSettled: 'All settled.',
   fileIt: 'File it',
   toPages: 'Back to pages',

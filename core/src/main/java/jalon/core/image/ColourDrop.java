@@ -2,7 +2,8 @@ package jalon.core.image;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
-import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Takes a coloured ink off a page and leaves the black, as a lamp of the ink's own colour does in a scanner: of red, green
@@ -36,16 +37,18 @@ public final class ColourDrop {
      */
     public record Ink(int shift, int level) {}
 
-    /** The coloured ink there is most of, or null when there is hardly any. */
-    public static Ink inkOf(BufferedImage image, Colour wanted) {
+    /** The coloured inks of a picture, of each channel the one that most of it has; none where there is hardly any. */
+    public static List<Ink> inksOf(BufferedImage image, Colour wanted) {
         if (image.getColorModel().getNumColorComponents() < 3) {
-            return null;
+            return List.of();
         }
         int[][] levels = new int[3][256];
-        int[] counts = new int[3];
+        long[] counts = new long[3];
         int[] row = new int[image.getWidth()];
         int every = Math.max(1, image.getHeight() / 600);
         long seen = 0;
+        PaperColour paper = PaperColour.of(image);
+        int coloured = paper.least(COLOURED);
         for (int y = 0; y < image.getHeight(); y += every) {
             image.getRGB(0, y, row.length, 1, row, 0, row.length);
             seen += row.length;
@@ -53,7 +56,7 @@ public final class ColourDrop {
                 int r = (rgb >> 16) & 0xFF;
                 int g = (rgb >> 8) & 0xFF;
                 int b = rgb & 0xFF;
-                if (ColouredInk.colourOf(rgb) >= COLOURED) {
+                if (paper.colourOf(r, g, b) >= coloured) {
                     int most = Math.max(r, Math.max(g, b));
                     int channel = most == r ? 0 : most == g ? 1 : 2;
                     levels[channel][most]++;
@@ -61,20 +64,21 @@ public final class ColourDrop {
                 }
             }
         }
-        int channel = wanted == Colour.ANY ? largest(counts) : wanted.ordinal();
-        if (counts[channel] < LEAST_SHARE * seen) {
-            return null;
-        }
-        int below = 0;
-        int level = 0;
-        while (below + levels[channel][level] < DARKEST_PART * counts[channel]) {
-            below += levels[channel][level++];
-        }
-        return new Ink(16 - 8 * channel, Math.max(60, level));
+        long least = (long) (LEAST_SHARE * seen);
+        return IntStream.range(0, 3)
+                .filter(channel -> wanted == Colour.ANY || wanted.ordinal() == channel)
+                .filter(channel -> counts[channel] > 0 && counts[channel] >= least)
+                .mapToObj(channel -> new Ink(16 - 8 * channel, Math.max(60, level(levels[channel], counts[channel]))))
+                .toList();
     }
 
-    private static int largest(int[] counts) {
-        return Arrays.stream(counts).max().orElse(0) == counts[0] ? 0 : counts[1] >= counts[2] ? 1 : 2;
+    private static int level(int[] levels, long count) {
+        long below = 0;
+        int level = 0;
+        while (below + levels[level] < DARKEST_PART * count) {
+            below += levels[level++];
+        }
+        return level;
     }
 
     /** How an ink lies over print. */
@@ -85,23 +89,34 @@ public final class ColourDrop {
         COVERING
     }
 
-    /** The page with only what is not that ink, in grey. */
-    public static BufferedImage without(BufferedImage image, Ink ink, Lies lies) {
+    /** The page with only what is not of these inks, in grey. Where one of them may be, it is taken off. */
+    public static BufferedImage without(BufferedImage image, List<Ink> inks, Lies lies) {
         var out = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_BYTE_GRAY);
         byte[] px = ((DataBufferByte) out.getRaster().getDataBuffer()).getData();
-        byte[] to = new byte[256];
-        for (int v = 0; v < 256; v++) {
-            double part = (double) v / ink.level();
-            double share = lies == Lies.LIKE_GLASS ? part : (part - PRINT_UNDER) / (INK_ALONE - PRINT_UNDER);
-            to[v] = (byte) Math.round(255 * Math.max(0, Math.min(1, share)));
-        }
+        int[][] to = inks.stream().map(ink -> brightness(ink, lies)).toArray(int[][]::new);
+        int[] shift = inks.stream().mapToInt(Ink::shift).toArray();
         int[] row = new int[image.getWidth()];
         for (int y = 0; y < image.getHeight(); y++) {
             image.getRGB(0, y, row.length, 1, row, 0, row.length);
             for (int x = 0; x < row.length; x++) {
-                px[y * row.length + x] = to[(row[x] >> ink.shift()) & 0xFF];
+                int brightest = 0;
+                for (int i = 0; i < shift.length; i++) {
+                    brightest = Math.max(brightest, to[i][(row[x] >> shift[i]) & 0xFF]);
+                }
+                px[y * row.length + x] = (byte) brightest;
             }
         }
         return out;
+    }
+
+    /** What each level of an ink's channel becomes. */
+    private static int[] brightness(Ink ink, Lies lies) {
+        return IntStream.range(0, 256)
+                .map(v -> {
+                    double part = (double) v / ink.level();
+                    double share = lies == Lies.LIKE_GLASS ? part : (part - PRINT_UNDER) / (INK_ALONE - PRINT_UNDER);
+                    return (int) Math.round(255 * Math.max(0, Math.min(1, share)));
+                })
+                .toArray();
     }
 }

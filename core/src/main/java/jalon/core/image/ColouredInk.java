@@ -21,20 +21,13 @@ public final class ColouredInk {
 
     private ColouredInk() {}
 
-    /** By how much red, green and blue of a packed pixel differ at most. */
-    static int colourOf(int rgb) {
-        int r = (rgb >> 16) & 0xFF;
-        int g = (rgb >> 8) & 0xFF;
-        int b = rgb & 0xFF;
-        return Math.max(r, Math.max(g, b)) - Math.min(r, Math.min(g, b));
+    private static int colourOf(int rgb, PaperColour paper) {
+        return paper.colourOf((rgb >> 16) & 0xFF, (rgb >> 8) & 0xFF, rgb & 0xFF);
     }
 
     /** The same for three bytes that follow each other; the usual kind of picture, many times quicker to get at so. */
-    private static int colourOf(byte[] bgr, int at) {
-        int b = bgr[at] & 0xFF;
-        int g = bgr[at + 1] & 0xFF;
-        int r = bgr[at + 2] & 0xFF;
-        return Math.max(r, Math.max(g, b)) - Math.min(r, Math.min(g, b));
+    private static int colourOf(byte[] bgr, int at, PaperColour paper) {
+        return paper.colourOf(bgr[at + 2] & 0xFF, bgr[at + 1] & 0xFF, bgr[at] & 0xFF);
     }
 
     /** @return boxes on the image as it is, in mm; none for bitonal and grey images */
@@ -46,25 +39,29 @@ public final class ColouredInk {
         double cell = Millimetres.pixels(CELL_MM, dpi);
         int columns = (int) Math.ceil(image.getWidth() / cell);
         int rows = (int) Math.ceil(image.getHeight() / cell);
-        int[] coloured = new int[columns * rows];
+        int[] inCell = new int[columns * rows];
         // About 100 dpi is enough: a stroke of 0.3 mm is a pixel wide.
         int every = Math.max(1, (int) (dpi / 100));
         byte[] bgr = image.getType() == BufferedImage.TYPE_3BYTE_BGR
                         && image.getRaster().getParent() == null
                 ? ((DataBufferByte) image.getRaster().getDataBuffer()).getData()
                 : null;
+        PaperColour paper = PaperColour.of(image);
+        int coloured = paper.least(COLOURED);
         for (int y = 0; y < image.getHeight(); y += every) {
             for (int x = 0; x < image.getWidth(); x += every) {
-                int colour = bgr == null ? colourOf(image.getRGB(x, y)) : colourOf(bgr, 3 * (y * image.getWidth() + x));
-                if (colour > COLOURED) {
-                    coloured[(int) (y / cell) * columns + (int) (x / cell)]++;
+                int colour = bgr == null
+                        ? colourOf(image.getRGB(x, y), paper)
+                        : colourOf(bgr, 3 * (y * image.getWidth() + x), paper);
+                if (colour > coloured) {
+                    inCell[(int) (y / cell) * columns + (int) (x / cell)]++;
                 }
             }
         }
         double least = LEAST_SHARE * cell * cell / (every * every);
-        boolean[] mask = new boolean[coloured.length];
+        boolean[] mask = new boolean[inCell.length];
         for (int i = 0; i < mask.length; i++) {
-            mask[i] = coloured[i] > least;
+            mask[i] = inCell[i] > least;
         }
         Blobs blobs = new Blobs(mask, columns, rows);
         List<Box> places = new ArrayList<>();

@@ -1,5 +1,7 @@
 package jalon.core.image;
 
+import java.util.List;
+
 /** One step of a recipe at work; one class for each kind that is more than a call. */
 @FunctionalInterface
 interface RepairStep {
@@ -48,9 +50,9 @@ interface RepairStep {
             public RepairStep dropColour(Repair.DropColour step) {
                 return page -> {
                     Colour wanted = step.colour() == null ? Colour.ANY : step.colour();
-                    ColourDrop.Ink ink = ColourDrop.inkOf(page.image(), wanted);
-                    if (ink != null) {
-                        page.becomes(ColourDrop.without(page.image(), ink, ColourDrop.Lies.LIKE_GLASS));
+                    List<ColourDrop.Ink> inks = ColourDrop.inksOf(page.image(), wanted);
+                    if (!inks.isEmpty()) {
+                        page.becomes(ColourDrop.without(page.image(), inks, ColourDrop.Lies.LIKE_GLASS));
                     }
                 };
             }

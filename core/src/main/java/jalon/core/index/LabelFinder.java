@@ -244,10 +244,21 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
     private static List<Word> inColumn(Hit hit, Labels others, PageRows rows, int step) {
         Box label = Line.boxOf(hit.words().words());
         return rows.next(hit.row(), label, step, BELOW_MM)
-                .filter(cell -> !others.is(cell)
-                        && cell.words().stream().noneMatch(w -> w.text().endsWith(":")))
+                .filter(cell -> !namesAValue(cell, others) && !isNamed(cell, others, rows))
                 .map(cell -> others.upToNext(cell.words()))
                 .orElse(List.of());
+    }
+
+    private static boolean namesAValue(Line cell, Labels others) {
+        return others.is(cell) || cell.words().stream().anyMatch(w -> w.text().endsWith(":"));
+    }
+
+    /** What stands to the right of another label is that one's value. */
+    private static boolean isNamed(Line cell, Labels others, PageRows rows) {
+        List<Line> row =
+                rows.rowOf(cell.words().get(0)).map(PageRows.Row::cells).orElse(List.of());
+        int before = row.indexOf(cell) - 1;
+        return before >= 0 && namesAValue(row.get(before), others);
     }
 
     /** Specks, rules and leaders (.....) are no value, nor is a colon that stands by itself. */

@@ -17,6 +17,10 @@ import java.util.regex.Pattern;
  */
 final class SecondLook {
     private static final double A_WORD = 0.5;
+
+    /** An m read as r and n is one letter more; two more are print. */
+    private static final int LETTERS_LOST = 2;
+
     private static final double WIDER_MM = 0.7;
 
     /** Letters of Maltese and Esperanto, which the model sees where a plain one is worn. */
@@ -97,7 +101,12 @@ final class SecondLook {
         if (same(third, first, value)) {
             return List.of(as(first, Certainty.Look.MOSTLY), second);
         }
-        if (same(third, second, value) || accentsOf(second.text(), third.text())) {
+        boolean agreed = same(third, second, value) || accentsOf(second.text(), third.text());
+        if (agreed && second.text().length() + LETTERS_LOST <= first.text().length()) {
+            // Both saw the same cut: what the page saw more of may have been lost with it.
+            return List.of(second, first);
+        }
+        if (agreed) {
             return List.of(as(second, Certainty.Look.MOSTLY), first);
         }
         return third.text().isEmpty() ? List.of(second, first) : List.of(second, first, third);

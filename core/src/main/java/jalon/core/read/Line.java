@@ -84,6 +84,17 @@ public record Line(List<Word> words) {
         return words.stream().mapToDouble(Word::certainty).min().orElse(0);
     }
 
+    /** How many letters and digits are likely to be right, among several readings of one place the measure of the best. */
+    public static double lettersOf(List<Word> words) {
+        return words.stream()
+                .mapToDouble(w -> w.certainty()
+                        * w.text()
+                                .codePoints()
+                                .filter(Character::isLetterOrDigit)
+                                .count())
+                .sum();
+    }
+
     /** The same of the words that say something: a rule's rest beside a value takes nothing from it. */
     public static double certaintyOfValue(List<Word> words) {
         List<Word> saying = words.stream()

@@ -50,10 +50,10 @@ record PagePart(BufferedImage picture, double dpi, Box at, int rotation, double 
     }
 
     /** @param worth of a reading: the ink is taken off as glass and as cover, and the better reading counts */
-    List<Word> under(ColourDrop.Ink ink, Box zone, TextReader reader, ToDoubleFunction<List<Word>> worth) {
+    List<Word> under(List<ColourDrop.Ink> inks, Box zone, TextReader reader, ToDoubleFunction<List<Word>> worth) {
         List<Word> under = List.of();
         for (ColourDrop.Lies lies : ColourDrop.Lies.values()) {
-            List<Word> words = read(ColourDrop.without(picture, ink, lies), zone, reader);
+            List<Word> words = read(ColourDrop.without(picture, inks, lies), zone, reader);
             under = worth.applyAsDouble(words) > worth.applyAsDouble(under) ? words : under;
         }
         return under;
@@ -121,7 +121,7 @@ record PagePart(BufferedImage picture, double dpi, Box at, int rotation, double 
         if (cut.plane() == null) {
             return List.of();
         }
-        if (zone.height() > ONE_LINE_MM) {
+        if (!isLine(zone)) {
             return words(cut, reader.read(cut.plane(), TextReader.Layout.BLOCK));
         }
         PrintAlone print = PrintAlone.on(cut.plane());
@@ -131,6 +131,10 @@ record PagePart(BufferedImage picture, double dpi, Box at, int rotation, double 
         return words(cut.part(print), words).stream()
                 .filter(w -> !w.isUnread() || zone.holdsCentreOf(w.box()))
                 .toList();
+    }
+
+    static boolean isLine(Box zone) {
+        return zone.height() <= ONE_LINE_MM;
     }
 
     private static List<Word> words(Cut cut, List<Word> onCut) {

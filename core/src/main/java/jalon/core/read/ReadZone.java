@@ -9,6 +9,7 @@ import jalon.core.page.Word;
 import jalon.core.text.TextReader;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /** Reads one zone of a page by itself, cut from the upright, straight image with a little paper around it, through
  * the same repairs as the page. */
@@ -28,16 +29,17 @@ public final class ReadZone {
                 .image();
         PagePart part = PagePart.around(picture, scan.dpi(), page, zone);
         List<Word> asItIs = part.read(part.picture(), zone, reader);
-        ColourDrop.Ink ink = page.image().coloured().stream().anyMatch(zone::overlaps)
-                ? ColourDrop.inkOf(part.picture(), Colour.ANY)
-                : null;
-        if (ink == null) {
+        List<ColourDrop.Ink> inks = page.image().coloured().stream().anyMatch(zone::overlaps)
+                ? ColourDrop.inksOf(part.picture(), Colour.ANY)
+                : List.of();
+        if (inks.isEmpty()) {
             return asItIs;
         }
-        List<Word> under = part.under(ink, zone, reader, Line::certaintyOfValue);
+        ToDoubleFunction<List<Word>> worth = PagePart.isLine(zone) ? Line::certaintyOfValue : Line::lettersOf;
+        List<Word> under = part.under(inks, zone, reader, worth);
         // A value written in the coloured ink itself is gone with it; then it stands in the other reading.
-        double certainty = Line.certaintyOfValue(under);
-        return certainty >= LEAST_UNDER || certainty >= Line.certaintyOfValue(asItIs) ? under : asItIs;
+        double certainty = worth.applyAsDouble(under);
+        return certainty >= LEAST_UNDER || certainty >= worth.applyAsDouble(asItIs) ? under : asItIs;
     }
 
     /**
@@ -47,16 +49,7 @@ public final class ReadZone {
      */
     static List<Word> withoutInk(Scan scan, PageFacts page, Box zone, TextReader reader) {
         PagePart part = PagePart.around(scan.image(), scan.dpi(), page, zone);
-        ColourDrop.Ink ink = ColourDrop.inkOf(part.picture(), Colour.ANY);
-        return ink == null
-                ? List.of()
-                : part.under(
-                        ink,
-                        zone,
-                        reader,
-                        words -> words.stream()
-                                .mapToDouble(Word::certainty)
-                                .average()
-                                .orElse(0));
+        List<ColourDrop.Ink> inks = ColourDrop.inksOf(part.picture(), Colour.ANY);
+        return inks.isEmpty() ? List.of() : part.under(inks, zone, reader, Line::lettersOf);
     }
 }

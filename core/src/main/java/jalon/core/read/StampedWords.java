@@ -63,7 +63,7 @@ final class StampedWords {
                 .toList();
         List<Word> under = without.stream().filter(w -> place.overlaps(w.box())).toList();
         List<Word> before = words.stream().filter(w -> place.overlaps(w.box())).toList();
-        if (under.isEmpty() || mean(under) <= mean(before)) {
+        if (under.isEmpty() || Line.lettersOf(under) <= Line.lettersOf(before)) {
             return words;
         }
         List<Word> kept = new ArrayList<>();
@@ -91,9 +91,5 @@ final class StampedWords {
                         .map(u -> new Word(u.text(), u.box(), u.certainty(), lines + u.line()))
                         .toList());
         return List.copyOf(kept);
-    }
-
-    private static double mean(List<Word> words) {
-        return words.stream().mapToDouble(Word::certainty).average().orElse(0);
     }
 }

@@ -167,6 +167,8 @@ class EvidenceTest {
                 "20;50;Our ref/70;50;Your ref/120;50;Date/20;55;77-1/70;55;AB-12/120;55;3 May 2026|AB-12",
                 // beside, over a wide gap, as in an unruled table
                 "20;50;Our ref/120;50;77-1/20;57;Your ref/120;57;AB-12|AB-12",
+                // nothing there, and below it the value of another label
+                "20;50;Your ref:/20;55;Name:/37;55;Cosimo Tessaro|",
                 // a speck between its words
                 "20;50;Your . ref: AB-12|AB-12",
                 "20;50;Our ref: 77-1|"
@@ -175,7 +177,7 @@ class EvidenceTest {
         String finder =
                 "\"finders\":[{\"by\":\"label\",\"labels\":[\"Your ref\"],\"notOnLinesWith\":[\"Our ref\"]},{\"by\":\"label\",\"labels\":[\"Date\"],\"notOnLinesWith\":[\"Date\"]}]";
         List<At> all = new ArrayList<>();
-        String[] parts = printed.split("[;]|(?<=[a-z0-9])/(?=\\d+;)");
+        String[] parts = printed.split("[;]|(?<=[a-z0-9:])/(?=\\d+;)");
         for (int i = 0; i + 2 < parts.length; i += 3) {
             all.add(new At(Double.parseDouble(parts[i]), Double.parseDouble(parts[i + 1]), parts[i + 2]));
         }

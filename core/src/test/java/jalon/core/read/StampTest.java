@@ -15,9 +15,12 @@ import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class StampTest {
     /** Zones were read again from the received image, whatever the page itself was read through. */
@@ -50,8 +53,9 @@ class StampTest {
                 .isGreaterThan(0.9);
     }
 
-    @Test
-    void aValueUnderAStampIsReadFromItsZone() throws Exception {
+    @ParameterizedTest
+    @CsvSource({"1, false", "1, true", "0.45, false", "0.45, true"})
+    void aValueUnderAStampIsReadFromItsZone(double contrast, boolean another) throws Exception {
         BufferedImage form = Pictures.page(200, 0, BufferedImage.TYPE_3BYTE_BGR, g -> {
             Pictures.text(g, 20, 60, 11, "Vessel");
             Pictures.text(g, 60, 60, 12, "PM-4821-K");
@@ -63,7 +67,13 @@ class StampTest {
             g.rotate(Math.toRadians(-6), 70, 58);
             g.draw(new Rectangle2D.Double(48, 51, 52, 14));
             Pictures.text(g, 50, 62, 26, "RECEIVED");
+            if (another) {
+                g.setColor(new Color(190, 40, 50, 170));
+                g.draw(new Rectangle2D.Double(60, 67, 60, 14));
+                Pictures.text(g, 68, 78, 26, "COPY");
+            }
         });
+        fade(form, contrast);
         var scan = new Scan(form, 200, true, List.of());
         try (var reader = TesseractReader.open("eng")) {
             PageFacts page = ReadPage.read(scan, new ReadPage.Origin(1, "x", 1, "00"), reader);
@@ -72,6 +82,13 @@ class StampTest {
             assertThat(ReadZone.read(scan, page, zone, reader))
                     .extracting(Word::text)
                     .contains("PM-4821-K");
+        }
+    }
+
+    private static void fade(BufferedImage page, double contrast) {
+        byte[] px = ((DataBufferByte) page.getRaster().getDataBuffer()).getData();
+        for (int i = 0; i < px.length; i++) {
+            px[i] = (byte) Math.round(255 - contrast * (255 - (px[i] & 0xFF)));
         }
     }
 }
