@@ -6,6 +6,12 @@ import type { Schema } from '../api/client'
 /** Pages as they arrive, the newest in sight; of many, every so manieth and the last. */
 const props = defineProps<{ batch: string | null; pages: Schema['Arriving'][]; every: number }>()
 const { t } = useI18n()
+/** What each field was said to be last, by a barcode on some page so far. */
+const said = computed(() => {
+  const last = new Map<string, { value: string; page: number }>()
+  for (const p of props.pages) for (const s of p.says) last.set(s.field, { value: s.value, page: p.no })
+  return [...last].map(([field, of]) => ({ field, ...of }))
+})
 const pile = ref<HTMLElement>()
 const shown = computed(() =>
   props.pages.filter((_, i) => i % props.every === 0 || i === props.pages.length - 1),
@@ -20,6 +26,13 @@ watch(
 </script>
 
 <template>
+  <dl v-if="said.length" class="said" aria-live="polite">
+    <div v-for="s in said" :key="s.field" class="row">
+      <dt class="soft">{{ s.field }}</dt>
+      <dd class="mono" dir="auto">{{ s.value }}</dd>
+      <dd class="soft">{{ t('scan.saidOn', { n: s.page }) }}</dd>
+    </div>
+  </dl>
   <div ref="pile" class="pile" aria-live="polite">
     <figure v-for="p in shown" :key="p.no" :class="{ unread: !p.read }">
       <img :src="`/api/batches/${batch}/arriving/${p.no}/picture`" loading="lazy" alt="" />
@@ -29,6 +42,9 @@ watch(
           {{ t(p.sheet.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet.no }) }}
         </span>
         <span v-if="p.rejected" class="state wrong">{{ t('scan.unreadable') }}</span>
+        <span v-for="s in p.says" :key="s.field + s.value" class="mono code" :title="s.field">
+          {{ s.value }}
+        </span>
       </figcaption>
     </figure>
     <p v-if="!pages.length" class="soft wait">{{ batch ? t('scan.waiting') : t('scan.lead') }}</p>
@@ -47,6 +63,22 @@ watch(
   flex-wrap: wrap;
   align-content: flex-start;
   gap: 10px;
+}
+.said {
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+}
+.said dd {
+  margin: 0;
+}
+.said .mono {
+  font-size: 17px;
+}
+.code {
+  flex-basis: 100%;
+  overflow-wrap: anywhere;
 }
 .pile:has(.wait) {
   align-content: center;

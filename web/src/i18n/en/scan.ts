@@ -29,5 +29,6 @@ export default {
   again: 'Look again',
   sheetFront: 'sheet {n} front',
   sheetBack: 'sheet {n} back',
+  saidOn: 'page {n}',
   unreadable: 'not readable',
 }

@@ -152,6 +152,20 @@ class ScanningTest extends ServerCase {
     }
 
     @Test
+    void whoFeedsThePaperSeesWhatItsBarcodesSay() throws Exception {
+        scanner.load("berth-applications", 2, 3, false);
+        String no = start(Map.of("stream", "berth-applications"), false);
+        until(no, "empty");
+        await().untilAsserted(() -> assertThat(operator.get("/api/batches/" + no + "/arriving"))
+                .filteredOn(page -> !page.get("says").isEmpty())
+                .isNotEmpty()
+                .allSatisfy(
+                        page -> assertThat(page.get("says").get(0).get("value").asString())
+                                .matches("PM-\\d{4}-[A-Z]")));
+        assertThat(operator.get("/api/batches/" + no).get("stage").asString()).isEqualTo("intake");
+    }
+
+    @Test
     void whatTheStreamFixesIsNotForTheOperatorToChoose() throws Exception {
         assertThatThrownBy(() -> start(Map.of(), false)).hasMessageContaining("which stream");
         scanner.load("berth-applications", 1, 3, false);

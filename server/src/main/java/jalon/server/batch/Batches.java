@@ -3,6 +3,7 @@ package jalon.server.batch;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.image.Repair;
+import jalon.core.index.BarcodesAtOnce;
 import jalon.core.index.FieldValue;
 import jalon.core.page.Unread;
 import jalon.core.read.PageFacts;
@@ -295,12 +296,23 @@ public class Batches {
         return view(batch, false).pages().stream().map(BatchView.PageView::no).toList();
     }
 
-    /** @param sheet null for a page of a file, @param read whether it was read */
-    public record Arriving(int no, Receiving.Sheet sheet, boolean read, Unread rejected) {}
+    /**
+     * @param sheet null for a page of a file, @param read whether it was read
+     * @param says what its barcodes say, once it was read
+     */
+    public record Arriving(
+            int no, Receiving.Sheet sheet, boolean read, Unread rejected, List<BarcodesAtOnce.Said> says) {}
 
     public List<Arriving> arriving(Batch batch) {
+        Map<Integer, PageFacts> facts = facts(batch);
+        Optional<StreamDefinition> stream = usableStream(batch);
         return rows.pages(batch.id()).stream()
-                .map(p -> new Arriving(p.no(), p.sheet(), p.factsVersion() > 0, p.rejected()))
+                .map(p -> {
+                    List<BarcodesAtOnce.Said> says = Optional.ofNullable(facts.get(p.no()))
+                            .flatMap(page -> stream.map(s -> BarcodesAtOnce.on(page, s)))
+                            .orElse(List.of());
+                    return new Arriving(p.no(), p.sheet(), p.factsVersion() > 0, p.rejected(), says);
+                })
                 .toList();
     }
 
