@@ -104,6 +104,15 @@ export function useRegisters() {
     if (error) tell(error)
     await look()
   }
+  /** @param kind null for what its values look like */
+  async function sayKind(column: string, kind: Schema['RegisterColumn']['kind'] | null) {
+    const { data, error } = await api.PUT('/api/registers/{name}/columns', {
+      params: { path: { name: name.value } },
+      body: { column, kind } as never,
+    })
+    if (data) detail.value = data
+    else tell(error)
+  }
   function rename(as: string) {
     const { csv, encoding, source } = trial.value ?? {}
     if (source) void trySource(as, source)
@@ -132,6 +141,6 @@ export function useRegisters() {
   return {
     ...{ list: all.data, loading: all.loading, problem: all.problem, load: all.load },
     ...{ name, q, detail, newcomers, rows, columns, trial, busy, refused, done, take, rename, save },
-    ...{ trySource, lookAtSource, removeSource },
+    ...{ trySource, lookAtSource, removeSource, sayKind },
   }
 }

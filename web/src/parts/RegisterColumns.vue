@@ -4,8 +4,11 @@ import type { Schema } from '../api/client'
 import { share } from './figures'
 
 /** What each column holds and how well it tells one row from the others. */
-defineProps<{ columns: Schema['RegisterColumn'][]; rows: number }>()
+defineProps<{ columns: Schema['RegisterColumn'][]; rows: number; maySay?: boolean }>()
+type Kind = Schema['RegisterColumn']['kind']
+const emit = defineEmits<{ say: [column: string, kind: Kind | null] }>()
 const { t } = useI18n()
+const KINDS: Kind[] = ['name', 'telephone', 'date', 'street', 'number', 'text']
 </script>
 
 <template>
@@ -13,7 +16,18 @@ const { t } = useI18n()
     <div v-for="c in columns" :key="c.column">
       <dt class="mono">{{ c.column }}</dt>
       <dd>
-        {{ t(`registers.kind.${c.kind}`) }},
+        <ElSelect
+          v-if="maySay"
+          class="kind"
+          size="small"
+          :model-value="c.said ? c.kind : ''"
+          :aria-label="t('registers.holds', { column: c.column })"
+          @change="(kind: Kind | '') => emit('say', c.column, kind || null)"
+        >
+          <ElOption value="" :label="t(c.said ? 'registers.asLooks' : `registers.kind.${c.kind}`)" />
+          <ElOption v-for="k in KINDS" :key="k" :value="k" :label="t(`registers.kind.${k}`)" />
+        </ElSelect>
+        <template v-else>{{ t(`registers.kind.${c.kind}`) }},</template>
         {{
           c.different === rows
             ? t('registers.allDiffer')
@@ -25,6 +39,10 @@ const { t } = useI18n()
 </template>
 
 <style scoped>
+.kind {
+  width: 130px;
+  margin-inline-end: 6px;
+}
 .columns {
   margin: 0 0 10px;
   display: grid;

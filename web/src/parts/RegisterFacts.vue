@@ -13,12 +13,23 @@ defineProps<{
   supervisor: boolean
   busy: boolean
 }>()
-const emit = defineEmits<{ change: []; look: [whatever: boolean]; byHand: [] }>()
+type Kind = Schema['RegisterColumn']['kind']
+const emit = defineEmits<{
+  change: []
+  look: [whatever: boolean]
+  byHand: []
+  say: [column: string, kind: Kind | null]
+}>()
 const { t } = useI18n()
 </script>
 
 <template>
-  <RegisterColumns :columns="detail.columns" :rows="detail.info.rows" />
+  <RegisterColumns
+    :columns="detail.columns"
+    :rows="detail.info.rows"
+    :may-say="supervisor"
+    @say="(column, kind) => emit('say', column, kind)"
+  />
   <ul v-if="detail.info.faults.length" class="faults">
     <li v-for="f in detail.info.faults" :key="f">{{ f }}</li>
   </ul>

@@ -139,6 +139,7 @@ useKeys([
           @change="form = 'this'"
           @look="registers.lookAtSource"
           @by-hand="registers.removeSource"
+          @say="registers.sayKind"
         />
       </PanelBox>
     </div>

@@ -73,6 +73,7 @@ export default {
   savedStream: 'saved stream {stream}, version {version}',
   savedSource: 'lets register {register} come from {place}',
   removedSource: 'loads register {register} by hand from now on',
+  saidColumnKind: 'said what column {column} of register {register} holds',
   savedRegister: 'saved register {register}, {lines} lines',
   savedChannel: 'saved the channel {name} ({kind})',
   removedChannel: 'removed the channel {name} ({kind})',

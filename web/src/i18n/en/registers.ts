@@ -59,6 +59,8 @@ export default {
   giveSource: 'Give it a source',
   newcomers: 'Found on paper, not in it yet',
   newcomer: '{field}, document {document} of {batch}',
+  holds: 'What {column} holds',
+  asLooks: 'as its values look',
   kind: {
     name: 'names',
     telephone: 'telephone numbers',

@@ -51,6 +51,35 @@ class OwnRecordsTest extends ServerCase {
         assertThat(versions.get(0).get("changed").asInt()).isEqualTo(1);
         assertThat(versions.get(1).get("came").asInt()).isEqualTo(2);
 
+        Map<String, Object> said = Map.of("column", "no", "kind", "number");
+        assertThat(supervisor
+                        .put("/api/registers/wardens/columns", said)
+                        .get("columns")
+                        .get(0)
+                        .toString())
+                .contains("\"kind\":\"number\"", "\"said\":true");
+        supervisor.post("/api/registers/wardens", next);
+        assertThat(operator.get("/api/registers/wardens")
+                        .get("columns")
+                        .get(0)
+                        .get("said")
+                        .asBoolean())
+                .as("what was said stays with the column")
+                .isTrue();
+        Map<String, Object> asItLooks = new HashMap<>(said);
+        asItLooks.put("kind", null);
+        assertThat(supervisor
+                        .put("/api/registers/wardens/columns", asItLooks)
+                        .get("columns")
+                        .get(0)
+                        .get("kind")
+                        .asString())
+                .isEqualTo("text");
+        assertThatThrownBy(() -> operator.put("/api/registers/wardens/columns", said))
+                .hasMessageContaining("role");
+        assertThatThrownBy(() -> supervisor.put("/api/registers/wardens/columns", Map.of("column", "berth")))
+                .hasMessageContaining("no register wardens with the column berth");
+
         assertThatThrownBy(() -> operator.post("/api/registers/wardens/try", next))
                 .hasMessageContaining("role");
         assertThatThrownBy(() -> operator.get("/api/registers/harbours")).hasMessageContaining("no register harbours");

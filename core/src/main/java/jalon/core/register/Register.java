@@ -34,10 +34,17 @@ public final class Register {
     private final List<String> columns;
     private final List<Map<String, String>> rows;
     private final List<String> faults;
+    private final Map<String, ColumnKind> kinds;
     private final Map<String, Column> byColumn = new HashMap<>();
     private RowSearch search;
 
-    private Register(String name, List<String> columns, List<Map<String, String>> rows, List<String> faults) {
+    private Register(
+            String name,
+            List<String> columns,
+            List<Map<String, String>> rows,
+            List<String> faults,
+            Map<String, ColumnKind> kinds) {
+        this.kinds = Map.copyOf(kinds);
         this.name = name;
         this.columns = columns;
         this.rows = rows;
@@ -94,7 +101,7 @@ public final class Register {
             faults.add("register " + name + ", after " + rows.size() + " good lines: " + e.getMessage()
                     + "; the rest is left out");
         }
-        return new Register(name, columns, rows, faults);
+        return new Register(name, columns, rows, faults, Map.of());
     }
 
     private static char delimiter(BufferedReader lines) {
@@ -117,9 +124,20 @@ public final class Register {
         }
     }
 
-    /** What a column holds, by its values. */
+    /** The same register, some of whose columns hold what people say rather than what their values look like. */
+    public Register saying(Map<String, ColumnKind> byHand) {
+        return byHand.isEmpty() ? this : new Register(name, columns, rows, faults, byHand);
+    }
+
+    /** What a column holds: as people say, else by its values. */
     public ColumnKind kind(String column) {
-        return ColumnKind.of(rows, column);
+        ColumnKind said = kinds.get(column);
+        return said == null ? ColumnKind.of(rows, column) : said;
+    }
+
+    /** Whether people said what a column holds. */
+    public boolean isSaid(String column) {
+        return kinds.containsKey(column);
     }
 
     /** How many different values a column has. */
@@ -146,7 +164,7 @@ public final class Register {
     /** Finds rows by whatever of them stands on a paper; made when it is first asked for. */
     public synchronized RowSearch search() {
         if (search == null) {
-            search = new RowSearch(columns, rows);
+            search = new RowSearch(columns, rows, this::kind);
         }
         return search;
     }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.function.Predicate;
 
 /**
@@ -37,13 +38,13 @@ public final class RowSearch {
     private final List<ColumnSearch> columns = new ArrayList<>();
     private final RowIndex index;
 
-    RowSearch(List<String> names, List<Map<String, String>> rows) {
+    RowSearch(List<String> names, List<Map<String, String>> rows, Function<String, ColumnKind> kindOf) {
         this.rows = rows;
         Map<String, ColumnKind> kinds = new ConcurrentHashMap<>();
         // A large register is made ready in as many threads as there are processors.
         index = RowIndex.of(names.parallelStream()
                 .map(name -> {
-                    kinds.put(name, ColumnKind.of(rows, name));
+                    kinds.put(name, kindOf.apply(name));
                     return keys(name, kinds.get(name));
                 })
                 .toList());

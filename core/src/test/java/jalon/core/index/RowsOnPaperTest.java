@@ -201,4 +201,14 @@ class RowsOnPaperTest {
         assertThat(value.state()).isEqualTo(FieldValue.State.EMPTY);
         assertThat(value.reasons()).contains(Reason.Code.NO_ROW_ON_PAPER.with("holders"));
     }
+
+    @Test
+    void aColumnHoldsWhatPeopleSayThoughItsValuesLookOtherwise() {
+        Register said = HOLDERS.saying(Map.of("telephone", ColumnKind.TEXT));
+        assertThat(HOLDERS.kind("telephone")).isEqualTo(ColumnKind.TELEPHONE);
+        assertThat(said.kind("telephone")).isEqualTo(ColumnKind.TEXT);
+        assertThat(said.search().kinds())
+                .containsEntry("telephone", ColumnKind.TEXT)
+                .containsEntry("holder", ColumnKind.NAME);
+    }
 }

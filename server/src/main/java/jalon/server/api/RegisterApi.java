@@ -47,8 +47,11 @@ class RegisterApi {
         return library.registers().values().stream().map(RegisterInfo::of).toList();
     }
 
-    /** @param different how many values there are in it: the more, the better it tells a row */
-    record RegisterColumn(String column, ColumnKind kind, int different) {}
+    /**
+     * @param said whether people said what it holds
+     * @param different how many values there are in it: the more, the better it tells a row
+     */
+    record RegisterColumn(String column, ColumnKind kind, boolean said, int different) {}
 
     /** @param source where it comes from by itself, or null: it is loaded by hand */
     record RegisterDetail(
@@ -69,8 +72,17 @@ class RegisterApi {
 
     private static List<RegisterColumn> columns(Register register) {
         return register.columns().stream()
-                .map(c -> new RegisterColumn(c, register.kind(c), register.different(c)))
+                .map(c -> new RegisterColumn(c, register.kind(c), register.isSaid(c), register.different(c)))
                 .toList();
+    }
+
+    /** @param kind null for what its values look like */
+    record SaidKind(String column, ColumnKind kind) {}
+
+    @PutMapping("/{name}/columns")
+    RegisterDetail sayKind(@PathVariable String name, @RequestBody SaidKind said, Principal who) {
+        library.sayKind(name, said.column(), said.kind(), who.getName());
+        return register(name);
     }
 
     /** @param all how many hold the words, @param rows the first of them */

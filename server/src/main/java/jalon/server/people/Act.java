@@ -133,6 +133,8 @@ public enum Act {
     PUT_SAMPLE_BACK("type", "page"),
     @JsonProperty("taughtType")
     TAUGHT_TYPE("type", "page"),
+    @JsonProperty("saidColumnKind")
+    SAID_COLUMN_KIND("register", "column"),
     @JsonProperty("savedRegister")
     SAVED_REGISTER("register", "lines"),
     @JsonProperty("savedSource")

@@ -1,8 +1,12 @@
 package jalon.server.stream;
 
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.toMap;
+
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jalon.core.output.StreamSheets;
+import jalon.core.register.ColumnKind;
 import jalon.core.register.Register;
 import jalon.core.register.RegisterChange;
 import jalon.core.run.Filing;
@@ -187,6 +191,26 @@ public class StreamLibrary {
         return register.faults();
     }
 
+    /**
+     * Says what a column holds, for this version of the register and those to come.
+     *
+     * @param kind null for what its values look like
+     */
+    @Transactional
+    public void sayKind(String name, String column, ColumnKind kind, String by) {
+        Register register = register(name);
+        if (!register.columns().contains(column)) {
+            throw Problem.NO_SUCH_COLUMN.with(name, column);
+        }
+        if (kind == null) {
+            rows.forgetKind(name, column);
+        } else {
+            rows.sayKind(new StreamRows.SaidKind(name, column, kind), by, times.now());
+        }
+        log.add(by, Act.SAID_COLUMN_KIND.with(name, column));
+        registers.invalidateAll();
+    }
+
     /** What a register would become; nothing is kept. */
     public record RegisterTried(Register register, RegisterChange change) {}
 
@@ -258,8 +282,13 @@ public class StreamLibrary {
         String stamp = rows.registersStamp();
         if (!stamp.equals(last.stamp)) {
             Map<String, Register> all = new LinkedHashMap<>();
+            Map<String, Map<String, ColumnKind>> said = rows.saidKinds().stream()
+                    .collect(groupingBy(
+                            StreamRows.SaidKind::register,
+                            toMap(StreamRows.SaidKind::name, StreamRows.SaidKind::kind)));
             for (StreamRows.SavedRegister r : rows.registers()) {
-                all.put(r.name(), Register.parse(r.name(), new StringReader(r.csv())));
+                Register register = Register.parse(r.name(), new StringReader(r.csv()));
+                all.put(r.name(), register.saying(said.getOrDefault(r.name(), Map.of())));
             }
             last = new Registers(stamp, all);
         }

@@ -1,8 +1,10 @@
 package jalon.server.stream;
 
+import jalon.core.register.ColumnKind;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -47,8 +49,22 @@ interface StreamRows {
                     + " values (#{r.name}, #{v.version}, #{r.csv}, #{v.came}, #{v.went}, #{v.changed}, #{r.savedBy}, #{r.savedAt})")
     void addRegisterVersion(@Param("r") SavedRegister register, @Param("v") RegisterSaved version);
 
-    /** Changes with every saving of any of them. */
-    @Select("select concat(count(*), ' ', coalesce(max(saved_at), '')) from register")
+    record SaidKind(String register, String name, ColumnKind kind) {}
+
+    @Select("select register, name, kind from register_column")
+    List<SaidKind> saidKinds();
+
+    @Insert("insert into register_column (register, name, kind, said_by, said_at)"
+            + " values (#{s.register}, #{s.name}, #{s.kind}, #{by}, #{at})"
+            + " on duplicate key update kind = values(kind), said_by = values(said_by), said_at = values(said_at)")
+    void sayKind(@Param("s") SaidKind said, @Param("by") String by, @Param("at") Instant at);
+
+    @Delete("delete from register_column where register = #{register} and name = #{name}")
+    void forgetKind(@Param("register") String register, @Param("name") String name);
+
+    /** Changes with every saving of any of them, and with what is said of their columns. */
+    @Select("select concat_ws(' ', count(*), max(saved_at), (select concat_ws(' ', count(*), max(said_at)) from"
+            + " register_column)) from register")
     String registersStamp();
 
     @Insert("insert into register (name, csv, saved_by, saved_at) values (#{name}, #{csv}, #{savedBy}, #{savedAt})"
