@@ -9,6 +9,8 @@ const props = defineProps<{ batch: Schema['BatchDetail']; current: number | null
 const emit = defineEmits<{ go: [document: number] }>()
 const { t } = useI18n()
 
+/** With more of them there is no room for stakes: what is left to see is where the doubts are. */
+const DENSE = 200
 const segments = computed(() => segmentsOf(props.batch))
 /** Worded once and not for each of a thousand segments. */
 const words = computed(() => t('line.segment', { no: '\u0001', pages: '\u0002', doubts: '\u0003' }))
@@ -45,10 +47,11 @@ function go(e: MouseEvent, no: number) {
   <div class="batch-line">
     <strong class="no">{{ batch.no }}</strong>
     <span class="stream">{{ batch.streamTitle }}</span>
-    <div class="line" role="list">
+    <div class="line" :class="{ dense: segments.length > DENSE }" role="list">
       <button
         v-for="(s, i) in segments"
         :key="i"
+        v-memo="[s, s.no === current]"
         class="segment"
         :class="[s.kind, { current: s.no === current && s.kind === 'document' }]"
         :style="{ flexGrow: s.length }"
@@ -102,6 +105,19 @@ function go(e: MouseEvent, no: number) {
   background: none;
   border-bottom: 4px solid #7f8d97;
   cursor: pointer;
+}
+.dense .segment {
+  min-width: 0;
+}
+.dense .segment.current {
+  min-width: 3px;
+}
+.dense .pole {
+  display: none;
+}
+.dense .tick {
+  left: 0 !important;
+  width: 1px;
 }
 .segment.aside {
   border-bottom: 3px dotted #a6b0b8;

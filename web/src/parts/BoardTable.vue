@@ -79,7 +79,7 @@ const all = computed<Shown[]>(() => [
   {
     key: 'waiting',
     title: t('board.waiting'),
-    width: 116,
+    width: 140,
     cell: ({ rowData: r }) => h('span', { class: 'soft' }, waiting(r)),
   },
   {

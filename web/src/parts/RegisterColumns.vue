@@ -8,6 +8,8 @@ defineProps<{ columns: Schema['RegisterColumn'][]; rows: number; maySay?: boolea
 type Kind = Schema['RegisterColumn']['kind']
 const emit = defineEmits<{ say: [column: string, kind: Kind | null] }>()
 const { t } = useI18n()
+/** Nobody said: it holds what its values look like. An empty value would show nothing. */
+const LOOKS = 'looks'
 const KINDS: Kind[] = ['name', 'telephone', 'date', 'street', 'number', 'text']
 </script>
 
@@ -20,11 +22,16 @@ const KINDS: Kind[] = ['name', 'telephone', 'date', 'street', 'number', 'text']
           v-if="maySay"
           class="kind"
           size="small"
-          :model-value="c.said ? c.kind : ''"
+          :model-value="c.said ? c.kind : LOOKS"
           :aria-label="t('registers.holds', { column: c.column })"
-          @change="(kind: Kind | '') => emit('say', c.column, kind || null)"
+          @change="(kind: Kind | typeof LOOKS) => emit('say', c.column, kind === LOOKS ? null : kind)"
         >
-          <ElOption value="" :label="t(c.said ? 'registers.asLooks' : `registers.kind.${c.kind}`)" />
+          <ElOption
+            :value="LOOKS"
+            :label="
+              c.said ? t('registers.asLooks') : t('registers.looks', { kind: t(`registers.kind.${c.kind}`) })
+            "
+          />
           <ElOption v-for="k in KINDS" :key="k" :value="k" :label="t(`registers.kind.${k}`)" />
         </ElSelect>
         <template v-else>{{ t(`registers.kind.${c.kind}`) }},</template>
@@ -40,7 +47,7 @@ const KINDS: Kind[] = ['name', 'telephone', 'date', 'street', 'number', 'text']
 
 <style scoped>
 .kind {
-  width: 130px;
+  width: 100%;
   margin-inline-end: 6px;
 }
 .columns {

@@ -26,18 +26,11 @@ watch(
 </script>
 
 <template>
-  <dl v-if="said.length" class="said" aria-live="polite">
-    <div v-for="s in said" :key="s.field" class="row">
-      <dt class="soft">{{ s.field }}</dt>
-      <dd class="mono" dir="auto">{{ s.value }}</dd>
-      <dd class="soft">{{ t('scan.saidOn', { n: s.page }) }}</dd>
-    </div>
-  </dl>
   <div ref="pile" class="pile" aria-live="polite">
     <figure v-for="p in shown" :key="p.no" :class="{ unread: !p.read }">
       <img :src="`/api/batches/${batch}/arriving/${p.no}/picture`" loading="lazy" alt="" />
-      <figcaption class="spaced">
-        <span class="mono">{{ p.no }}</span>
+      <figcaption>
+        <span class="mono no">{{ p.no }}</span>
         <span v-if="p.sheet" class="soft">
           {{ t(p.sheet.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet.no }) }}
         </span>
@@ -47,6 +40,13 @@ watch(
         </span>
       </figcaption>
     </figure>
+    <dl v-if="said.length" class="said">
+      <div v-for="s in said" :key="s.field" class="row">
+        <dt class="soft">{{ s.field }}</dt>
+        <dd class="mono" dir="auto">{{ s.value }}</dd>
+        <dd class="soft">{{ t('scan.saidOn', { n: s.page }) }}</dd>
+      </div>
+    </dl>
     <p v-if="!pages.length" class="soft wait">{{ batch ? t('scan.waiting') : t('scan.lead') }}</p>
   </div>
 </template>
@@ -64,8 +64,17 @@ watch(
   align-content: flex-start;
   gap: 10px;
 }
+.no {
+  margin-inline-end: 6px;
+}
 .said {
-  margin: 0;
+  position: sticky;
+  inset-block-end: -10px;
+  flex-basis: 100%;
+  margin: auto -10px -10px;
+  padding: 6px 12px;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
   display: flex;
   flex-wrap: wrap;
   gap: 4px 24px;
@@ -77,7 +86,7 @@ watch(
   font-size: 17px;
 }
 .code {
-  flex-basis: 100%;
+  display: block;
   overflow-wrap: anywhere;
 }
 .pile:has(.wait) {

@@ -58,8 +58,12 @@ const current = (row: number, column: number) => row === at.value.row && column 
 const chosen = (row: number, column: number) =>
   column === at.value.column && (row - at.value.row) * (row - until.value) <= 0
 
+let shown = false
 /** Brings the cell into sight, and the note to it. */
 async function show() {
+  // Before it knows its height the table puts a row half out of sight.
+  if (!shown) await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)))
+  shown = true
   list.value?.scrollToRow(until.value, 'smart')
   await nextTick()
   await nextTick()

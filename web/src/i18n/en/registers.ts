@@ -61,6 +61,7 @@ export default {
   newcomer: '{field}, document {document} of {batch}',
   holds: 'What {column} holds',
   asLooks: 'as its values look',
+  looks: 'looks like {kind}',
   kind: {
     name: 'names',
     telephone: 'telephone numbers',
