@@ -31,6 +31,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.concurrent.atomic.LongAdder;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -47,6 +49,12 @@ public final class ValuesBench {
     private final Map<String, Tally> tallies = new TreeMap<>();
     private final List<String> lines = new ArrayList<>();
     private final long seed;
+
+    /** Nanoseconds of all documents: pages read, their places read again, and all that comes to values. */
+    private final LongAdder pagesTook = new LongAdder();
+
+    private final LongAdder placesTook = new LongAdder();
+    private final LongAdder valuesTook = new LongAdder();
 
     /** From this one on documents are notices. */
     private int notices = Integer.MAX_VALUE;
@@ -119,9 +127,12 @@ public final class ValuesBench {
             var scan = new Scan(worn(side, made.colour(), dpi, r), dpi, true, List.of());
             scans.add(scan);
             int no = pages.size() + 1;
-            pages.add(reading("eng", reader -> ReadPage.read(scan, new ReadPage.Origin(no, "x", no, "00"), reader)));
+            pages.add(took(
+                    pagesTook,
+                    () -> reading(
+                            "eng", reader -> ReadPage.read(scan, new ReadPage.Origin(no, "x", no, "00"), reader))));
         }
-        Map<String, FieldValue> fields = fields(made.type(), pages, scans);
+        Map<String, FieldValue> fields = took(valuesTook, () -> fields(made.type(), pages, scans));
         made.truth().forEach((field, truth) -> count(i, made.type(), field, truth, fields.get(field)));
     }
 
@@ -137,7 +148,16 @@ public final class ValuesBench {
 
     private List<Word> zone(Scan scan, PageFacts page, Box zone, Model model) {
         String models = model.after("eng");
-        return reading(models, reader -> ReadZone.read(scan, page, zone, reader));
+        return took(placesTook, () -> reading(models, reader -> ReadZone.read(scan, page, zone, reader)));
+    }
+
+    private static <T> T took(LongAdder time, Supplier<T> work) {
+        long begun = System.nanoTime();
+        try {
+            return work.get();
+        } finally {
+            time.add(System.nanoTime() - begun);
+        }
     }
 
     private <T> T reading(String models, java.util.function.Function<TextReader, T> work) {
@@ -236,6 +256,18 @@ public final class ValuesBench {
             out.append(row).append('\n');
             System.err.println(row);
         });
-        return out.toString();
+        double pages = pagesTook.sum() / 1e9;
+        double places = placesTook.sum() / 1e9;
+        double values = valuesTook.sum() / 1e9;
+        String times = String.format(
+                Locale.ROOT,
+                "%nPages read in %.1f s, their places read again in %.1f s (%.3f of it), found and judged in %.1f s (%.3f).%n",
+                pages,
+                places,
+                places / pages,
+                values - places,
+                (values - places) / pages);
+        System.err.print(times);
+        return out + times;
     }
 }
