@@ -7,7 +7,7 @@ public final class NameTaken extends IOException {
     private static final long serialVersionUID = 1L;
 
     /** @param path below the place, without ending */
-    NameTaken(String path) {
+    public NameTaken(String path) {
         super(path);
     }
 

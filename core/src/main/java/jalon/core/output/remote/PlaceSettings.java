@@ -1,0 +1,65 @@
+package jalon.core.output.remote;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+
+/** A place of the organisation's that documents are filed in; one record a kind. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+@JsonSubTypes({@JsonSubTypes.Type(value = PlaceSettings.Sftp.class, name = "sftp")})
+public sealed interface PlaceSettings {
+    /** The machine that it is on: a secret is for this one only. */
+    String host();
+
+    /** What it is called by people who look after it. */
+    String where();
+
+    /** The same with other secrets, each null where there is none. */
+    PlaceSettings withSecrets(Secrets secrets);
+
+    Secrets secrets();
+
+    /** @param password to sign in with, or of the key, @param key a private key as OpenSSH writes it */
+    record Secrets(String password, String key) {
+        public static final Secrets NONE = new Secrets(null, null);
+    }
+
+    /** @throws PlaceTrouble when it is not there, or is not what it was */
+    default RemoteFiles open() throws PlaceTrouble {
+        if (this instanceof Sftp sftp) {
+            return SftpFiles.open(sftp);
+        }
+        throw new IllegalStateException(getClass().getName());
+    }
+
+    /**
+     * A file server by SFTP (SSH file transfer, draft-ietf-secsh-filexfer-02).
+     *
+     * @param hostKey SHA-256 fingerprint of its host key, {@code SHA256:...} as OpenSSH shows it; no other is spoken to
+     * @param password written only, as is the key
+     * @param folder below which everything lies; relative to where one begins after signing in, or with a slash in front
+     */
+    record Sftp(String host, Integer port, String hostKey, String user, String password, String key, String folder)
+            implements PlaceSettings {
+        private static final int PORT = 22;
+
+        public Sftp {
+            port = port == null ? PORT : port;
+            folder = folder == null ? "" : folder;
+        }
+
+        @Override
+        public String where() {
+            return folder + " on " + host;
+        }
+
+        @Override
+        public Secrets secrets() {
+            return new Secrets(password, key);
+        }
+
+        @Override
+        public Sftp withSecrets(Secrets other) {
+            return new Sftp(host, port, hostKey, user, other.password(), other.key(), folder);
+        }
+    }
+}

@@ -1,0 +1,29 @@
+package jalon.core.output.remote;
+
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Path;
+
+/** Files of a place on another machine; one class for each protocol. Paths are below the place, parted by slashes. */
+public interface RemoteFiles extends Closeable {
+    /**
+     * Gives a place a file of this name, whole or not at all, unless it has one.
+     *
+     * @return false when the name is taken
+     */
+    boolean putNew(String path, Path file) throws IOException;
+
+    boolean exists(String path) throws IOException;
+
+    /** @return bytes; -1 where the place does not say */
+    long size(String path) throws IOException;
+
+    InputStream open(String path) throws IOException;
+
+    /** Nothing happens when it is not there. */
+    void delete(String path) throws IOException;
+
+    /** Makes a folder and those above it that are missing, but not the one that all lies below. */
+    void makeFolders(String path) throws IOException;
+}

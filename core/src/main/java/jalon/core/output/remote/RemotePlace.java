@@ -1,0 +1,150 @@
+package jalon.core.output.remote;
+
+import jalon.core.output.FilingPlace;
+import jalon.core.output.NameTaken;
+import jalon.core.output.OutputFormat;
+import jalon.core.page.Sha256;
+import jalon.core.stream.Destination;
+import java.io.FilterInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * Puts a document's files into a place on another machine. Each is given its name when it is whole there, and only where
+ * nothing has it; then it is read back. A file that is there already with just these bytes is this document filed before.
+ */
+public final class RemotePlace implements FilingPlace {
+    private static final int MOST_NUMBERS = 10_000;
+    private static final int LENGTH_OF_NAME = 12;
+    private static final String TRIED = "Jalon tries whether it can file here, and takes this file away again.";
+
+    private final PlaceSettings settings;
+
+    /** @param settings with its secrets open */
+    public RemotePlace(PlaceSettings settings) {
+        this.settings = settings;
+    }
+
+    @Override
+    public String where() {
+        return settings.where();
+    }
+
+    @Override
+    public List<String> put(Spot spot, List<Ready> files, Remembered remembered) throws IOException {
+        try (RemoteFiles remote = settings.open()) {
+            remote.makeFolders(spot.folder());
+            List<String> before = remembered.before();
+            if (before.size() == files.size() && placed(remote, files, before)) {
+                return before;
+            }
+            int names = spot.taken() == Destination.Taken.REFUSE ? 1 : MOST_NUMBERS;
+            for (int number = 1; number <= names; number++) {
+                List<String> targets = targets(spot, number, files);
+                if (mayLieAt(remote, files, targets)) {
+                    remembered.about(targets);
+                    if (placed(remote, files, targets)) {
+                        return targets;
+                    }
+                }
+            }
+            throw new NameTaken(below(spot.folder(), spot.name()));
+        }
+    }
+
+    private static List<String> targets(Spot spot, int number, List<Ready> files) {
+        String name = number == 1 ? spot.name() : spot.name() + " (" + number + ")";
+        return files.stream()
+                .map(f ->
+                        below(spot.folder(), name + OutputFormat.of(f.format()).ending()))
+                .toList();
+    }
+
+    private static String below(String folder, String name) {
+        return folder.isEmpty() ? name : folder + "/" + name;
+    }
+
+    private static boolean mayLieAt(RemoteFiles remote, List<Ready> files, List<String> targets) throws IOException {
+        for (int i = 0; i < files.size(); i++) {
+            if (remote.exists(targets.get(i)) && !lies(remote, files.get(i), targets.get(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** All files or none. */
+    private static boolean placed(RemoteFiles remote, List<Ready> files, List<String> targets) throws IOException {
+        List<String> mine = new ArrayList<>();
+        for (int i = 0; i < files.size(); i++) {
+            Ready file = files.get(i);
+            String target = targets.get(i);
+            if (remote.putNew(target, file.file())) {
+                mine.add(target);
+                if (!lies(remote, file, target)) {
+                    throw new PlaceTrouble(PlaceTrouble.Why.NOT_THE_SAME, target);
+                }
+            } else if (!lies(remote, file, target)) {
+                for (String made : mine) {
+                    remote.delete(made);
+                }
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean lies(RemoteFiles remote, Ready file, String target) throws IOException {
+        long size = remote.size(target);
+        if (size >= 0 && size != file.bytes()) {
+            return false;
+        }
+        try (InputStream there = remote.open(target)) {
+            return Sha256.of(there).equals(file.sha256());
+        }
+    }
+
+    @Override
+    public InputStream open(String file) throws IOException {
+        RemoteFiles remote = settings.open();
+        try {
+            return new FilterInputStream(remote.open(file)) {
+                @Override
+                public void close() throws IOException {
+                    try (remote) {
+                        super.close();
+                    }
+                }
+            };
+        } catch (IOException e) {
+            remote.close();
+            throw e;
+        }
+    }
+
+    /** Writes, reads back and removes a file of no meaning: whether documents could be filed there now. */
+    public void tryIt() throws IOException {
+        byte[] bytes = TRIED.getBytes(StandardCharsets.UTF_8);
+        String name = "jalon-" + Sha256.of(Long.toString(System.nanoTime())).substring(0, LENGTH_OF_NAME) + ".txt";
+        Path file = Files.createTempFile("jalon-", ".txt");
+        try (RemoteFiles remote = settings.open()) {
+            Files.write(file, bytes);
+            remote.putNew(name, file);
+            try (InputStream back = remote.open(name)) {
+                if (!Arrays.equals(back.readAllBytes(), bytes)) {
+                    throw new PlaceTrouble(PlaceTrouble.Why.NOT_THE_SAME, name);
+                }
+            } finally {
+                remote.delete(name);
+            }
+        } finally {
+            Files.deleteIfExists(file);
+        }
+    }
+}
