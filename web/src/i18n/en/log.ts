@@ -74,6 +74,8 @@ export default {
   savedSource: 'lets register {register} come from {place}',
   removedSource: 'loads register {register} by hand from now on',
   saidColumnKind: 'said what column {column} of register {register} holds',
+  savedPlace: 'saved place {place}, {where}',
+  removedPlace: 'removed place {place}',
   savedRegister: 'saved register {register}, {lines} lines',
   savedChannel: 'saved the channel {name} ({kind})',
   removedChannel: 'removed the channel {name} ({kind})',

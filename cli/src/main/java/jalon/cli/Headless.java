@@ -56,14 +56,15 @@ final class Headless {
             PageWorkers workers,
             int atOnce,
             String batch,
-            Path out) {
+            Path out,
+            PlacesFile own) {
         this.stream = stream;
         this.learned = learned;
         this.registers = registers;
         this.workers = workers;
         this.atOnce = atOnce;
         this.batch = batch;
-        this.places = FilingPlaces.withoutArchive(out);
+        this.places = FilingPlaces.withoutArchive(out, own::open);
     }
 
     Report run(List<Path> files, List<String> warnings) throws IOException, InterruptedException {

@@ -48,6 +48,12 @@ final class ProcessCommand implements Callable<Integer> {
     @Option(names = "--registers", description = "Folder with registers (NAME.csv).")
     private Path registers;
 
+    @Option(
+            names = "--places",
+            description =
+                    "File with the places that the stream files to: [{\"name\": ..., \"settings\": {\"kind\": \"sftp\", ...}}].")
+    private Path places;
+
     @Option(names = "--batch", defaultValue = "B-0001", description = "Batch number used in names (${DEFAULT-VALUE}).")
     private String batch;
 
@@ -92,6 +98,16 @@ final class ProcessCommand implements Callable<Integer> {
         } catch (IOException e) {
             return unusable(reason(e));
         }
+        PlacesFile own;
+        try {
+            own = PlacesFile.read(places);
+        } catch (IOException e) {
+            return unusable("the file of places cannot be used: " + reason(e));
+        }
+        String missing = own.missing(definition);
+        if (missing != null) {
+            return unusable("the stream files to the place " + missing + "; name it in a file given with --places");
+        }
         List<String> warnings = new ArrayList<>();
         Map<String, Register> lists = new HashMap<>();
         try {
@@ -103,7 +119,8 @@ final class ProcessCommand implements Callable<Integer> {
             return unusable("the folder " + reason(e) + " cannot be used; name another or make room");
         }
         try {
-            Report report = new Headless(definition, learned, lists, readers, most, batch, out).run(files, warnings);
+            Report report =
+                    new Headless(definition, learned, lists, readers, most, batch, out, own).run(files, warnings);
             byte[] json = JsonMapper.builder()
                     .build()
                     .writerWithDefaultPrettyPrinter()

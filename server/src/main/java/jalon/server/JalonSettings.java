@@ -15,7 +15,14 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  */
 @ConfigurationProperties("jalon")
 public record JalonSettings(
-        String data, String filing, String setup, List<String> roles, Reading reading, Intake intake, Mail mail) {
+        String data,
+        String filing,
+        String places,
+        String setup,
+        List<String> roles,
+        Reading reading,
+        Intake intake,
+        Mail mail) {
     public JalonSettings {
         roles = roles == null ? List.of("web", "worker") : roles;
         reading = reading == null ? new Reading(0, 0) : reading;
@@ -24,7 +31,7 @@ public record JalonSettings(
 
     /** For a folder alone. */
     public static JalonSettings in(String data) {
-        return new JalonSettings(data, null, null, null, null, null, null);
+        return new JalonSettings(data, null, null, null, null, null, null, null);
     }
 
     /**
@@ -71,6 +78,11 @@ public record JalonSettings(
      * @param from address it writes from
      */
     public record Mail(String host, int port, String from) {}
+
+    /** File with places that are saved at each start; null when there is none. */
+    public Path placesFile() {
+        return places == null ? null : Path.of(places).toAbsolutePath().normalize();
+    }
 
     // Paths are bound as text: the framework's own conversion takes a relative one for a resource of the application.
 

@@ -312,6 +312,30 @@ public enum Problem {
     DELIVERY_PAGE_LOST(Kind.NOW, "why"),
     @JsonProperty("deliveryNotWritten")
     DELIVERY_NOT_WRITTEN(Kind.NOW, "attempts", "why"),
+    @JsonProperty("placeName")
+    PLACE_NAME(Kind.INPUT),
+    @JsonProperty("placeUsed")
+    PLACE_USED(Kind.NOW, "place", "streams"),
+    @JsonProperty("noSuchPlace")
+    NO_SUCH_PLACE(Kind.INPUT, "place"),
+    @JsonProperty("placesUnreadable")
+    PLACES_UNREADABLE(Kind.INPUT, "why"),
+    @JsonProperty("placeNotReached")
+    PLACE_NOT_REACHED(Kind.NOW, "address"),
+    @JsonProperty("placeHostKey")
+    PLACE_HOST_KEY(Kind.INPUT, "key"),
+    @JsonProperty("placeOtherHostKey")
+    PLACE_OTHER_HOST_KEY(Kind.NOW, "key"),
+    @JsonProperty("placeNotLetIn")
+    PLACE_NOT_LET_IN(Kind.NOW, "user"),
+    @JsonProperty("placeBadKey")
+    PLACE_BAD_KEY(Kind.INPUT),
+    @JsonProperty("placeNoFolder")
+    PLACE_NO_FOLDER(Kind.NOW, "folder"),
+    @JsonProperty("placeNotAllowed")
+    PLACE_NOT_ALLOWED(Kind.NOW, "path"),
+    @JsonProperty("placeNotTheSame")
+    PLACE_NOT_THE_SAME(Kind.NOW, "path"),
     @JsonProperty("deliveryFailed")
     DELIVERY_FAILED(Kind.NOW, "where", "why"),
     @JsonProperty("mailTriedAgain")

@@ -6,10 +6,12 @@ import java.util.List;
 /**
  * Where filed documents go.
  *
+ * @param place of the organisation's, by the name that it is set up under; null for Jalon's own folders and archive
  * @param folder template of the folder below the destination; parts are parted by {@code /}
  * @param file template of the file name without its ending
  */
-public record Destination(String destination, To to, String folder, String file, List<Format> formats, Taken taken) {
+public record Destination(
+        String destination, To to, String place, String folder, String file, List<Format> formats, Taken taken) {
     public Destination {
         folder = folder == null ? "" : folder;
         file = file == null ? "{type} {batch}-{no:000}" : file;
@@ -19,7 +21,7 @@ public record Destination(String destination, To to, String folder, String file,
 
     /** The same, but for what happens when a name is taken. */
     public Destination whenTaken(Taken other) {
-        return new Destination(destination, to, folder, file, formats, other);
+        return new Destination(destination, to, place, folder, file, formats, other);
     }
 
     public enum To {
@@ -27,7 +29,10 @@ public record Destination(String destination, To to, String folder, String file,
         FOLDER(false),
         /** Jalon's own archive, in which documents are found again. */
         @JsonProperty("archive")
-        ARCHIVE(true);
+        ARCHIVE(true),
+        /** A place of the organisation's. */
+        @JsonProperty("place")
+        PLACE(false);
 
         private final boolean searchable;
 

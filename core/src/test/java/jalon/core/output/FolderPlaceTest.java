@@ -197,7 +197,7 @@ class FolderPlaceTest {
 
     private static Destination destination(Destination.Taken taken) {
         var formats = List.of(Destination.Format.PDF, Destination.Format.CSV, Destination.Format.JSON);
-        return new Destination("office", Destination.To.FOLDER, "", "x", formats, taken);
+        return new Destination("office", Destination.To.FOLDER, null, "", "x", formats, taken);
     }
 
     private static FiledDocument document(String vessel) {

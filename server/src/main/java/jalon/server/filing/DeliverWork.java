@@ -12,6 +12,7 @@ import jalon.core.run.DeliveryState;
 import jalon.core.run.Filing;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
+import jalon.server.NotPossible;
 import jalon.server.Problem;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
@@ -75,7 +76,13 @@ public class DeliverWork {
                 delivery.documentNo(),
                 batches.facts(batch),
                 batch.course().filedAt());
-        FilingPlace place = places.of(destination);
+        FilingPlace place;
+        try {
+            place = places.of(destination);
+        } catch (NotPossible e) {
+            ends.refused(delivery, e);
+            return;
+        }
         var spot = new FilingPlace.Spot(planned.folder(), planned.name(), destination.formats(), destination.taken());
         rows.running(id);
         List<String> placed;

@@ -4,7 +4,6 @@ import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.server.NotPossible;
 import jalon.server.Pauses;
-import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
@@ -58,7 +57,7 @@ class DeliveryEnds {
     /** @return what tells the queue that it did not work */
     RuntimeException tryAgain(DeliveryRows.DeliveryRow delivery, FilingPlace place, IOException e) {
         Instant next = times.now().plus(Pauses.after(delivery.course().tries() + 1));
-        NotPossible reason = Problem.DELIVERY_FAILED.with(place.where(), e.getMessage());
+        NotPossible reason = OwnPlaces.trouble(place.where(), e);
         rows.retrying(delivery.id(), reason.trouble(), next);
         events.changed(Batch.no(delivery.batchId()));
         return new IllegalStateException("delivery " + delivery.id() + " is tried again at " + next, e);

@@ -10,7 +10,7 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class Places {
     @Bean
-    FilingPlaces filingPlaces(JalonSettings settings, Archive archive) {
-        return new FilingPlaces(settings.filingFolder(), archive.root());
+    FilingPlaces filingPlaces(JalonSettings settings, Archive archive, OwnPlaces own) {
+        return new FilingPlaces(settings.filingFolder(), archive.root(), own::open);
     }
 }

@@ -135,6 +135,10 @@ public enum Act {
     TAUGHT_TYPE("type", "page"),
     @JsonProperty("saidColumnKind")
     SAID_COLUMN_KIND("register", "column"),
+    @JsonProperty("savedPlace")
+    SAVED_PLACE("place", "where"),
+    @JsonProperty("removedPlace")
+    REMOVED_PLACE("place"),
     @JsonProperty("savedRegister")
     SAVED_REGISTER("register", "lines"),
     @JsonProperty("savedSource")

@@ -61,11 +61,12 @@ class SecurityRules {
                 .permitAll()
                 .requestMatchers("/api/me", "/api/me/password", "/api/archive/**")
                 .authenticated()
-                .requestMatchers(HttpMethod.POST, "/api/streams/**", "/api/registers/**", "/api/channels/**")
+                .requestMatchers(
+                        HttpMethod.POST, "/api/streams/**", "/api/registers/**", "/api/channels/**", "/api/places/**")
                 .hasRole(SUPERVISOR)
-                .requestMatchers(HttpMethod.PUT, "/api/channels/**", "/api/registers/**")
+                .requestMatchers(HttpMethod.PUT, "/api/channels/**", "/api/registers/**", "/api/places/**")
                 .hasRole(SUPERVISOR)
-                .requestMatchers(HttpMethod.DELETE, "/api/channels/**", "/api/registers/**")
+                .requestMatchers(HttpMethod.DELETE, "/api/channels/**", "/api/registers/**", "/api/places/**")
                 .hasRole(SUPERVISOR)
                 .requestMatchers(
                         "/api/tokens/**",

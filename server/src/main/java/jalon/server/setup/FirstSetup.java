@@ -1,6 +1,7 @@
 package jalon.server.setup;
 
 import jalon.server.JalonSettings;
+import jalon.server.filing.OwnPlaces;
 import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.people.Role;
@@ -33,6 +34,7 @@ class FirstSetup implements SmartInitializingSingleton {
     private final People people;
     private final StreamLibrary streams;
     private final RegisterSources sources;
+    private final OwnPlaces places;
     private final PasswordEncoder passwords;
 
     FirstSetup(
@@ -40,7 +42,9 @@ class FirstSetup implements SmartInitializingSingleton {
             People people,
             StreamLibrary streams,
             RegisterSources sources,
+            OwnPlaces places,
             PasswordEncoder passwords) {
+        this.places = places;
         this.sources = sources;
         this.settings = settings;
         this.people = people;
@@ -85,6 +89,9 @@ class FirstSetup implements SmartInitializingSingleton {
         Path from = settings.intake().sourcesFile();
         if (from != null) {
             sources.saveAll(Files.readString(from), BY);
+        }
+        if (settings.placesFile() != null) {
+            places.saveAll(Files.readString(settings.placesFile()), BY);
         }
         if (streams.current().isEmpty()) {
             for (Path json : files(folder.resolve("streams"), "*.json")) {

@@ -26,6 +26,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -81,6 +82,14 @@ public class StreamLibrary {
     public List<Listed> current() {
         return rows.current().stream()
                 .map(s -> listed(s, usable(s.name(), s.version()).orElse(StreamDefinition.NOTHING)))
+                .toList();
+    }
+
+    /** Titles of the streams that are so, as they are now. */
+    public List<String> titles(Predicate<StreamDefinition> so) {
+        return rows.current().stream()
+                .filter(s -> usable(s.name(), s.version()).filter(so).isPresent())
+                .map(StreamRows.Saved::title)
                 .toList();
     }
 
@@ -238,12 +247,7 @@ public class StreamLibrary {
             return;
         }
         for (String column : before.columns()) {
-            List<String> users = rows.current().stream()
-                    .filter(s -> usable(s.name(), s.version())
-                            .filter(d -> RegisterUse.columns(d, now.name()).contains(column))
-                            .isPresent())
-                    .map(StreamRows.Saved::title)
-                    .toList();
+            List<String> users = titles(d -> RegisterUse.columns(d, now.name()).contains(column));
             if (!now.columns().contains(column) && !users.isEmpty()) {
                 throw Problem.REGISTER_COLUMN_GONE.with(now.name(), column, String.join(", ", users));
             }
