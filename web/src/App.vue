@@ -23,6 +23,7 @@ const helped = ref(false)
 watch(help, () => (helped.value = true))
 const words = ref('')
 const reader = computed(() => session.me?.role === 'reader')
+const supervisor = computed(() => session.me?.role === 'supervisor')
 
 async function leave() {
   await session.signOut()
@@ -56,7 +57,7 @@ useEventListener('keydown', (e) => {
       <nav>
         <template v-if="!reader">
           <RouterLink :to="{ name: 'board' }">{{ t('nav.board') }}</RouterLink>
-          <RouterLink v-if="session.me.role === 'supervisor'" :to="{ name: 'day' }">
+          <RouterLink v-if="supervisor" :to="{ name: 'day' }">
             {{ t('nav.day') }}
           </RouterLink>
           <RouterLink :to="{ name: 'intake' }">{{ t('nav.intake') }}</RouterLink>
@@ -65,6 +66,7 @@ useEventListener('keydown', (e) => {
         <RouterLink :to="{ name: 'archive' }">{{ t('nav.archive') }}</RouterLink>
         <RouterLink v-if="!reader" :to="{ name: 'streams' }">{{ t('nav.streams') }}</RouterLink>
         <RouterLink v-if="!reader" :to="{ name: 'registers' }">{{ t('nav.registers') }}</RouterLink>
+        <RouterLink v-if="supervisor" :to="{ name: 'places' }">{{ t('nav.places') }}</RouterLink>
       </nav>
       <form v-if="route.name !== 'archive'" class="find" role="search" @submit.prevent="search">
         <ElInput

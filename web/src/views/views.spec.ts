@@ -13,6 +13,7 @@ import IndexDesk from './IndexDesk.vue'
 import Intake from './Intake.vue'
 import MyPassword from './MyPassword.vue'
 import PageDesk from './PageDesk.vue'
+import Places from './Places.vue'
 import Registers from './Registers.vue'
 import Rescans from './Rescans.vue'
 import SignIn from './SignIn.vue'
@@ -194,7 +195,32 @@ const views: Record<string, Case> = {
         },
         '/api/registers/vessels/rows': { all: 2, rows: [{ registration: 'PM-4821-K' }] },
       },
-      ['vessels', '2 rows', 'PM-4821-K', 'numbers, different in each row', '1 came, 0 went, 3 changed'],
+      ['vessels', '2 rows', 'PM-4821-K', 'looks like numbers', '1 came, 0 went, 3 changed'],
+    ],
+  },
+  Places: {
+    view: Places,
+    main: '/api/places',
+    empty: [{ '/api/places': [] }, 'No place is set up yet.'],
+    full: [
+      {
+        '/api/places': [
+          {
+            name: 'records-office',
+            settings: {
+              kind: 'sftp',
+              host: 'files.merrow.example',
+              port: 22,
+              user: 'jalon',
+              folder: 'records',
+            },
+            streams: ['Dues letters'],
+            savedBy: 't.vane',
+            savedAt: NOW,
+          },
+        ],
+      },
+      ['records-office', 'jalon@files.merrow.example:22/records', 'Streams: Dues letters'],
     ],
   },
   Streams: {

@@ -26,6 +26,7 @@ import pageDesk from './pageDesk'
 import password from './password'
 import repair from './repair'
 import place from './place'
+import places from './places'
 import registers from './registers'
 import rescans from './rescans'
 import rules from './rules'
@@ -70,6 +71,7 @@ export default {
   password,
   repair,
   place,
+  places,
   registers,
   rescans,
   rules,

@@ -6,4 +6,5 @@ export default {
   archive: 'Archive',
   streams: 'Streams',
   registers: 'Registers',
+  places: 'Places',
 }

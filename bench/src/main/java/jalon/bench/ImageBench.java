@@ -42,6 +42,11 @@ public final class ImageBench {
             Files.writeString(Path.of(args[0]), bench.table.text());
             return;
         }
+        if (args.length > 2 && args[2].equals("stamps")) {
+            new Readings(bench.table, bench.sheets, bench.pages).stamps();
+            Files.writeString(Path.of(args[0]), bench.table.text());
+            return;
+        }
         if (args.length > 2 && args[2].equals("backs")) {
             new Readings(bench.table, bench.sheets, bench.pages).showThrough();
             Files.writeString(Path.of(args[0]), bench.table.text());

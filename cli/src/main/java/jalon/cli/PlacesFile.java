@@ -2,6 +2,7 @@ package jalon.cli;
 
 import jalon.core.output.FilingPlace;
 import jalon.core.output.remote.PlaceSettings;
+import jalon.core.output.remote.PlaceTrouble;
 import jalon.core.output.remote.RemotePlace;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
@@ -41,6 +42,22 @@ final class PlacesFile {
                 .filter(place -> place != null && !places.containsKey(place))
                 .findFirst()
                 .orElse(null);
+    }
+
+    static String words(PlaceTrouble trouble) {
+        String what = trouble.getMessage();
+        return switch (trouble.why()) {
+            case NOT_REACHED -> "nothing answers at " + what;
+            case HOST_KEY_NOT_SAID ->
+                "it has the host key " + what + "; say that one in the file of places if it is right";
+            case OTHER_HOST_KEY -> "it has another host key than is said, " + what;
+            case NOT_LET_IN -> "it does not let " + what + " in";
+            case BAD_KEY -> "the private key cannot be read";
+            case NO_FOLDER -> "there is no folder " + what + " there, and it is not made";
+            case NOT_ALLOWED -> "it does not allow this: " + what;
+            case NOT_THE_SAME -> "what was written to " + what + " is not what is read back";
+            case REFUSED -> what;
+        };
     }
 
     FilingPlace open(Destination destination) {

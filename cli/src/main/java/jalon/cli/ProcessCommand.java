@@ -2,6 +2,7 @@ package jalon.cli;
 
 import jalon.core.apart.PageWorkers;
 import jalon.core.apart.WorkerLaunch;
+import jalon.core.output.remote.PlaceTrouble;
 import jalon.core.register.Register;
 import jalon.core.run.Filing;
 import jalon.core.run.Report;
@@ -131,6 +132,10 @@ final class ProcessCommand implements Callable<Integer> {
                     .forEach(r -> System.err.println("jalon: " + r.file()
                             + (r.filePage() == null ? "" : ", page " + r.filePage()) + ": " + r.reason()));
             return report.rejected().isEmpty() ? 0 : NOT_ALL_READ;
+        } catch (PlaceTrouble e) {
+            System.err.println(
+                    "jalon: nothing more was filed: " + PlacesFile.words(e) + "; run it again when it is mended");
+            return 1;
         } catch (IOException e) {
             System.err.println(
                     "jalon: writing below " + out + " failed: " + reason(e) + "; make room and run it again");

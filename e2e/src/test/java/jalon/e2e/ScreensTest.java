@@ -85,6 +85,7 @@ class ScreensTest extends InTheBrowser {
         SCREENS.put("/desk/batches/" + filed + "/filing", page -> {});
         SCREENS.put("/desk/registers", page -> {});
         SCREENS.put("/desk/registers?source", page -> page.keyboard().press("s"));
+        SCREENS.put("/desk/places", page -> page.keyboard().press("a"));
         SCREENS.put("/desk/rescans", page -> {});
         SCREENS.put("/desk/archive?q=licence", page -> {});
         SCREENS.put("/desk/archive/1?q=licence", page -> {});

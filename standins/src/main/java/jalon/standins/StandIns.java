@@ -18,11 +18,12 @@ import java.util.concurrent.Executors;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The harbour's simulated scanner and mail server, with a small page on which paper is put into the scanner, faults are made
- * and mended, and mails are sent. Writes the channels that Jalon needs for them to a file.
+ * The harbour's simulated scanner, mail server and file server, with a small page on which paper is put into the scanner,
+ * faults are made and mended, and mails are sent. Writes the channels and places that Jalon needs for them to files.
  */
 public final class StandIns {
     private static final String STREAM = "dues-letters";
+    private static final String PASSWORD = "merrow-records";
 
     private final ScannerStandIn scanner;
     private final MailStandIn mail;
@@ -33,7 +34,10 @@ public final class StandIns {
         this.mail = mail;
     }
 
-    /** Arguments: port of the page, scanner's port, IMAPS port, SMTP port, file for the channels, folder for scans. */
+    /**
+     * Arguments: port of the page, scanner's port, IMAPS port, SMTP port, file for the channels, folder for scans and for what
+     * is filed on the file server, its port, file for the places.
+     */
     public static void main(String[] args) throws Exception {
         System.setProperty("java.awt.headless", "true");
         var scanner = ScannerStandIn.start(Integer.parseInt(args[1]));
@@ -44,6 +48,8 @@ public final class StandIns {
         Path state = Files.createDirectories(Path.of(args[5]));
         Files.createDirectories(state.resolve("copier"));
         Files.createDirectories(state.resolve("camera"));
+        var office = FileServerStandIn.start(Integer.parseInt(args[6]), state.resolve("office"), PASSWORD);
+        Files.writeString(Path.of(args[7]), "[{\"name\":\"records-office\",\"settings\":" + office.settings() + "}]");
         Files.writeString(Path.of(args[4]), all.channels(state));
         HttpServer page = HttpServer.create(
                 new InetSocketAddress(InetAddress.getLoopbackAddress(), Integer.parseInt(args[0])), 0);

@@ -27,6 +27,9 @@ public final class ColourDrop {
 
     private static final double PRINT_UNDER = 0.72;
 
+    /** What is so much darker than another ink of the page is print with a fringe of colour. */
+    private static final double PALE = 0.6;
+
     private ColourDrop() {}
 
     /**
@@ -65,11 +68,13 @@ public final class ColourDrop {
             }
         }
         long least = (long) (LEAST_SHARE * seen);
-        return IntStream.range(0, 3)
+        List<Ink> inks = IntStream.range(0, 3)
                 .filter(channel -> wanted == Colour.ANY || wanted.ordinal() == channel)
                 .filter(channel -> counts[channel] > 0 && counts[channel] >= least)
                 .mapToObj(channel -> new Ink(16 - 8 * channel, Math.max(60, level(levels[channel], counts[channel]))))
                 .toList();
+        int brightest = inks.stream().mapToInt(Ink::level).max().orElse(0);
+        return inks.stream().filter(ink -> ink.level() >= PALE * brightest).toList();
     }
 
     private static int level(int[] levels, long count) {

@@ -46,7 +46,8 @@ record ZoneFinder(Finder.ByZone zone, Field field) implements FieldFinder {
         Box onPage = fit.tilt().fromStraight(straight);
         List<Word> inside = inside(page.words(), straight, fit);
         boolean stamped = page.image().coloured().stream().anyMatch(onPage::overlaps);
-        if (inside.isEmpty() || stamped) {
+        boolean readAlone = inside.isEmpty() || stamped;
+        if (readAlone) {
             List<Word> alone = search.zones().read(page, onPage, Model.SAME);
             inside = alone.isEmpty()
                     ? inside
@@ -55,7 +56,9 @@ record ZoneFinder(Finder.ByZone zone, Field field) implements FieldFinder {
         if (holds() == Finder.Holds.LINE || holds() == Finder.Holds.WORD) {
             inside = nearestLine(inside, onPage, fit);
         }
-        Overrun over = inside.isEmpty() ? new Overrun(inside, false) : overrun(inside, straight, fit, page, search);
+        // What was read by itself is all that stands in the zone, whatever the page made of it.
+        List<Word> others = readAlone ? outside(page.words(), straight, fit) : page.words();
+        Overrun over = inside.isEmpty() ? new Overrun(inside, false) : overrun(inside, others, straight, fit, search);
         var held = new HeldText(holds(), fit.tilt());
         var limits = new ZoneLimits(zone.read());
         String text = limits.on(held.of(over.words()));
@@ -89,6 +92,12 @@ record ZoneFinder(Finder.ByZone zone, Field field) implements FieldFinder {
                 .toList();
     }
 
+    private static List<Word> outside(List<Word> words, Box straight, Fit fit) {
+        return words.stream()
+                .filter(w -> fit.tilt().toStraight(w.box()).x() >= straight.right() - BEGUN_INSIDE_MM)
+                .toList();
+    }
+
     private static List<Word> nearestLine(List<Word> words, Box onPage, Fit fit) {
         return PageRows.of(words, fit.tilt()).rows().stream()
                 .map(row -> row.whole().words())
@@ -101,11 +110,11 @@ record ZoneFinder(Finder.ByZone zone, Field field) implements FieldFinder {
     private record Overrun(List<Word> words, boolean goesOn) {}
 
     /** What was begun in the zone and ends outside; the zones of other fields keep what is theirs. */
-    private Overrun overrun(List<Word> inside, Box straight, Fit fit, PageFacts page, Search search) {
+    private Overrun overrun(List<Word> inside, List<Word> words, Box straight, Fit fit, Search search) {
         List<PageRows.Row> rows = PageRows.of(inside, fit.tilt()).rows();
         Box last = fit.tilt().toStraight(rows.get(rows.size() - 1).whole().box());
         List<Box> others = otherZones(search).map(fit::onStraightPage).toList();
-        List<Word> behind = page.words().stream()
+        List<Word> behind = words.stream()
                 .filter(w -> !inside.contains(w))
                 .filter(w -> {
                     Box box = fit.tilt().toStraight(w.box());

@@ -84,6 +84,11 @@ public record Line(List<Word> words) {
         return words.stream().mapToDouble(Word::certainty).min().orElse(0);
     }
 
+    /** For several words of several values. */
+    public static double meanOf(List<Word> words) {
+        return words.stream().mapToDouble(Word::certainty).average().orElse(0);
+    }
+
     /** How many letters and digits are likely to be right, among several readings of one place the measure of the best. */
     public static double lettersOf(List<Word> words) {
         return words.stream()

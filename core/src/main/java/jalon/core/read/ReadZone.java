@@ -35,7 +35,7 @@ public final class ReadZone {
         if (inks.isEmpty()) {
             return asItIs;
         }
-        ToDoubleFunction<List<Word>> worth = PagePart.isLine(zone) ? Line::certaintyOfValue : Line::lettersOf;
+        ToDoubleFunction<List<Word>> worth = PagePart.isLine(zone) ? Line::certaintyOfValue : Line::meanOf;
         List<Word> under = part.under(inks, zone, reader, worth);
         // A value written in the coloured ink itself is gone with it; then it stands in the other reading.
         double certainty = worth.applyAsDouble(under);
@@ -50,6 +50,6 @@ public final class ReadZone {
     static List<Word> withoutInk(Scan scan, PageFacts page, Box zone, TextReader reader) {
         PagePart part = PagePart.around(scan.image(), scan.dpi(), page, zone);
         List<ColourDrop.Ink> inks = ColourDrop.inksOf(part.picture(), Colour.ANY);
-        return inks.isEmpty() ? List.of() : part.under(inks, zone, reader, Line::lettersOf);
+        return inks.isEmpty() ? List.of() : part.under(inks, zone, reader, Line::meanOf);
     }
 }

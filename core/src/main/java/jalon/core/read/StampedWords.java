@@ -63,7 +63,9 @@ final class StampedWords {
                 .toList();
         List<Word> under = without.stream().filter(w -> place.overlaps(w.box())).toList();
         List<Word> before = words.stream().filter(w -> place.overlaps(w.box())).toList();
-        if (under.isEmpty() || Line.lettersOf(under) <= Line.lettersOf(before)) {
+        // The page may have read the stamp's own words and nothing else, or little of all, and that well.
+        boolean better = Line.meanOf(under) > Line.meanOf(before) || Line.lettersOf(under) > Line.lettersOf(before);
+        if (under.isEmpty() || !better) {
             return words;
         }
         List<Word> kept = new ArrayList<>();

@@ -24,7 +24,7 @@ class PlaceApi {
     }
 
     @GetMapping
-    List<OwnPlaces.Place> places() {
+    List<OwnPlaces.OwnPlace> places() {
         return places.all();
     }
 
@@ -35,7 +35,7 @@ class PlaceApi {
     }
 
     @PutMapping("/{name}")
-    OwnPlaces.Place savePlace(@PathVariable String name, @RequestBody PlaceSettings settings, Principal who) {
+    OwnPlaces.OwnPlace savePlace(@PathVariable String name, @RequestBody PlaceSettings settings, Principal who) {
         return places.save(name, settings, who.getName());
     }
 

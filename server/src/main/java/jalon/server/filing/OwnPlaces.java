@@ -56,15 +56,16 @@ public class OwnPlaces {
      * @param settings without its secrets
      * @param streams titles of those that file there
      */
-    public record Place(String name, PlaceSettings settings, List<String> streams, String savedBy, Instant savedAt) {}
+    public record OwnPlace(
+            String name, PlaceSettings settings, List<String> streams, String savedBy, Instant savedAt) {}
 
-    public List<Place> all() {
+    public List<OwnPlace> all() {
         return rows.all().stream().map(this::shown).toList();
     }
 
-    private Place shown(PlaceRows.Row row) {
+    private OwnPlace shown(PlaceRows.Row row) {
         PlaceSettings settings = settings(row).withSecrets(PlaceSettings.Secrets.NONE);
-        return new Place(row.name(), settings, filingTo(row.name()), row.savedBy(), row.savedAt());
+        return new OwnPlace(row.name(), settings, filingTo(row.name()), row.savedBy(), row.savedAt());
     }
 
     private List<String> filingTo(String name) {
@@ -87,7 +88,7 @@ public class OwnPlaces {
 
     /** A secret that is not said anew stays, as long as it is for the same machine. */
     @Transactional
-    public Place save(String name, PlaceSettings wanted, String by) {
+    public OwnPlace save(String name, PlaceSettings wanted, String by) {
         if (!name.matches("[a-z][a-z0-9-]{0,62}")) {
             throw Problem.PLACE_NAME.with();
         }

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import type { FormInstance } from 'element-plus'
+import { computed, reactive, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, type Schema, worded } from '../api/client'
+import KeyButton from './base/KeyButton.vue'
+import NoteBanner from './base/NoteBanner.vue'
+import SettingFields, { type Setting } from './base/SettingFields.vue'
+
+/** A place to file in: tried by writing there, and saved. */
+const props = defineProps<{ place: Schema['OwnPlace'] | null }>()
+const emit = defineEmits<{ saved: [name: string]; removed: [name: string]; close: [] }>()
+const { t } = useI18n()
+const box = ref<FormInstance>()
+const form = reactive<Record<string, string | number | undefined>>({
+  ...(props.place?.settings as object),
+  name: props.place?.name,
+})
+const typed = form as Record<string, string | undefined>
+const busy = ref(false)
+const told = ref('')
+const refused = ref<unknown>()
+const FIELDS: Setting[] = [
+  { name: 'host', needed: true },
+  { name: 'port', type: 'number' },
+  { name: 'hostKey' },
+  { name: 'user', needed: true },
+  { name: 'password', type: 'password' },
+  { name: 'folder' },
+  { name: 'key', type: 'textarea' },
+]
+/** The key that it was found to have, when none was said. */
+const foundKey = computed(() => {
+  const problem = refused.value as Schema['Problem'] | undefined
+  return problem?.code === 'placeHostKey' ? (problem.with as { key?: string }).key : undefined
+})
+
+/** @param work asks the server about the place as it is written */
+async function ask(work: (name: string, settings: never) => Promise<{ error?: unknown }>, then: () => void) {
+  if (busy.value || !(await box.value?.validate().catch(() => false))) return
+  const given = FIELDS.map((f) => f.name).filter((f) => form[f] !== '' && form[f] != null)
+  const settings = { kind: 'sftp', ...Object.fromEntries(given.map((f) => [f, form[f]])) }
+  busy.value = true
+  told.value = ''
+  refused.value = undefined
+  const { error } = await work(String(form.name), settings as never).catch(() => ({ error: null }))
+  busy.value = false
+  if (error === undefined) then()
+  else refused.value = error
+}
+const attempt = () =>
+  ask(
+    (name, body) => api.POST('/api/places/{name}/try', { params: { path: { name } }, body }),
+    () => (told.value = t('places.tried', { name: form.name })),
+  )
+const save = () =>
+  ask(
+    (name, body) => api.PUT('/api/places/{name}', { params: { path: { name } }, body }),
+    () => emit('saved', String(form.name)),
+  )
+async function remove() {
+  const name = props.place?.name ?? ''
+  const { error } = await api.DELETE('/api/places/{name}', { params: { path: { name } } })
+  if (error) refused.value = error
+  else emit('removed', name)
+}
+function takeKey() {
+  form.hostKey = foundKey.value
+  refused.value = undefined
+  void attempt()
+}
+</script>
+
+<template>
+  <ElForm ref="box" :model="form" label-position="top" @submit.prevent="attempt">
+    <ElFormItem
+      :label="t('places.f.name')"
+      prop="name"
+      :rules="{ required: true, message: t('channels.needed'), trigger: 'change' }"
+    >
+      <ElInput v-model="typed.name" class="mono" maxlength="63" :disabled="!!place" />
+    </ElFormItem>
+    <SettingFields v-bind="{ settings: FIELDS, form }" words="places.f" :least="1" :keeps="!!place" />
+    <div class="foot">
+      <NoteBanner v-if="refused !== undefined" kind="wrong">
+        {{ worded(refused) }}
+        <template v-if="foundKey" #acts>
+          <KeyButton @click="takeKey">{{ t('places.takeKey') }}</KeyButton>
+        </template>
+      </NoteBanner>
+      <NoteBanner v-if="told">{{ told }}</NoteBanner>
+      <div class="row">
+        <KeyButton submit :main="!told" :disabled="busy">
+          {{ t(busy ? 'places.trying' : 'places.tryIt') }}
+        </KeyButton>
+        <KeyButton :main="!!told" :disabled="busy" @click="save">{{ t('places.save') }}</KeyButton>
+        <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
+        <span class="stretch" />
+        <ElPopconfirm
+          v-if="place"
+          :title="t('places.removeAsk', { name: place.name })"
+          :confirm-button-text="t('places.remove')"
+          :cancel-button-text="t('app.close')"
+          @confirm="remove"
+        >
+          <template #reference>
+            <KeyButton>{{ t('places.remove') }}</KeyButton>
+          </template>
+        </ElPopconfirm>
+      </div>
+    </div>
+  </ElForm>
+</template>
+
+<style scoped>
+/* What it answered and what to do next stay in sight, however far down the fields go. */
+.foot {
+  position: sticky;
+  inset-block-end: calc(-1 * var(--el-drawer-padding-primary));
+  display: grid;
+  gap: 8px;
+  padding-block: 10px;
+  background: var(--el-drawer-bg-color);
+  border-top: 1px solid var(--line);
+}
+</style>
