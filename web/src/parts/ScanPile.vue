@@ -70,7 +70,8 @@ watch(
 .said {
   position: sticky;
   inset-block-end: -10px;
-  flex-basis: 100%;
+  flex: none;
+  width: calc(100% + 20px);
   margin: auto -10px -10px;
   padding: 6px 12px;
   background: var(--panel);

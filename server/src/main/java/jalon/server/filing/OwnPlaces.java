@@ -110,7 +110,7 @@ public class OwnPlaces {
         log.add(by, Act.REMOVED_PLACE.with(name));
     }
 
-    /** @param name and settings of places, as {@code {"office": {"kind": "sftp", ...}}} */
+    /** A place as a file of places has it. */
     public record Named(String name, PlaceSettings settings) {}
 
     /** Saves places from a file: how an installation begins. */

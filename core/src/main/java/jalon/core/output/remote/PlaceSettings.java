@@ -24,12 +24,7 @@ public sealed interface PlaceSettings {
     }
 
     /** @throws PlaceTrouble when it is not there, or is not what it was */
-    default RemoteFiles open() throws PlaceTrouble {
-        if (this instanceof Sftp sftp) {
-            return SftpFiles.open(sftp);
-        }
-        throw new IllegalStateException(getClass().getName());
-    }
+    RemoteFiles open() throws PlaceTrouble;
 
     /**
      * A file server by SFTP (SSH file transfer, draft-ietf-secsh-filexfer-02).
@@ -50,6 +45,11 @@ public sealed interface PlaceSettings {
         @Override
         public String where() {
             return folder + " on " + host;
+        }
+
+        @Override
+        public RemoteFiles open() throws PlaceTrouble {
+            return SftpFiles.open(this);
         }
 
         @Override

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.GeneralSecurityException;
 import java.security.KeyPair;
+import java.security.PublicKey;
 import java.time.Duration;
 import java.util.EnumSet;
 import java.util.concurrent.atomic.AtomicReference;
@@ -110,7 +111,7 @@ final class SftpFiles implements RemoteFiles {
                 : new PlaceTrouble(Why.NOT_LET_IN, to.user(), e);
     }
 
-    private static String fingerprint(java.security.PublicKey key) {
+    private static String fingerprint(PublicKey key) {
         try {
             return KeyUtils.getFingerPrint(BuiltinDigests.sha256, key);
         } catch (Exception e) {
