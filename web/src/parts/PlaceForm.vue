@@ -3,16 +3,20 @@ import type { FormInstance } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, type Schema, worded } from '../api/client'
+import { useChoices } from '../composables/useChoices'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
+import PickOne from './base/PickOne.vue'
 import SettingFields, { type Setting } from './base/SettingFields.vue'
 
 /** A place to file in: tried by writing there, and saved. */
 const props = defineProps<{ place: Schema['OwnPlace'] | null }>()
 const emit = defineEmits<{ saved: [name: string]; removed: [name: string]; close: [] }>()
 const { t } = useI18n()
+const choices = useChoices()
 const box = ref<FormInstance>()
 const form = reactive<Record<string, string | number | undefined>>({
+  kind: 'sftp',
   ...(props.place?.settings as object),
   name: props.place?.name,
 })
@@ -20,15 +24,19 @@ const typed = form as Record<string, string | undefined>
 const busy = ref(false)
 const told = ref('')
 const refused = ref<unknown>()
-const FIELDS: Setting[] = [
-  { name: 'host', needed: true },
-  { name: 'port', type: 'number' },
-  { name: 'hostKey' },
-  { name: 'user', needed: true },
-  { name: 'password', type: 'password' },
-  { name: 'folder' },
-  { name: 'key', type: 'textarea' },
-]
+const FIELDS: Record<string, Setting[]> = {
+  sftp: [
+    { name: 'host', needed: true },
+    { name: 'port', type: 'number' },
+    { name: 'hostKey' },
+    { name: 'user', needed: true },
+    { name: 'password', type: 'password' },
+    { name: 'folder' },
+    { name: 'key', type: 'textarea' },
+  ],
+  webdav: [{ name: 'url', needed: true }, { name: 'user' }, { name: 'password', type: 'password' }],
+}
+const fields = computed(() => FIELDS[String(form.kind)])
 /** The key that it was found to have, when none was said. */
 const foundKey = computed(() => {
   const problem = refused.value as Schema['Problem'] | undefined
@@ -38,8 +46,9 @@ const foundKey = computed(() => {
 /** @param work asks the server about the place as it is written */
 async function ask(work: (name: string, settings: never) => Promise<{ error?: unknown }>, then: () => void) {
   if (busy.value || !(await box.value?.validate().catch(() => false))) return
-  const given = FIELDS.map((f) => f.name).filter((f) => form[f] !== '' && form[f] != null)
-  const settings = { kind: 'sftp', ...Object.fromEntries(given.map((f) => [f, form[f]])) }
+  const used = ['kind', ...fields.value.map((f) => f.name)]
+  const given = used.filter((f) => form[f] !== '' && form[f] != null)
+  const settings = Object.fromEntries(given.map((f) => [f, form[f]]))
   busy.value = true
   told.value = ''
   refused.value = undefined
@@ -80,7 +89,10 @@ function takeKey() {
     >
       <ElInput v-model="typed.name" class="mono" maxlength="63" :disabled="!!place" />
     </ElFormItem>
-    <SettingFields v-bind="{ settings: FIELDS, form }" words="places.f" :least="1" :keeps="!!place" />
+    <ElFormItem :label="t('channels.kind')">
+      <PickOne v-model="form.kind" :options="choices(Object.keys(FIELDS), 'places')" :disabled="!!place" />
+    </ElFormItem>
+    <SettingFields v-bind="{ settings: fields, form }" words="places.f" :least="1" :keeps="!!place" />
     <div class="foot">
       <NoteBanner v-if="refused !== undefined" kind="wrong">
         {{ worded(refused) }}

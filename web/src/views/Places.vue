@@ -21,7 +21,8 @@ const done = ref('')
 const ACTS = [{ name: 'change', label: t('places.change') }]
 
 function where(p: Place) {
-  const s = p.settings as { user?: string; host?: string; port?: number; folder?: string }
+  const s = p.settings as { url?: string; user?: string; host?: string; port?: number; folder?: string }
+  if (s.url) return s.url
   return `${s.user}@${s.host}:${s.port}/${s.folder ?? ''}`
 }
 async function removed(name: string) {

@@ -18,8 +18,10 @@ export default {
   savedBy: 'saved {when} by {by}',
   takeKey: 'It is the same: take this key',
   sftp: 'file server by SFTP',
+  webdav: 'web file server by WebDAV',
   f: {
     name: 'Name, as streams call it',
+    url: 'Address of the folder, with https://',
     host: 'Machine',
     port: 'Port, 22 where nothing is said',
     hostKey: 'Host key (SHA-256 fingerprint)',

@@ -51,6 +51,8 @@ final class PlacesFile {
             case HOST_KEY_NOT_SAID ->
                 "it has the host key " + what + "; say that one in the file of places if it is right";
             case OTHER_HOST_KEY -> "it has another host key than is said, " + what;
+            case NOT_TRUSTED -> "the certificate of " + what + " is not one that this machine trusts";
+            case FULL -> "there is no room left at " + what;
             case NOT_LET_IN -> "it does not let " + what + " in";
             case BAD_KEY -> "the private key cannot be read";
             case NO_FOLDER -> "there is no folder " + what + " there, and it is not made";

@@ -314,6 +314,8 @@ public enum Problem {
     DELIVERY_NOT_WRITTEN(Kind.NOW, "attempts", "why"),
     @JsonProperty("placeName")
     PLACE_NAME(Kind.INPUT),
+    @JsonProperty("placeAddress")
+    PLACE_ADDRESS(Kind.INPUT),
     @JsonProperty("placeUsed")
     PLACE_USED(Kind.NOW, "place", "streams"),
     @JsonProperty("noSuchPlace")
@@ -326,6 +328,10 @@ public enum Problem {
     PLACE_HOST_KEY(Kind.INPUT, "key"),
     @JsonProperty("placeOtherHostKey")
     PLACE_OTHER_HOST_KEY(Kind.NOW, "key"),
+    @JsonProperty("placeNotTrusted")
+    PLACE_NOT_TRUSTED(Kind.NOW, "host"),
+    @JsonProperty("placeFull")
+    PLACE_FULL(Kind.NOW, "where"),
     @JsonProperty("placeNotLetIn")
     PLACE_NOT_LET_IN(Kind.NOW, "user"),
     @JsonProperty("placeBadKey")

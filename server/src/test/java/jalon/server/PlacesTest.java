@@ -89,10 +89,7 @@ class PlacesTest extends ServerCase {
         await().untilAsserted(() -> assertThat(reasons(no)).contains("does not let jalon in"));
         assertThat(filed()).isEmpty();
         office.password("merrow");
-        for (JsonNode delivery : deliveries(no)) {
-            operator.post(
-                    "/api/batches/" + no + "/deliveries/" + delivery.get("id").asLong(), Map.of("fate", "now"));
-        }
+        // By itself, when its pause is over.
         awaitStage(no, "done");
         assertThat(filed()).hasSize(2).allMatch(f -> f.startsWith("Dues/") && f.endsWith(".pdf"));
     }

@@ -125,6 +125,9 @@ public class OwnPlaces {
     }
 
     private PlaceSettings kept(String name, PlaceSettings wanted) {
+        if (wanted.host() == null || wanted.host().isEmpty()) {
+            throw Problem.PLACE_ADDRESS.with();
+        }
         hosts.check(wanted.host());
         PlaceSettings.Secrets said = wanted.secrets();
         if (!said.equals(PlaceSettings.Secrets.NONE)) {
@@ -166,6 +169,8 @@ public class OwnPlaces {
             case NOT_REACHED -> Problem.PLACE_NOT_REACHED.with(t.getMessage());
             case HOST_KEY_NOT_SAID -> Problem.PLACE_HOST_KEY.with(t.getMessage());
             case OTHER_HOST_KEY -> Problem.PLACE_OTHER_HOST_KEY.with(t.getMessage());
+            case NOT_TRUSTED -> Problem.PLACE_NOT_TRUSTED.with(t.getMessage());
+            case FULL -> Problem.PLACE_FULL.with(t.getMessage());
             case NOT_LET_IN -> Problem.PLACE_NOT_LET_IN.with(t.getMessage());
             case BAD_KEY -> Problem.PLACE_BAD_KEY.with();
             case NO_FOLDER -> Problem.PLACE_NO_FOLDER.with(t.getMessage());

@@ -2,10 +2,15 @@ package jalon.core.output.remote;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.io.IOException;
+import java.net.URI;
 
 /** A place of the organisation's that documents are filed in; one record a kind. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-@JsonSubTypes({@JsonSubTypes.Type(value = PlaceSettings.Sftp.class, name = "sftp")})
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = PlaceSettings.Sftp.class, name = "sftp"),
+    @JsonSubTypes.Type(value = PlaceSettings.WebDav.class, name = "webdav")
+})
 public sealed interface PlaceSettings {
     /** The machine that it is on: a secret is for this one only. */
     String host();
@@ -23,8 +28,8 @@ public sealed interface PlaceSettings {
         public static final Secrets NONE = new Secrets(null, null);
     }
 
-    /** @throws PlaceTrouble when it is not there, or is not what it was */
-    RemoteFiles open() throws PlaceTrouble;
+    /** @throws IOException a {@link PlaceTrouble} when it is not there, or is not what it was */
+    RemoteFiles open() throws IOException;
 
     /**
      * A file server by SFTP (SSH file transfer, draft-ietf-secsh-filexfer-02).
@@ -60,6 +65,47 @@ public sealed interface PlaceSettings {
         @Override
         public Sftp withSecrets(Secrets other) {
             return new Sftp(host, port, hostKey, user, other.password(), other.key(), folder);
+        }
+    }
+
+    /**
+     * A web file server by WebDAV.
+     *
+     * @param url of the folder below which everything lies, http or https
+     * @param user null where nobody signs in
+     * @param password written only; sent as it is, so that only https keeps it from others
+     */
+    record WebDav(String url, String user, String password) implements PlaceSettings {
+        /** Empty where the address names no machine. */
+        @Override
+        public String host() {
+            try {
+                URI address = URI.create(url == null ? "" : url);
+                boolean web = "http".equals(address.getScheme()) || "https".equals(address.getScheme());
+                return web && address.getHost() != null ? address.getHost() : "";
+            } catch (IllegalArgumentException e) {
+                return "";
+            }
+        }
+
+        @Override
+        public String where() {
+            return url;
+        }
+
+        @Override
+        public RemoteFiles open() throws IOException {
+            return WebDavFiles.open(this);
+        }
+
+        @Override
+        public Secrets secrets() {
+            return new Secrets(password, null);
+        }
+
+        @Override
+        public WebDav withSecrets(Secrets other) {
+            return new WebDav(url, user, other.password());
         }
     }
 }

@@ -13,6 +13,8 @@ public final class PlaceTrouble extends IOException {
         HOST_KEY_NOT_SAID,
         /** It has another host key than was said; the text is that one. */
         OTHER_HOST_KEY,
+        /** Its certificate is not one that this machine trusts; the text is its name. */
+        NOT_TRUSTED,
         /** It does not know the user, or the password or key is wrong or has run out. */
         NOT_LET_IN,
         /** The private key cannot be read. */
@@ -21,6 +23,8 @@ public final class PlaceTrouble extends IOException {
         NO_FOLDER,
         /** Something may not be read or written there. */
         NOT_ALLOWED,
+        /** It has no room left. */
+        FULL,
         /** What was written is not what is read back. */
         NOT_THE_SAME,
         /** Anything else; the text is what it answered. */
