@@ -48,7 +48,6 @@ const KINDS: Kind[] = ['name', 'telephone', 'date', 'street', 'number', 'text']
 <style scoped>
 .kind {
   width: 100%;
-  margin-inline-end: 6px;
 }
 .columns {
   margin: 0 0 10px;

@@ -18,14 +18,13 @@ import tools.jackson.databind.json.JsonMapper;
 final class PlacesFile {
     private final Map<String, PlaceSettings> places = new HashMap<>();
 
-    private record Named(String name, PlaceSettings settings) {}
-
     /** @param file null for none */
     static PlacesFile read(Path file) throws IOException {
         var read = new PlacesFile();
         if (file != null) {
             try {
-                for (Named place : JsonMapper.builder().build().readValue(Files.readString(file), Named[].class)) {
+                for (PlaceSettings.Named place :
+                        JsonMapper.builder().build().readValue(Files.readString(file), PlaceSettings.Named[].class)) {
                     read.places.put(place.name(), place.settings());
                 }
             } catch (JacksonException e) {

@@ -100,12 +100,6 @@ public record PrintAlone(GrayPlane plane, Box at) {
     }
 
     private static Blobs ink(GrayPlane plane) {
-        int threshold = Threshold.of(plane);
-        byte[] px = plane.pixels();
-        boolean[] dark = new boolean[px.length];
-        for (int i = 0; i < px.length; i++) {
-            dark[i] = (px[i] & 0xFF) < threshold;
-        }
-        return new Blobs(dark, plane.width(), plane.height());
+        return new Blobs(Threshold.ink(plane), plane.width(), plane.height());
     }
 }

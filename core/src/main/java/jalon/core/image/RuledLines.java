@@ -28,11 +28,7 @@ public final class RuledLines {
 
     private RuledLines(GrayPlane cut) {
         this.cut = cut;
-        int threshold = Threshold.of(cut);
-        dark = new boolean[cut.pixels().length];
-        for (int i = 0; i < dark.length; i++) {
-            dark[i] = (cut.pixels()[i] & 0xFF) < threshold;
-        }
+        dark = Threshold.ink(cut);
         ruled = new boolean[dark.length];
     }
 

@@ -10,6 +10,17 @@ public final class Threshold {
 
     private Threshold() {}
 
+    /** Which pixels of a plane are ink. */
+    static boolean[] ink(GrayPlane plane) {
+        int threshold = of(plane);
+        byte[] px = plane.pixels();
+        boolean[] ink = new boolean[px.length];
+        for (int i = 0; i < px.length; i++) {
+            ink[i] = (px[i] & 0xFF) < threshold;
+        }
+        return ink;
+    }
+
     /** @return a brightness 0..255; pixels below it are ink */
     public static int of(GrayPlane plane) {
         int[] counts = plane.histogram();

@@ -18,7 +18,19 @@ public interface FilingPlace {
      * @param folder below the place, parts parted by {@code /}; empty for the place itself
      * @param name without ending
      */
-    record Spot(String folder, String name, List<Destination.Format> formats, Destination.Taken taken) {}
+    record Spot(String folder, String name, List<Destination.Format> formats, Destination.Taken taken) {
+        private static final int MOST_NUMBERS = 10_000;
+
+        /** How many names may be tried, the first of them its own. */
+        public int names() {
+            return taken == Destination.Taken.REFUSE ? 1 : MOST_NUMBERS;
+        }
+
+        /** Its name, or with a number from the second one on. */
+        public String name(int number) {
+            return number == 1 ? name : name + " (" + number + ")";
+        }
+    }
 
     /**
      * One of a document's files, whole and on the disk, that has to go to its place yet.

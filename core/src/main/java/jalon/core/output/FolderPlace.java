@@ -2,7 +2,6 @@ package jalon.core.output;
 
 import jalon.core.disk.Disk;
 import jalon.core.page.Sha256;
-import jalon.core.stream.Destination;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -17,7 +16,6 @@ import java.util.List;
  * seen. A file that is there already with just these bytes is this document filed before, and is left as it is.
  */
 final class FolderPlace implements FilingPlace {
-    private static final int MOST_NUMBERS = 10_000;
     private static final int LENGTH_OF_PARTS = 24;
 
     private final Path root;
@@ -70,10 +68,8 @@ final class FolderPlace implements FilingPlace {
             if (before.size() == files.size() && named(copies, before, true)) {
                 return below(before);
             }
-            int names = spot.taken() == Destination.Taken.REFUSE ? 1 : MOST_NUMBERS;
-            for (int number = 1; number <= names; number++) {
-                String name = number == 1 ? spot.name() : spot.name() + " (" + number + ")";
-                List<Path> targets = targets(folder, name, files);
+            for (int number = 1; number <= spot.names(); number++) {
+                List<Path> targets = targets(folder, spot.name(number), files);
                 if (mayLieAt(copies, targets)) {
                     remembered.about(below(targets));
                     if (named(copies, targets, false)) {

@@ -110,13 +110,10 @@ public class OwnPlaces {
         log.add(by, Act.REMOVED_PLACE.with(name));
     }
 
-    /** A place as a file of places has it. */
-    public record Named(String name, PlaceSettings settings) {}
-
     /** Saves places from a file: how an installation begins. */
     public void saveAll(String json, String by) {
         try {
-            for (Named place : JSON.readValue(json, Named[].class)) {
+            for (PlaceSettings.Named place : JSON.readValue(json, PlaceSettings.Named[].class)) {
                 save(place.name(), place.settings(), by);
             }
         } catch (JacksonException e) {

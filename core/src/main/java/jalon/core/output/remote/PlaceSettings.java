@@ -12,6 +12,9 @@ import java.net.URI;
     @JsonSubTypes.Type(value = PlaceSettings.WebDav.class, name = "webdav")
 })
 public sealed interface PlaceSettings {
+    /** A place as a file of places has it. */
+    record Named(String name, PlaceSettings settings) {}
+
     /** The machine that it is on: a secret is for this one only. */
     String host();
 

@@ -4,7 +4,6 @@ import jalon.core.output.FilingPlace;
 import jalon.core.output.NameTaken;
 import jalon.core.output.OutputFormat;
 import jalon.core.page.Sha256;
-import jalon.core.stream.Destination;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -20,7 +19,6 @@ import java.util.List;
  * nothing has it; then it is read back. A file that is there already with just these bytes is this document filed before.
  */
 public final class RemotePlace implements FilingPlace {
-    private static final int MOST_NUMBERS = 10_000;
     private static final int LENGTH_OF_NAME = 12;
     private static final String TRIED = "Jalon tries whether it can file here, and takes this file away again.";
 
@@ -44,8 +42,7 @@ public final class RemotePlace implements FilingPlace {
             if (before.size() == files.size() && placed(remote, files, before)) {
                 return before;
             }
-            int names = spot.taken() == Destination.Taken.REFUSE ? 1 : MOST_NUMBERS;
-            for (int number = 1; number <= names; number++) {
+            for (int number = 1; number <= spot.names(); number++) {
                 List<String> targets = targets(spot, number, files);
                 if (mayLieAt(remote, files, targets)) {
                     remembered.about(targets);
@@ -59,7 +56,7 @@ public final class RemotePlace implements FilingPlace {
     }
 
     private static List<String> targets(Spot spot, int number, List<Ready> files) {
-        String name = number == 1 ? spot.name() : spot.name() + " (" + number + ")";
+        String name = spot.name(number);
         return files.stream()
                 .map(f ->
                         below(spot.folder(), name + OutputFormat.of(f.format()).ending()))
