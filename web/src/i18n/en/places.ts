@@ -26,8 +26,8 @@ export default {
     port: 'Port, 22 where nothing is said',
     hostKey: 'Host key (SHA-256 fingerprint)',
     user: 'User',
-    password: 'Password, of the user or of the key',
-    key: 'Private key, instead of a password',
+    password: 'Password',
+    key: 'Private key, instead; its own password above',
     folder: 'Folder there',
   },
 }

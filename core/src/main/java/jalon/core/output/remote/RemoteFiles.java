@@ -1,5 +1,6 @@
 package jalon.core.output.remote;
 
+import jalon.core.page.Sha256;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
@@ -7,6 +8,18 @@ import java.nio.file.Path;
 
 /** Files of a place on another machine; one class for each protocol. Paths are below the place, parted by slashes. */
 public interface RemoteFiles extends Closeable {
+    /** Enough of a hash to tell one try from another. */
+    int LENGTH_OF_PARTS = 24;
+
+    /**
+     * Where a file is written before it is given its name: beside it, under a name of no meaning that each try of the same
+     * file has.
+     */
+    static String part(String path, Path file) throws IOException {
+        String own = Sha256.of(path + "/" + Sha256.of(file)).substring(0, LENGTH_OF_PARTS);
+        return path.substring(0, path.lastIndexOf('/') + 1) + ".jalon-" + own + ".part";
+    }
+
     /**
      * Gives a place a file of this name, whole or not at all, unless it has one.
      *

@@ -1,7 +1,6 @@
 package jalon.core.output.remote;
 
 import jalon.core.output.remote.PlaceTrouble.Why;
-import jalon.core.page.Sha256;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -32,7 +31,6 @@ import org.apache.sshd.sftp.common.SftpException;
  */
 final class SftpFiles implements RemoteFiles {
     private static final Duration PATIENCE = Duration.ofSeconds(30);
-    private static final int LENGTH_OF_PARTS = 24;
 
     private final SshClient client;
     private final ClientSession session;
@@ -238,8 +236,7 @@ final class SftpFiles implements RemoteFiles {
     @Override
     public boolean putNew(String path, Path file) throws IOException {
         String name = at(path);
-        String own = Sha256.of(path + "/" + Sha256.of(file)).substring(0, LENGTH_OF_PARTS);
-        String part = name.substring(0, name.lastIndexOf('/') + 1) + ".jalon-" + own + ".part";
+        String part = at(RemoteFiles.part(path, file));
         return told(path, () -> {
             try (InputStream in = Files.newInputStream(file);
                     var out = sftp.write(

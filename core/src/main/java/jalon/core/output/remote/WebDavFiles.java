@@ -1,7 +1,6 @@
 package jalon.core.output.remote;
 
 import jalon.core.output.remote.PlaceTrouble.Why;
-import jalon.core.page.Sha256;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
@@ -29,7 +28,6 @@ import javax.net.ssl.SSLException;
 final class WebDavFiles implements RemoteFiles {
     private static final Duration PATIENCE = Duration.ofSeconds(30);
     private static final Duration LONG_PATIENCE = Duration.ofMinutes(5);
-    private static final int LENGTH_OF_PARTS = 24;
 
     private static final int OK = 200;
     private static final int NO_CONTENT = 204;
@@ -175,8 +173,7 @@ final class WebDavFiles implements RemoteFiles {
 
     @Override
     public boolean putNew(String path, Path file) throws IOException {
-        String own = Sha256.of(path + "/" + Sha256.of(file)).substring(0, LENGTH_OF_PARTS);
-        String part = path.substring(0, path.lastIndexOf('/') + 1) + ".jalon-" + own + ".part";
+        String part = RemoteFiles.part(path, file);
         int put = ask("PUT", part, BodyPublishers.ofFile(file), BodyHandlers.discarding())
                 .statusCode();
         if (put / 100 != 2) {
