@@ -280,7 +280,7 @@ final class Readings {
                 FieldValue value = value(
                         stream,
                         page,
-                        (p, zone, model) -> reading(model, reader -> ReadZone.read(scan, p, zone, reader)));
+                        (p, zone, model) -> reading(model, reader -> new ReadZone(scan, p).read(zone, reader)));
                 right.addAndGet(truth.equals(value.value()) ? 1 : 0);
                 wrongSure.addAndGet(value.state() == FieldValue.State.SURE && !truth.equals(value.value()) ? 1 : 0);
                 before.addAndGet(

@@ -2,16 +2,13 @@ package jalon.bench.values;
 
 import jalon.core.evidence.Bounds;
 import jalon.core.index.FieldValue;
-import jalon.core.page.Box;
 import jalon.core.page.Scan;
-import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
 import jalon.core.read.ReadPage;
 import jalon.core.read.ReadZone;
 import jalon.core.register.Register;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
-import jalon.core.text.Model;
 import jalon.core.text.TesseractReader;
 import jalon.core.text.TextReader;
 import jalon.core.text.TextReaders;
@@ -25,6 +22,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -137,18 +135,20 @@ public final class ValuesBench {
     }
 
     private Map<String, FieldValue> fields(String type, List<PageFacts> pages, List<Scan> scans) {
+        List<ReadZone> zones = new ArrayList<>(Collections.nCopies(pages.size(), null));
         return jalon.core.index.Indexer.index(
                 stream.type(type).orElseThrow(),
                 new jalon.core.index.Document(pages, java.util.Optional.empty()),
-                (page, zone, model) -> zone(scans.get(page.no() - 1), page, zone, model),
+                (page, zone, model) -> took(placesTook, () -> {
+                    int at = page.no() - 1;
+                    if (zones.get(at) == null) {
+                        zones.set(at, new ReadZone(scans.get(at), page));
+                    }
+                    return reading(model.after("eng"), reader -> zones.get(at).read(zone, reader));
+                }),
                 registers,
                 TODAY,
                 Map.of());
-    }
-
-    private List<Word> zone(Scan scan, PageFacts page, Box zone, Model model) {
-        String models = model.after("eng");
-        return took(placesTook, () -> reading(models, reader -> ReadZone.read(scan, page, zone, reader)));
     }
 
     private static <T> T took(LongAdder time, Supplier<T> work) {

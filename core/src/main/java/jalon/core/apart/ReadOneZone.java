@@ -1,18 +1,16 @@
 package jalon.core.apart;
 
 import jalon.core.page.Box;
-import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
-import jalon.core.read.ReadZone;
 import jalon.core.text.Model;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 
 /**
- * Reads one zone of a page by itself; see {@link ReadZone}.
+ * Reads one zone of a page by itself; see {@link jalon.core.read.ReadZone}.
  *
  * @param page what was seen on it, its words left out: they are not needed
  * @param zone on the upright page
@@ -34,7 +32,6 @@ public record ReadOneZone(Path file, PageFacts page, Box zone, String language, 
 
     @Override
     public Words done(Tools tools) throws IOException, UnreadableFile {
-        Scan scan = tools.decoded(file, page.filePage());
-        return new Words(ReadZone.read(scan, page, zone, tools.reader(model.after(language))));
+        return new Words(tools.zones(file, page).read(zone, tools.reader(model.after(language))));
     }
 }

@@ -2,6 +2,8 @@ package jalon.core.apart;
 
 import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
+import jalon.core.read.PageFacts;
+import jalon.core.read.ReadZone;
 import jalon.core.run.ReceivedFiles;
 import jalon.core.text.TesseractReader;
 import jalon.core.text.TextReader;
@@ -22,15 +24,36 @@ final class Tools {
     private final ReceivedFiles files = new ReceivedFiles(p -> null);
     private final Map<String, TextReader> readers = new HashMap<>();
 
+    /** The page last decoded, and its zones where they were asked for. */
+    private At at;
+
+    private ReadZone zones;
+
+    private record At(Path file, int filePage) {}
+
     Tools(Teller teller) {
         this.teller = teller;
     }
 
     /** @param filePage from 1 */
     Scan decoded(Path file, int filePage) throws IOException, UnreadableFile {
+        var next = new At(file, filePage);
+        if (!next.equals(at)) {
+            // Before the next page is decoded: two of them may be more than there is memory for.
+            zones = null;
+            at = next;
+        }
         Scan scan = files.scan(file, filePage - 1);
         teller.decoded((long) scan.image().getWidth() * scan.image().getHeight());
         return scan;
+    }
+
+    ReadZone zones(Path file, PageFacts page) throws IOException, UnreadableFile {
+        Scan scan = decoded(file, page.filePage());
+        if (zones == null || !zones.isFor(page)) {
+            zones = new ReadZone(scan, page);
+        }
+        return zones;
     }
 
     /** Something that reading needs is missing; the message says what, and how to get it. */
@@ -54,6 +77,7 @@ final class Tools {
 
     /** A file that made trouble is opened anew the next time. */
     void letGo() throws IOException {
+        zones = null;
         files.close();
     }
 }

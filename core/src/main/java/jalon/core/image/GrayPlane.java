@@ -41,8 +41,9 @@ public record GrayPlane(int width, int height, byte[] pixels, double dpi) {
         int h = image.getHeight();
         byte[] out = new byte[w * h];
         boolean wholeRaster = image.getRaster().getParent() == null;
-        if (wholeRaster && image.getType() == BufferedImage.TYPE_BYTE_GRAY) {
-            System.arraycopy(((DataBufferByte) image.getRaster().getDataBuffer()).getData(), 0, out, 0, w * h);
+        if (image.getType() == BufferedImage.TYPE_BYTE_GRAY) {
+            // Through getRGB its brightness would be bent, since Java takes it for linear.
+            image.getRaster().getDataElements(0, 0, w, h, out);
         } else if (wholeRaster && image.getType() == BufferedImage.TYPE_3BYTE_BGR) {
             byte[] bgr = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
             for (int i = 0, p = 0; i < out.length; i++, p += 3) {

@@ -5,6 +5,7 @@ import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
+import jalon.core.text.Alphabets;
 import jalon.core.text.Model;
 import java.util.List;
 import java.util.Locale;
@@ -90,6 +91,9 @@ final class SecondLook {
             return List.of(new Seen(first.text(), surer, Certainty.Look.SAME));
         }
         if (accentsOf(second.text(), first.text())) {
+            if (!Alphabets.hold(second.text())) {
+                return List.of(second, first);
+            }
             // Cut a little wider, every letter comes to the model at another size.
             Seen wider = seen(reading, zones.read(page, print.grown(WIDER_MM), Model.OTHER));
             boolean again = same(wider, second, value)

@@ -11,22 +11,35 @@ import java.awt.image.BufferedImage;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
-/** Reads one zone of a page by itself, cut from the upright, straight image with a little paper around it, through
- * the same repairs as the page. */
+/**
+ * Reads zones of a page by themselves, cut from the upright, straight image with a little paper around them, through the
+ * same repairs as the page. The repairs are made once: they take longer than reading a zone.
+ */
 public final class ReadZone {
     /** A reading without the stamp is taken from this certainty on, however well the stamp itself reads. */
     private static final double LEAST_UNDER = 0.3;
 
-    private ReadZone() {}
+    private final Scan scan;
+    private final PageFacts page;
+    private final BufferedImage picture;
+
+    public ReadZone(Scan scan, PageFacts page) {
+        this.scan = scan;
+        this.page = page;
+        this.picture = Repaired.of(scan.image(), scan.dpi(), page.image().readThrough(), 0)
+                .image();
+    }
+
+    /** Whether this reads zones as they were read on a page of the same picture, if that was seen so. */
+    public boolean isFor(PageFacts facts) {
+        return page.image().equals(facts.image());
+    }
 
     /**
      * @param zone on the upright page, its sides along the print
      * @return the words, boxes on the upright page; of one line also what no word was read from, see {@link Word#isUnread}
      */
-    public static List<Word> read(Scan scan, PageFacts page, Box zone, TextReader reader) {
-        BufferedImage picture = Repaired.of(
-                        scan.image(), scan.dpi(), page.image().readThrough(), 0)
-                .image();
+    public List<Word> read(Box zone, TextReader reader) {
         PagePart part = PagePart.around(picture, scan.dpi(), page, zone);
         List<Word> asItIs = part.read(part.picture(), zone, reader);
         List<ColourDrop.Ink> inks = page.image().coloured().stream().anyMatch(zone::overlaps)

@@ -46,7 +46,7 @@ class StampTest {
         List<Repair> white = List.of(new Repair.Levels(1, 0));
         PageFacts page =
                 ReadPage.read(scan, new ReadPage.Origin(1, "x", 1, "00"), reader, new HowToReadPage(0, white, null));
-        ReadZone.read(scan, page, new Box(20, 30, 150, 60), reader);
+        new ReadZone(scan, page).read(new Box(20, 30, 150, 60), reader);
         assertThat(seen).hasSize(2).allMatch(p -> p.histogram()[255] == p.pixels().length);
         assertThat(page.image().figure(Measure.CONTRAST).orElseThrow())
                 .as("figures are those of the received image")
@@ -79,7 +79,7 @@ class StampTest {
             PageFacts page = ReadPage.read(scan, new ReadPage.Origin(1, "x", 1, "00"), reader);
             Box zone = new Box(56, 54.5, 36, 8);
             assertThat(page.image().coloured()).anyMatch(zone::overlaps);
-            assertThat(ReadZone.read(scan, page, zone, reader))
+            assertThat(new ReadZone(scan, page).read(zone, reader))
                     .extracting(Word::text)
                     .contains("PM-4821-K");
         }
