@@ -1,11 +1,11 @@
 package jalon.cli;
 
 import jalon.core.output.FilingPlace;
-import jalon.core.output.remote.PlaceSettings;
-import jalon.core.output.remote.PlaceTrouble;
-import jalon.core.output.remote.RemotePlace;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
+import jalon.places.PlaceSettings;
+import jalon.places.PlaceTrouble;
+import jalon.places.RemotePlace;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -2,13 +2,13 @@ package jalon.cli;
 
 import jalon.core.apart.PageWorkers;
 import jalon.core.apart.WorkerLaunch;
-import jalon.core.output.remote.PlaceTrouble;
 import jalon.core.register.Register;
 import jalon.core.run.Filing;
 import jalon.core.run.Report;
 import jalon.core.sort.Learned;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
+import jalon.places.PlaceTrouble;
 import java.io.IOException;
 import java.io.Reader;
 import java.nio.charset.StandardCharsets;

@@ -1,4 +1,4 @@
-package jalon.core.output.remote;
+package jalon.places;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;

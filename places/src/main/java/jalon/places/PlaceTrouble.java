@@ -1,4 +1,4 @@
-package jalon.core.output.remote;
+package jalon.places;
 
 import java.io.IOException;
 

@@ -1,4 +1,4 @@
-package jalon.core.output.remote;
+package jalon.places;
 
 import jalon.core.page.Sha256;
 import java.io.Closeable;

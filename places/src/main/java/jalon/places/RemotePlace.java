@@ -1,4 +1,4 @@
-package jalon.core.output.remote;
+package jalon.places;
 
 import jalon.core.output.FilingPlace;
 import jalon.core.output.NameTaken;

@@ -1,6 +1,6 @@
-package jalon.core.output.remote;
+package jalon.places;
 
-import jalon.core.output.remote.PlaceTrouble.Why;
+import jalon.places.PlaceTrouble.Why;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;

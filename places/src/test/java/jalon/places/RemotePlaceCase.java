@@ -1,4 +1,4 @@
-package jalon.core.output.remote;
+package jalon.places;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

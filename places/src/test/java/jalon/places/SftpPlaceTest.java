@@ -1,8 +1,8 @@
-package jalon.core.output.remote;
+package jalon.places;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import jalon.core.output.remote.PlaceTrouble.Why;
+import jalon.places.PlaceTrouble.Why;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.List;

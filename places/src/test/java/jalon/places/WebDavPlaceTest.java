@@ -1,11 +1,11 @@
-package jalon.core.output.remote;
+package jalon.places;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.servlet.Filter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import jalon.core.output.remote.PlaceTrouble.Why;
+import jalon.places.PlaceTrouble.Why;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.Base64;

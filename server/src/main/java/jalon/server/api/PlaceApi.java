@@ -1,6 +1,6 @@
 package jalon.server.api;
 
-import jalon.core.output.remote.PlaceSettings;
+import jalon.places.PlaceSettings;
 import jalon.server.filing.OwnPlaces;
 import java.security.Principal;
 import java.util.List;

@@ -1,10 +1,10 @@
 package jalon.server.filing;
 
 import jalon.core.output.FilingPlace;
-import jalon.core.output.remote.PlaceSettings;
-import jalon.core.output.remote.PlaceTrouble;
-import jalon.core.output.remote.RemotePlace;
 import jalon.core.stream.Destination;
+import jalon.places.PlaceSettings;
+import jalon.places.PlaceTrouble;
+import jalon.places.RemotePlace;
 import jalon.server.NotPossible;
 import jalon.server.Problem;
 import jalon.server.Times;
