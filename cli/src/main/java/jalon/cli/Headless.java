@@ -112,7 +112,7 @@ final class Headless {
         Map<Integer, Future<List<Put>>> underWay = new LinkedHashMap<>();
         planned.forEach((no, its) -> {
             var document = Filing.document(stream, batch, view, no, pages, at);
-            underWay.put(no, pool.submit(() -> put(its, document, paths)));
+            underWay.put(no, pool.submit(() -> put(its, document, view, paths)));
         });
         Map<Integer, List<Report.Delivery>> deliveries = new TreeMap<>();
         Map<Integer, DocumentFate> fates = new TreeMap<>();
@@ -143,7 +143,7 @@ final class Headless {
         }
     }
 
-    private List<Put> put(List<Filing.Planned> planned, FiledDocument document, Map<String, Path> paths)
+    private List<Put> put(List<Filing.Planned> planned, FiledDocument document, BatchView view, Map<String, Path> paths)
             throws IOException, InterruptedException {
         List<Destination.Format> formats = planned.stream()
                 .flatMap(p -> p.destination().formats().stream())
@@ -155,7 +155,7 @@ final class Headless {
             List<FilingPlace.Ready> files = workers.insist(work).files();
             List<Put> all = new ArrayList<>();
             for (Filing.Planned one : planned) {
-                all.add(put(one, files));
+                all.add(put(one, document, properties(one, view), files));
             }
             return all;
         } catch (WorkFailed e) {
@@ -179,20 +179,31 @@ final class Headless {
                 .toList();
     }
 
+    private Map<String, String> properties(Filing.Planned planned, BatchView view) {
+        LocalDate today = LocalDate.now(ZoneId.systemDefault());
+        return Filing.properties(stream, planned.destination(), batch, view, planned.document(), today);
+    }
+
     /** @param files in all formats that the document is written in */
-    private Put put(Filing.Planned planned, List<FilingPlace.Ready> files) throws IOException {
+    private Put put(
+            Filing.Planned planned,
+            FiledDocument document,
+            Map<String, String> properties,
+            List<FilingPlace.Ready> files)
+            throws IOException {
         Destination destination = planned.destination();
         List<FilingPlace.Ready> its = destination.formats().stream()
                 .map(f ->
                         files.stream().filter(r -> r.format() == f).findFirst().orElseThrow())
                 .toList();
         try {
-            List<String> placed = places.of(destination).put(planned.spot(), its, FilingPlace.Remembered.nothing());
+            var parcel = new FilingPlace.Parcel(planned.spot(), document, properties, its);
+            List<FilingPlace.Placed> placed = places.of(destination).put(parcel, FilingPlace.Remembered.nothing());
             List<Report.Delivery> made = new ArrayList<>();
             for (int i = 0; i < its.size(); i++) {
                 made.add(new Report.Delivery(
                         destination.destination(),
-                        destination.destination() + "/" + placed.get(i),
+                        destination.destination() + "/" + placed.get(i).path(),
                         its.get(i).sha256()));
             }
             return new Put(planned, made, null);

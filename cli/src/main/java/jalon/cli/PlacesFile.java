@@ -5,7 +5,6 @@ import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.places.PlaceSettings;
 import jalon.places.PlaceTrouble;
-import jalon.places.RemotePlace;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -56,12 +55,15 @@ final class PlacesFile {
             case BAD_KEY -> "the private key cannot be read";
             case NO_FOLDER -> "there is no folder " + what + " there, and it is not made";
             case NOT_ALLOWED -> "it does not allow this: " + what;
+            case WRITES_OVER -> what + " does not refuse a name that is taken; nothing is filed there";
+            case TOO_LARGE -> "it is too large to be sent; " + what + " at most";
+            case LACKS -> "it is not said or has no value: " + what;
             case NOT_THE_SAME -> "what was written to " + what + " is not what is read back";
             case REFUSED -> what;
         };
     }
 
     FilingPlace open(Destination destination) {
-        return new RemotePlace(places.get(destination.place()));
+        return places.get(destination.place()).place();
     }
 }

@@ -25,6 +25,12 @@ public final class PlaceTrouble extends IOException {
         NOT_ALLOWED,
         /** It has no room left. */
         FULL,
+        /** It does not refuse a name that is taken: what lies there could be lost. */
+        WRITES_OVER,
+        /** Too large to be sent; the text says how large it may be. */
+        TOO_LARGE,
+        /** A document lacks what the place must be told; the text says what. */
+        LACKS,
         /** What was written is not what is read back. */
         NOT_THE_SAME,
         /** Anything else; the text is what it answered. */

@@ -5,6 +5,7 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
+import java.util.Map;
 
 /** Files of a place on another machine; one class for each protocol. Paths are below the place, parted by slashes. */
 public interface RemoteFiles extends Closeable {
@@ -23,9 +24,15 @@ public interface RemoteFiles extends Closeable {
     /**
      * Gives a place a file of this name, whole or not at all, unless it has one.
      *
+     * @param properties what is said of it where a place keeps more than files
      * @return false when the name is taken
      */
-    boolean putNew(String path, Path file) throws IOException;
+    boolean putNew(String path, Path file, Map<String, String> properties) throws IOException;
+
+    /** @return what it is called there beside its path, or null */
+    default String identifier(String path) throws IOException {
+        return null;
+    }
 
     boolean exists(String path) throws IOException;
 

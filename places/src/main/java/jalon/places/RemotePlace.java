@@ -1,6 +1,5 @@
 package jalon.places;
 
-import jalon.core.output.FilingPlace;
 import jalon.core.output.NameTaken;
 import jalon.core.output.OutputFormat;
 import jalon.core.page.Sha256;
@@ -13,19 +12,19 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Puts a document's files into a place on another machine. Each is given its name when it is whole there, and only where
  * nothing has it; then it is read back. A file that is there already with just these bytes is this document filed before.
  */
-public final class RemotePlace implements FilingPlace {
+final class RemotePlace implements OwnPlace {
     private static final int LENGTH_OF_NAME = 12;
     private static final String TRIED = "Jalon tries whether it can file here, and takes this file away again.";
 
-    private final PlaceSettings settings;
+    private final PlaceSettings.OfFiles settings;
 
-    /** @param settings with its secrets open */
-    public RemotePlace(PlaceSettings settings) {
+    RemotePlace(PlaceSettings.OfFiles settings) {
         this.settings = settings;
     }
 
@@ -35,24 +34,34 @@ public final class RemotePlace implements FilingPlace {
     }
 
     @Override
-    public List<String> put(Spot spot, List<Ready> files, Remembered remembered) throws IOException {
+    public List<Placed> put(Parcel parcel, Remembered remembered) throws IOException {
         try (RemoteFiles remote = settings.open()) {
-            remote.makeFolders(spot.folder());
-            List<String> before = remembered.before();
-            if (before.size() == files.size() && placed(remote, files, before)) {
-                return before;
+            List<Placed> placed = new ArrayList<>();
+            for (String path : lie(remote, parcel, remembered)) {
+                placed.add(new Placed(path, remote.identifier(path)));
             }
-            for (int number = 1; number <= spot.names(); number++) {
-                List<String> targets = targets(spot, number, files);
-                if (mayLieAt(remote, files, targets)) {
-                    remembered.about(targets);
-                    if (placed(remote, files, targets)) {
-                        return targets;
-                    }
+            return placed;
+        }
+    }
+
+    private static List<String> lie(RemoteFiles remote, Parcel parcel, Remembered remembered) throws IOException {
+        Spot spot = parcel.spot();
+        List<Ready> files = parcel.files();
+        remote.makeFolders(spot.folder());
+        List<String> before = remembered.before();
+        if (before.size() == files.size() && placed(remote, parcel, before)) {
+            return before;
+        }
+        for (int number = 1; number <= spot.names(); number++) {
+            List<String> targets = targets(spot, number, files);
+            if (mayLieAt(remote, files, targets)) {
+                remembered.about(targets);
+                if (placed(remote, parcel, targets)) {
+                    return targets;
                 }
             }
-            throw new NameTaken(below(spot.folder(), spot.name()));
         }
+        throw new NameTaken(below(spot.folder(), spot.name()));
     }
 
     private static List<String> targets(Spot spot, int number, List<Ready> files) {
@@ -77,12 +86,12 @@ public final class RemotePlace implements FilingPlace {
     }
 
     /** All files or none. */
-    private static boolean placed(RemoteFiles remote, List<Ready> files, List<String> targets) throws IOException {
+    private static boolean placed(RemoteFiles remote, Parcel parcel, List<String> targets) throws IOException {
         List<String> mine = new ArrayList<>();
-        for (int i = 0; i < files.size(); i++) {
-            Ready file = files.get(i);
+        for (int i = 0; i < targets.size(); i++) {
+            Ready file = parcel.files().get(i);
             String target = targets.get(i);
-            if (remote.putNew(target, file.file())) {
+            if (remote.putNew(target, file.file(), parcel.properties())) {
                 mine.add(target);
                 if (!lies(remote, file, target)) {
                     throw new PlaceTrouble(PlaceTrouble.Why.NOT_THE_SAME, target);
@@ -125,17 +134,21 @@ public final class RemotePlace implements FilingPlace {
         }
     }
 
-    /** Writes, reads back and removes a file of no meaning: whether documents could be filed there now. */
+    /** Writes, reads back and removes a file of no meaning. */
+    @Override
     public void tryIt() throws IOException {
         byte[] bytes = TRIED.getBytes(StandardCharsets.UTF_8);
         String name = "jalon-" + Sha256.of(Long.toString(System.nanoTime())).substring(0, LENGTH_OF_NAME) + ".txt";
         Path file = Files.createTempFile("jalon-", ".txt");
         try (RemoteFiles remote = settings.open()) {
             Files.write(file, bytes);
-            remote.putNew(name, file);
+            remote.putNew(name, file, Map.of());
             try (InputStream back = remote.open(name)) {
                 if (!Arrays.equals(back.readAllBytes(), bytes)) {
                     throw new PlaceTrouble(PlaceTrouble.Why.NOT_THE_SAME, name);
+                }
+                if (remote.putNew(name, file, Map.of())) {
+                    throw new PlaceTrouble(PlaceTrouble.Why.WRITES_OVER, settings.where());
                 }
             } finally {
                 remote.delete(name);

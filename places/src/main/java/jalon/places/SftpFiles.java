@@ -12,6 +12,7 @@ import java.security.KeyPair;
 import java.security.PublicKey;
 import java.time.Duration;
 import java.util.EnumSet;
+import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
 import org.apache.sshd.client.SshClient;
 import org.apache.sshd.client.session.ClientSession;
@@ -234,7 +235,7 @@ final class SftpFiles implements RemoteFiles {
     }
 
     @Override
-    public boolean putNew(String path, Path file) throws IOException {
+    public boolean putNew(String path, Path file, Map<String, String> properties) throws IOException {
         String name = at(path);
         String part = at(RemoteFiles.part(path, file));
         return told(path, () -> {

@@ -17,6 +17,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.Map;
 import java.util.stream.Collectors;
 import javax.net.ssl.SSLException;
 
@@ -172,7 +173,7 @@ final class WebDavFiles implements RemoteFiles {
     }
 
     @Override
-    public boolean putNew(String path, Path file) throws IOException {
+    public boolean putNew(String path, Path file, Map<String, String> properties) throws IOException {
         String part = RemoteFiles.part(path, file);
         int put = ask("PUT", part, BodyPublishers.ofFile(file), BodyHandlers.discarding())
                 .statusCode();

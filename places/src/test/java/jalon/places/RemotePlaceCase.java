@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlace.Ready;
 import jalon.core.output.FilingPlace.Spot;
@@ -14,8 +15,10 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -31,7 +34,7 @@ abstract class RemotePlaceCase {
     /** As they are to be said to file there. */
     abstract PlaceSettings settings();
 
-    private Ready written(String text) throws IOException {
+    Ready written(String text) throws IOException {
         Path file = Files.writeString(Files.createTempFile(folder, "written", ".pdf"), text);
         return Ready.of(Destination.Format.PDF, file);
     }
@@ -49,9 +52,20 @@ abstract class RemotePlaceCase {
         }
     }
 
+    static List<String> put(OwnPlace place, Spot spot, List<Ready> files, FilingPlace.Remembered remembered)
+            throws IOException {
+        var origin = new FiledDocument.Origin("letters", "dues", "B-0001", 1);
+        var document =
+                new FiledDocument("Letter", origin, Map.of("vessel", "Käthe"), List.of(), Map.of(), Instant.EPOCH);
+        var parcel = new FilingPlace.Parcel(spot, document, Map.of("vessel", "Käthe"), files);
+        return place.put(parcel, remembered).stream()
+                .map(FilingPlace.Placed::path)
+                .toList();
+    }
+
     @Test
     void aDocumentIsFiledOnceAndNothingIsOverwritten() throws Exception {
-        var place = new RemotePlace(settings());
+        OwnPlace place = settings().place();
         Ready first = written("first");
         List<String> about = new ArrayList<>();
         var remembered = new FilingPlace.Remembered() {
@@ -66,38 +80,41 @@ abstract class RemotePlaceCase {
                 about.addAll(files);
             }
         };
-        List<String> at = place.put(spot(Destination.Taken.NUMBER), List.of(first), remembered);
+        List<String> at = put(place, spot(Destination.Taken.NUMBER), List.of(first), remembered);
         assertThat(at).containsExactly("Berths/2026 Käthe/Berth 1.pdf").isEqualTo(about);
-        assertThat(place.put(spot(Destination.Taken.NUMBER), List.of(first), remembered))
+        assertThat(put(place, spot(Destination.Taken.NUMBER), List.of(first), remembered))
                 .as("tried again after the answer was lost")
                 .isEqualTo(at);
-        var another =
-                place.put(spot(Destination.Taken.NUMBER), List.of(written("second")), FilingPlace.Remembered.nothing());
+        var another = put(
+                place, spot(Destination.Taken.NUMBER), List.of(written("second")), FilingPlace.Remembered.nothing());
         assertThat(another).containsExactly("Berths/2026 Käthe/Berth 1 (2).pdf");
         assertThat(filed()).hasSize(2);
         try (InputStream back = place.open(at.get(0))) {
             assertThat(new String(back.readAllBytes(), StandardCharsets.UTF_8)).isEqualTo("first");
         }
-        assertThatThrownBy(() -> place.put(
-                        spot(Destination.Taken.REFUSE), List.of(written("third")), FilingPlace.Remembered.nothing()))
+        assertThatThrownBy(() -> put(
+                        place,
+                        spot(Destination.Taken.REFUSE),
+                        List.of(written("third")),
+                        FilingPlace.Remembered.nothing()))
                 .isInstanceOf(NameTaken.class);
         assertThat(filed()).as("nothing is left of what was refused").hasSize(2);
     }
 
     @Test
     void ofSeveralFilesAllAreFiledUnderOneNameOrNone() throws Exception {
-        var place = new RemotePlace(settings());
+        OwnPlace place = settings().place();
         Path data = Files.writeString(folder.resolve("d.json"), "{}");
         List<Ready> both = List.of(written("first"), Ready.of(Destination.Format.JSON, data));
         var spot = new Spot(
                 "", "Berth", List.of(Destination.Format.PDF, Destination.Format.JSON), Destination.Taken.NUMBER);
         Files.writeString(share.resolve("Berth.json"), "somebody else's");
-        assertThat(place.put(spot, both, FilingPlace.Remembered.nothing()))
+        assertThat(put(place, spot, both, FilingPlace.Remembered.nothing()))
                 .containsExactly("Berth (2).pdf", "Berth (2).json");
         assertThat(filed()).containsExactly("Berth (2).json", "Berth (2).pdf", "Berth.json");
     }
 
     static PlaceTrouble trouble(PlaceSettings settings) {
-        return catchThrowableOfType(PlaceTrouble.class, () -> new RemotePlace(settings).tryIt());
+        return catchThrowableOfType(PlaceTrouble.class, () -> settings.place().tryIt());
     }
 }

@@ -49,7 +49,7 @@ class SftpPlaceTest extends RemotePlaceCase {
     @Test
     void whatKeepsItFromFilingIsSaid() throws Exception {
         PlaceSettings.Sftp s = settings();
-        new RemotePlace(s).tryIt();
+        s.place().tryIt();
         assertThat(filed()).as("the trial takes away what it wrote").isEmpty();
         PlaceTrouble unsaid =
                 trouble(new PlaceSettings.Sftp(s.host(), s.port(), null, "jalon", "merrow", null, "share"));

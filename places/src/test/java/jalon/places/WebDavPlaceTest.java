@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.Base64;
 import org.apache.catalina.Context;
+import org.apache.catalina.LifecycleState;
 import org.apache.catalina.servlets.WebdavServlet;
 import org.apache.catalina.startup.Tomcat;
 import org.apache.tomcat.util.descriptor.web.FilterDef;
@@ -65,8 +66,10 @@ class WebDavPlaceTest extends RemotePlaceCase {
 
     @AfterEach
     void close() throws Exception {
-        server.stop();
-        server.destroy();
+        if (server.getServer().getState() != LifecycleState.DESTROYED) {
+            server.stop();
+            server.destroy();
+        }
     }
 
     private String address() {
@@ -80,7 +83,7 @@ class WebDavPlaceTest extends RemotePlaceCase {
 
     @Test
     void whatKeepsItFromFilingIsSaid() throws Exception {
-        new RemotePlace(settings()).tryIt();
+        settings().place().tryIt();
         assertThat(filed()).as("the trial takes away what it wrote").isEmpty();
         assertThat(trouble(settings().withSecrets(new PlaceSettings.Secrets("old", null)))
                         .why())
@@ -97,7 +100,8 @@ class WebDavPlaceTest extends RemotePlaceCase {
                 .as("nothing is followed elsewhere")
                 .isEqualTo(Why.REFUSED);
         PlaceSettings gone = settings();
-        server.stop();
+        // A server that is only stopped still takes connections, and answers none.
+        close();
         assertThat(trouble(gone).why()).isEqualTo(Why.NOT_REACHED);
     }
 }

@@ -342,6 +342,12 @@ public enum Problem {
     PLACE_NOT_ALLOWED(Kind.NOW, "path"),
     @JsonProperty("placeNotTheSame")
     PLACE_NOT_THE_SAME(Kind.NOW, "path"),
+    @JsonProperty("placeWritesOver")
+    PLACE_WRITES_OVER(Kind.NOW, "where"),
+    @JsonProperty("placeTooLarge")
+    PLACE_TOO_LARGE(Kind.NOW, "most"),
+    @JsonProperty("placeLacks")
+    PLACE_LACKS(Kind.NOW, "what"),
     @JsonProperty("deliveryFailed")
     DELIVERY_FAILED(Kind.NOW, "where", "why"),
     @JsonProperty("mailTriedAgain")

@@ -8,6 +8,8 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** A destination at work; one class for each kind of place that documents are filed in. */
 public interface FilingPlace {
@@ -52,6 +54,28 @@ public interface FilingPlace {
         }
     }
 
+    /**
+     * A document's files on their way to a place.
+     *
+     * @param properties what the place is told beside them, by name, without those that are empty
+     * @param files one for each format of the spot
+     */
+    record Parcel(Spot spot, FiledDocument document, Map<String, String> properties, List<Ready> files) {
+        /** Of this document at this spot with these files and of no other, in hex: another try has the same. */
+        public String key() {
+            String all = files.stream().map(Ready::sha256).collect(Collectors.joining(" "));
+            return Sha256.of(document.origin() + "/" + spot.folder() + "/" + spot.name() + " " + all);
+        }
+    }
+
+    /**
+     * Where a file came to lie.
+     *
+     * @param path below the place, with its ending
+     * @param identifier that it has there, or null where nothing but its path names it
+     */
+    record Placed(String path, String identifier) {}
+
     /** What outlives a try: where the files are about to lie is written down before they lie there. */
     interface Remembered {
         /** Where they were about to lie when this was tried before, one for each file; empty when it was not. */
@@ -80,16 +104,20 @@ public interface FilingPlace {
      * Puts a document's files where they belong; when this returns, they are on the disk there. Nothing is ever overwritten;
      * done twice it does nothing the second time.
      *
-     * @param files one for each format of the spot
-     * @return where the files came to lie, below the place, with their endings; one for each file
+     * @return where the files came to lie, one for each file
      * @throws NameTaken when the name is taken and the destination refuses
      */
-    List<String> put(Spot spot, List<Ready> files, Remembered remembered) throws IOException;
+    List<Placed> put(Parcel parcel, Remembered remembered) throws IOException;
+
+    /** Whether what was filed can be fetched again; what was sent away cannot. */
+    default boolean keeps() {
+        return true;
+    }
 
     /**
-     * Fetches what was filed.
+     * Fetches what was filed, from a place that {@link #keeps} it.
      *
-     * @param file as {@link #put} gave it
+     * @param file its path, as {@link #put} gave it
      */
     InputStream open(String file) throws IOException;
 

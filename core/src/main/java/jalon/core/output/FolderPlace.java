@@ -56,7 +56,13 @@ final class FolderPlace implements FilingPlace {
     }
 
     @Override
-    public List<String> put(Spot spot, List<Ready> files, Remembered remembered) throws IOException {
+    public List<Placed> put(Parcel parcel, Remembered remembered) throws IOException {
+        return lie(parcel.spot(), parcel.files(), remembered).stream()
+                .map(file -> new Placed(file, null))
+                .toList();
+    }
+
+    private List<String> lie(Spot spot, List<Ready> files, Remembered remembered) throws IOException {
         Path folder = spot.folder().isEmpty() ? root : root.resolve(spot.folder());
         Disk.makeFolders(folder);
         List<Copied> copies = new ArrayList<>();

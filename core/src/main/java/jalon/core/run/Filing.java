@@ -63,6 +63,30 @@ public final class Filing {
         return plan;
     }
 
+    /**
+     * What a destination is told of a document beside its files.
+     *
+     * @param documentNo number of the document in the batch, from 1
+     * @return by name; those that come to nothing are left out
+     */
+    public static Map<String, String> properties(
+            StreamDefinition stream,
+            Destination destination,
+            String batch,
+            BatchView view,
+            int documentNo,
+            LocalDate day) {
+        Map<String, String> values = values(stream, batch, view.documents().get(documentNo - 1), day);
+        Map<String, String> properties = new LinkedHashMap<>();
+        destination.properties().forEach((name, template) -> {
+            String text = NameTemplate.parse(template).text(values).strip();
+            if (!text.isEmpty()) {
+                properties.put(name, text);
+            }
+        });
+        return properties;
+    }
+
     /** What is wrong with the stream's name templates, each with its JSON pointer; empty when nothing is. */
     public static List<Streams.Fault> faults(StreamDefinition stream) {
         Set<String> known = new HashSet<>(OWN_VALUES);
@@ -72,6 +96,8 @@ public final class Filing {
             Destination destination = stream.destinations().get(i);
             check(destination.folder(), "/destinations/" + i + "/folder", known, faults);
             check(destination.file(), "/destinations/" + i + "/file", known, faults);
+            String properties = "/destinations/" + i + "/properties/";
+            destination.properties().forEach((name, template) -> check(template, properties + name, known, faults));
         }
         return faults;
     }

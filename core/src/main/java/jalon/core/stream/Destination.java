@@ -1,7 +1,10 @@
 package jalon.core.stream;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Where filed documents go.
@@ -9,19 +12,29 @@ import java.util.List;
  * @param place of the organisation's, by the name that it is set up under; null for Jalon's own folders and archive
  * @param folder template of the folder below the destination; parts are parted by {@code /}
  * @param file template of the file name without its ending
+ * @param properties what a place is told of a document beside its files, templates by name; which names mean something is the
+ *     place's own
  */
 public record Destination(
-        String destination, To to, String place, String folder, String file, List<Format> formats, Taken taken) {
+        String destination,
+        To to,
+        String place,
+        String folder,
+        String file,
+        List<Format> formats,
+        Taken taken,
+        Map<String, String> properties) {
     public Destination {
         folder = folder == null ? "" : folder;
         file = file == null ? "{type} {batch}-{no:000}" : file;
         formats = formats == null || formats.isEmpty() ? List.of(Format.PDF) : List.copyOf(formats);
         taken = taken == null ? Taken.NUMBER : taken;
+        properties = properties == null ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(properties));
     }
 
     /** The same, but for what happens when a name is taken. */
     public Destination whenTaken(Taken other) {
-        return new Destination(destination, to, place, folder, file, formats, other);
+        return new Destination(destination, to, place, folder, file, formats, other, properties);
     }
 
     public enum To {

@@ -171,7 +171,10 @@ class FolderPlaceTest {
             FilingPlace.Remembered remembered)
             throws Exception {
         var spot = new FilingPlace.Spot("", "letter", destination.formats(), destination.taken());
-        return place.put(spot, files, remembered).stream().map(folder::resolve).toList();
+        var parcel = new FilingPlace.Parcel(spot, document("a"), Map.of(), files);
+        return place.put(parcel, remembered).stream()
+                .map(p -> folder.resolve(p.path()))
+                .toList();
     }
 
     private List<FilingPlace.Ready> written(FiledDocument document, PageImages images) throws Exception {
@@ -197,7 +200,7 @@ class FolderPlaceTest {
 
     private static Destination destination(Destination.Taken taken) {
         var formats = List.of(Destination.Format.PDF, Destination.Format.CSV, Destination.Format.JSON);
-        return new Destination("office", Destination.To.FOLDER, null, "", "x", formats, taken);
+        return new Destination("office", Destination.To.FOLDER, null, "", "x", formats, taken, Map.of());
     }
 
     private static FiledDocument document(String vessel) {

@@ -8,12 +8,14 @@ import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlaces;
 import jalon.core.output.NameTaken;
 import jalon.core.page.UnreadableFile;
+import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.Filing;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.NotPossible;
 import jalon.server.Problem;
+import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.store.FileStore;
@@ -41,6 +43,7 @@ public class DeliverWork {
     private final PageWorkers slowWork;
     private final WrittenFiles written;
     private final DeliveryEnds ends;
+    private final Times times;
 
     DeliverWork(
             DeliveryRows rows,
@@ -49,7 +52,9 @@ public class DeliverWork {
             FilingPlaces places,
             PageWorkers slowWork,
             WrittenFiles written,
-            DeliveryEnds ends) {
+            DeliveryEnds ends,
+            Times times) {
+        this.times = times;
         this.rows = rows;
         this.batches = batches;
         this.store = store;
@@ -69,10 +74,11 @@ public class DeliverWork {
         StreamDefinition stream = batches.stream(batch);
         Destination streams = stream.destination(planned.destination()).orElseThrow();
         Destination destination = planned.taken() == null ? streams : streams.whenTaken(planned.taken());
+        BatchView view = batches.view(batch, true);
         FiledDocument document = Filing.document(
                 stream,
                 batch.no(),
-                batches.view(batch, true),
+                view,
                 delivery.documentNo(),
                 batches.facts(batch),
                 batch.course().filedAt());
@@ -84,12 +90,19 @@ public class DeliverWork {
             return;
         }
         var spot = new FilingPlace.Spot(planned.folder(), planned.name(), destination.formats(), destination.taken());
+        Map<String, String> properties = Filing.properties(
+                stream,
+                destination,
+                batch.no(),
+                view,
+                delivery.documentNo(),
+                times.day(batch.course().filedAt()));
         rows.running(id);
-        List<String> placed;
+        List<FilingPlace.Placed> placed;
         List<FilingPlace.Ready> files;
         try {
             files = files(id, document, destination.formats());
-            placed = place.put(spot, files, remembered(id, files));
+            placed = place.put(new FilingPlace.Parcel(spot, document, properties, files), remembered(id, files));
         } catch (NameTaken e) {
             ends.refused(delivery, Problem.DELIVERY_NAME_TAKEN.with(e.path()));
             return;
@@ -110,7 +123,7 @@ public class DeliverWork {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("stopped while filing", e);
         }
-        ends.done(delivery, batch, destination.to().searchable() ? document : null, placed);
+        ends.done(delivery, batch, destination.to().searchable() ? document : null, files, placed);
         drop(files);
     }
 

@@ -34,13 +34,22 @@ class DeliveryEnds {
 
     /**
      * @param toBeFound the document, if it is to be found in the archive; else null
-     * @param placed where its files lie
+     * @param placed where its files lie, one for each
      */
     @Transactional
-    public void done(DeliveryRows.DeliveryRow delivery, Batch batch, FiledDocument toBeFound, List<String> placed) {
+    public void done(
+            DeliveryRows.DeliveryRow delivery,
+            Batch batch,
+            FiledDocument toBeFound,
+            List<FilingPlace.Ready> files,
+            List<FilingPlace.Placed> placed) {
         marks.lock(batch.no());
         if (toBeFound != null) {
-            archive.add(batch, toBeFound, placed.get(0));
+            archive.add(batch, toBeFound, placed.get(0).path());
+        }
+        for (int i = 0; i < files.size(); i++) {
+            FilingPlace.Placed at = placed.get(i);
+            rows.lies(delivery.id(), files.get(i).format(), at.path(), at.identifier());
         }
         rows.done(delivery.id(), times.now());
         if (rows.open(batch.id()) == 0) {

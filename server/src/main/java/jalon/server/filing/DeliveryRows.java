@@ -22,8 +22,10 @@ interface DeliveryRows {
      *
      * @param sha256 in hex, or null for one filed before this was kept, and likewise the bytes
      * @param path where it lies, or is about to lie, below the destination; null before it has a name there
+     * @param identifier that it has there, or null
      */
-    record FileRow(long deliveryId, Destination.Format format, String sha256, Long bytes, String path) {}
+    record FileRow(
+            long deliveryId, Destination.Format format, String sha256, Long bytes, String path, String identifier) {}
 
     /** @param taken what is done when its name is taken, as a person said; null: as the stream says */
     record Spot(String destination, String folder, String name, Destination.Taken taken) {}
@@ -53,11 +55,11 @@ interface DeliveryRows {
     Optional<DeliveryRow> find(long id);
 
     @Select(
-            "select f.delivery_id, f.format, f.sha256, f.bytes, f.path from delivery_file f"
+            "select f.delivery_id, f.format, f.sha256, f.bytes, f.path, f.identifier from delivery_file f"
                     + " join delivery d on d.id = f.delivery_id where d.batch_id = #{batchId} order by f.delivery_id, f.format desc")
     List<FileRow> filesOfBatch(long batchId);
 
-    @Select("select delivery_id, format, sha256, bytes, path from delivery_file where delivery_id = #{id}")
+    @Select("select delivery_id, format, sha256, bytes, path, identifier from delivery_file where delivery_id = #{id}")
     List<FileRow> files(long id);
 
     /** What the file is; one written anew takes the place of what was written before. */
@@ -67,6 +69,10 @@ interface DeliveryRows {
 
     @Update("update delivery_file set path = #{path} where delivery_id = #{id} and format = #{format}")
     void place(long id, Destination.Format format, String path);
+
+    @Update("update delivery_file set path = #{path}, identifier = #{identifier} where delivery_id = #{id} and format ="
+            + " #{format}")
+    void lies(long id, Destination.Format format, String path, String identifier);
 
     @Update("update delivery_file set path = null where delivery_id = #{id}")
     void forgetPlaces(long id);

@@ -4,7 +4,6 @@ import jalon.core.output.FilingPlace;
 import jalon.core.stream.Destination;
 import jalon.places.PlaceSettings;
 import jalon.places.PlaceTrouble;
-import jalon.places.RemotePlace;
 import jalon.server.NotPossible;
 import jalon.server.Problem;
 import jalon.server.Times;
@@ -80,7 +79,7 @@ public class OwnPlaces {
     public void tryIt(String name, PlaceSettings wanted) {
         PlaceSettings open = opened(kept(name, wanted));
         try {
-            new RemotePlace(open).tryIt();
+            open.place().tryIt();
         } catch (IOException e) {
             throw trouble(open.where(), e);
         }
@@ -153,7 +152,7 @@ public class OwnPlaces {
 
     FilingPlace open(Destination destination) {
         return rows.find(Objects.requireNonNull(destination.place()))
-                .map(row -> (FilingPlace) new RemotePlace(opened(settings(row))))
+                .map(row -> (FilingPlace) opened(settings(row)).place())
                 .orElseThrow(() -> Problem.NO_SUCH_PLACE.with(destination.place()));
     }
 
@@ -172,6 +171,9 @@ public class OwnPlaces {
             case BAD_KEY -> Problem.PLACE_BAD_KEY.with();
             case NO_FOLDER -> Problem.PLACE_NO_FOLDER.with(t.getMessage());
             case NOT_ALLOWED -> Problem.PLACE_NOT_ALLOWED.with(t.getMessage());
+            case WRITES_OVER -> Problem.PLACE_WRITES_OVER.with(t.getMessage());
+            case TOO_LARGE -> Problem.PLACE_TOO_LARGE.with(t.getMessage());
+            case LACKS -> Problem.PLACE_LACKS.with(t.getMessage());
             case NOT_THE_SAME -> Problem.PLACE_NOT_THE_SAME.with(t.getMessage());
             case REFUSED -> Problem.DELIVERY_FAILED.with(where, t.getMessage());
         };
