@@ -52,12 +52,17 @@ abstract class RemotePlaceCase {
         }
     }
 
-    static List<String> put(OwnPlace place, Spot spot, List<Ready> files, FilingPlace.Remembered remembered)
+    /** What the place is told of a document. */
+    Map<String, String> said() {
+        return Map.of();
+    }
+
+    List<String> put(OwnPlace place, Spot spot, List<Ready> files, FilingPlace.Remembered remembered)
             throws IOException {
         var origin = new FiledDocument.Origin("letters", "dues", "B-0001", 1);
         var document =
                 new FiledDocument("Letter", origin, Map.of("vessel", "Käthe"), List.of(), Map.of(), Instant.EPOCH);
-        var parcel = new FilingPlace.Parcel(spot, document, Map.of("vessel", "Käthe"), files);
+        var parcel = new FilingPlace.Parcel(spot, document, said(), files);
         return place.put(parcel, remembered).stream()
                 .map(FilingPlace.Placed::path)
                 .toList();
@@ -101,6 +106,10 @@ abstract class RemotePlaceCase {
         assertThat(filed()).as("nothing is left of what was refused").hasSize(2);
     }
 
+    void somebodyElsesLies(String name) throws IOException {
+        Files.writeString(share.resolve(name), "somebody else's");
+    }
+
     @Test
     void ofSeveralFilesAllAreFiledUnderOneNameOrNone() throws Exception {
         OwnPlace place = settings().place();
@@ -108,7 +117,7 @@ abstract class RemotePlaceCase {
         List<Ready> both = List.of(written("first"), Ready.of(Destination.Format.JSON, data));
         var spot = new Spot(
                 "", "Berth", List.of(Destination.Format.PDF, Destination.Format.JSON), Destination.Taken.NUMBER);
-        Files.writeString(share.resolve("Berth.json"), "somebody else's");
+        somebodyElsesLies("Berth.json");
         assertThat(put(place, spot, both, FilingPlace.Remembered.nothing()))
                 .containsExactly("Berth (2).pdf", "Berth (2).json");
         assertThat(filed()).containsExactly("Berth (2).json", "Berth (2).pdf", "Berth.json");

@@ -9,6 +9,7 @@ import jalon.standins.ObjectStoreStandIn;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -35,6 +36,11 @@ class S3PlaceTest extends RemotePlaceCase {
 
     private PlaceSettings settings(String bucket, String accessKey) {
         return new PlaceSettings.ObjectStore(store.url(), null, bucket, accessKey, "merrow-secret", "filed");
+    }
+
+    @Override
+    Map<String, String> said() {
+        return Map.of("Vessel", "Käthe");
     }
 
     @Test
