@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
 import DeliveryFate from './DeliveryFate.vue'
+import { clock } from './times'
 import { tree } from './tree'
 
 type Delivery = Schema['DeskDelivery']
@@ -22,6 +23,7 @@ const STATES: Record<Delivery['state'], string> = {
   done: 'settled',
   leftOut: 'empty',
 }
+const isTrouble = (found: Schema['Checked']['found']) => found === 'changed' || found === 'gone'
 const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tries }, d.tries)
 </script>
 
@@ -43,6 +45,13 @@ const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tr
           <span class="formats">{{ n.delivery.formats.join(' ') }}</span>
           <span class="state" :class="STATES[n.delivery.state as Delivery['state']]">
             {{ state(n.delivery) }}
+          </span>
+          <span
+            v-if="n.delivery.checked"
+            class="checked"
+            :class="{ wrong: isTrouble(n.delivery.checked.found) }"
+          >
+            {{ t(`filing.found.${n.delivery.checked.found}`, { when: clock(n.delivery.checked.at) }) }}
           </span>
           <DeliveryFate
             v-if="n.delivery.remedies.length"
@@ -93,6 +102,15 @@ const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tr
 .formats {
   font-size: 12.5px;
   color: var(--ink-soft);
+}
+.checked {
+  flex: 100%;
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+.checked.wrong {
+  color: var(--wrong);
+  font-weight: 650;
 }
 .fate {
   flex: 100%;

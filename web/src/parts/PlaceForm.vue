@@ -7,7 +7,8 @@ import { useChoices } from '../composables/useChoices'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import PickOne from './base/PickOne.vue'
-import SettingFields, { type Setting } from './base/SettingFields.vue'
+import SettingFields from './base/SettingFields.vue'
+import { FIELDS } from './placeFields'
 
 /** A place to file in: tried by writing there, and saved. */
 const props = defineProps<{ place: Schema['OwnPlace'] | null }>()
@@ -24,18 +25,8 @@ const typed = form as Record<string, string | undefined>
 const busy = ref(false)
 const told = ref('')
 const refused = ref<unknown>()
-const FIELDS: Record<string, Setting[]> = {
-  sftp: [
-    { name: 'host', needed: true },
-    { name: 'port', type: 'number' },
-    { name: 'hostKey' },
-    { name: 'user', needed: true },
-    { name: 'password', type: 'password' },
-    { name: 'folder' },
-    { name: 'key', type: 'textarea' },
-  ],
-  webdav: [{ name: 'url', needed: true }, { name: 'user' }, { name: 'password', type: 'password' }],
-}
+/** Kinds of whose trial something else is to be said. */
+const TRIED: Record<string, string> = { mail: 'mail', program: 'program' }
 const fields = computed(() => FIELDS[String(form.kind)])
 /** The key that it was found to have, when none was said. */
 const foundKey = computed(() => {
@@ -60,7 +51,7 @@ async function ask(work: (name: string, settings: never) => Promise<{ error?: un
 const attempt = () =>
   ask(
     (name, body) => api.POST('/api/places/{name}/try', { params: { path: { name } }, body }),
-    () => (told.value = t('places.tried', { name: form.name })),
+    () => (told.value = t(`places.tried.${TRIED[String(form.kind)] ?? 'files'}`, { name: form.name })),
   )
 const save = () =>
   ask(

@@ -12,6 +12,7 @@ const delivery = (destination: string, path: string, document: number): Schema['
     document,
     formats: ['pdf' as const],
     state: 'planned' as const,
+    checked: null as never,
     reason: none,
   },
   ...{ tries: 0, nextAt: '', leftOutBy: '', remedies: [] },

@@ -235,6 +235,7 @@ export const delivery = (over: Partial<Schema['DeskDelivery']>): Schema['DeskDel
   document: 1,
   formats: ['pdf'],
   state: 'planned',
+  checked: null as never,
   reason: null as never,
   tries: 0,
   nextAt: '',

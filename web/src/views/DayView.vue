@@ -6,6 +6,7 @@ import { api } from '../api/client'
 import { dayBefore, useDay } from '../composables/useDay'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
+import FiledTroubles from '../parts/FiledTroubles.vue'
 import HoursChart from '../parts/HoursChart.vue'
 import SignInWaits from '../parts/SignInWaits.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
@@ -93,6 +94,7 @@ useKeys([
       </ElTable>
       <p class="soft">{{ t('day.note') }}</p>
     </template>
+    <FiledTroubles />
     <SignInWaits />
   </div>
 </template>

@@ -26,6 +26,7 @@ const planned = useLoad(() => api.GET('/api/batches/{no}/filing', { params: { pa
 const plan = planned.data
 const current = ref(1)
 const busy = ref(false)
+const told = ref('')
 
 const soon = useDebounceFn(planned.load, 200)
 useEvents((changed) => {
@@ -70,6 +71,16 @@ async function decide(
   if (data) plan.value = data
   else tell(error)
 }
+async function check() {
+  if (busy.value || !plan.value?.begun) return
+  busy.value = true
+  const { data, error } = await api.POST('/api/batches/{no}/filing/check', {
+    params: { path: { no: props.no } },
+  })
+  busy.value = false
+  if (data) told.value = t('filing.checking')
+  else tell(error)
+}
 const toBoard = () => void router.push({ name: 'board' })
 const toPages = () => void router.push({ name: 'pages', params: { no: props.no } })
 function toDoubts() {
@@ -82,6 +93,7 @@ useKeys([
   { key: 'Enter', on: ['Enter'], label: t('filing.file'), run: onwards },
   { key: '↑', on: ['ArrowUp', '['], label: t('filing.up'), run: () => step(-1) },
   { key: '↓', on: ['ArrowDown', ']'], label: t('filing.down'), run: () => step(1) },
+  { key: 'V', on: ['v', 'V'], label: t('filing.check'), run: () => void check() },
   { key: 'B', on: ['b', 'B'], label: t('indexDesk.toPages'), run: toPages },
 ])
 </script>
@@ -125,6 +137,8 @@ useKeys([
           <span v-else class="state" :class="done ? 'settled' : 'empty'">
             {{ done ? t('filing.filed') : t('filing.underWay') }}
           </span>
+          <span v-if="told" class="soft">{{ told }}</span>
+          <KeyButton :disabled="busy" k="V" @click="check">{{ t('filing.check') }}</KeyButton>
           <KeyButton main k="Enter" @click="toBoard">{{ t('filing.toBoard') }}</KeyButton>
         </template>
         <template v-else-if="doubts">

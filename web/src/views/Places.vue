@@ -21,8 +21,12 @@ const done = ref('')
 const ACTS = [{ name: 'change', label: t('places.change') }]
 
 function where(p: Place) {
-  const s = p.settings as { url?: string; user?: string; host?: string; port?: number; folder?: string }
-  if (s.url) return s.url
+  const s = p.settings as Record<string, string | undefined>
+  // As it is sent, whatever the API's description calls it.
+  const kind: string = p.settings.kind
+  if (kind === 's3') return `${s.url} ${s.bucket}/${s.folder ?? ''}`
+  if (kind === 'mail') return `${s.to ?? ''} ${s.host}:${s.port}`.trim()
+  if (s.url) return s.folder ? `${s.url} /${s.folder}` : s.url
   return `${s.user}@${s.host}:${s.port}/${s.folder ?? ''}`
 }
 async function removed(name: string) {

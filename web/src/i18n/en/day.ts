@@ -14,6 +14,8 @@ export default {
   untouched: 'Filed untouched',
   doubts: 'Doubts per 100 fields',
   of: 'of {n}',
+  filedTroubles: '{n} filed file is not as it was filed | {n} filed files are not as they were filed',
+  filedFrom: 'Batch {batch}, document {document}, at {destination}',
   note:
     'Untouched: documents filed without a person changing cut, type or a value. Doubts: when a batch was ' +
     'first read.',

@@ -11,6 +11,14 @@ export default {
   retrying: 'tried again',
   refused: 'needs you',
   leftOut: 'left out by {by}',
+  check: 'Check what lies there',
+  checking: 'The files are being looked at; what is found appears beside them.',
+  found: {
+    same: 'as filed, looked at {when}',
+    changed: 'not what was filed, looked at {when}',
+    gone: 'gone, looked at {when}',
+    notKept: 'sent away: nobody can look again',
+  } satisfies Record<Schema['Checked']['found'], string>,
   nextTry: 'Next try {time}.',
   remedies: {
     now: 'Try it now',

@@ -1,9 +1,14 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import PickOne from './PickOne.vue'
 
 /** One of the settings that a kind of thing has. */
 export interface Setting {
   name: string
+  /** Of its label, where that is not its name. */
+  label?: string
+  /** What may be chosen, worded below its name. */
+  options?: string[]
   type?: 'number' | 'password' | 'textarea'
   needed?: boolean
 }
@@ -27,11 +32,16 @@ const numbers = props.form as Record<string, number | undefined>
   <ElFormItem
     v-for="s in settings"
     :key="s.name"
-    :label="t(`${words}.${s.name}`)"
+    :label="t(`${words}.${s.label ?? s.name}`)"
     :prop="s.name"
     :rules="s.needed ? needed : []"
   >
     <ElInputNumber v-if="s.type === 'number'" v-model="numbers[s.name]" :min="least" :controls="false" />
+    <PickOne
+      v-else-if="s.options"
+      v-model="typed[s.name]"
+      :options="s.options.map((o) => ({ value: o, label: t(`${words}.${s.name}Is.${o}`) }))"
+    />
     <ElInput
       v-else
       v-model="typed[s.name]"

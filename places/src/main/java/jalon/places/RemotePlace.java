@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -120,6 +121,9 @@ final class RemotePlace implements OwnPlace {
     public InputStream open(String file) throws IOException {
         RemoteFiles remote = settings.open();
         try {
+            if (!remote.exists(file)) {
+                throw new NoSuchFileException(file);
+            }
             return new FilterInputStream(remote.open(file)) {
                 @Override
                 public void close() throws IOException {

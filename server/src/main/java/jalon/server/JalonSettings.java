@@ -12,6 +12,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param setup folder with streams, registers and people to begin with, or null; read when there are none yet
  * @param roles {@code web}, {@code worker} or both
  * @param mail how to send mail, or null: nobody is told by mail
+ * @param checkFiledDays after so many days it is looked again whether a filed file still is what was filed; 0: never
  */
 @ConfigurationProperties("jalon")
 public record JalonSettings(
@@ -22,8 +23,12 @@ public record JalonSettings(
         List<String> roles,
         Reading reading,
         Intake intake,
-        Mail mail) {
+        Mail mail,
+        Integer checkFiledDays) {
+    private static final int QUARTER = 90;
+
     public JalonSettings {
+        checkFiledDays = checkFiledDays == null ? QUARTER : checkFiledDays;
         roles = roles == null ? List.of("web", "worker") : roles;
         reading = reading == null ? new Reading(0, 0) : reading;
         intake = intake == null ? new Intake(null, null, 0, null, null) : intake;
@@ -31,7 +36,7 @@ public record JalonSettings(
 
     /** For a folder alone. */
     public static JalonSettings in(String data) {
-        return new JalonSettings(data, null, null, null, null, null, null, null);
+        return new JalonSettings(data, null, null, null, null, null, null, null, null);
     }
 
     /**

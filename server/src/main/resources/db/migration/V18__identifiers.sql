@@ -1,2 +1,9 @@
--- What a filed file is called at the place where it lies, where that has a name for it beside its path.
-alter table delivery_file add column identifier varchar(1000);
+-- What a filed file is called at the place where it lies, where that has a name for it beside its path; and whether it still was
+-- what was filed when that was looked at last.
+alter table delivery_file
+  add column identifier varchar(1000),
+  add column checked varchar(10),
+  add column checked_at datetime(6),
+  add index checked_at_idx (checked_at);
+update delivery_file f join delivery d on d.id = f.delivery_id set f.checked = 'same', f.checked_at = d.done_at
+  where d.state = 'done' and f.sha256 is not null;

@@ -4,6 +4,7 @@ import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.Board;
 import jalon.server.batch.DayFigures;
+import jalon.server.filing.FiledCheck;
 import jalon.server.live.Events;
 import jalon.server.people.People;
 import jalon.server.people.Person;
@@ -34,9 +35,18 @@ class BoardApi {
     private final People people;
     private final DayFigures figures;
     private final StreamLibrary streams;
+    private final FiledCheck filed;
     private final Times times;
 
-    BoardApi(Board board, Events events, People people, DayFigures figures, StreamLibrary streams, Times times) {
+    BoardApi(
+            Board board,
+            Events events,
+            People people,
+            DayFigures figures,
+            StreamLibrary streams,
+            FiledCheck filed,
+            Times times) {
+        this.filed = filed;
         this.times = times;
         this.board = board;
         this.events = events;
@@ -66,6 +76,12 @@ class BoardApi {
     @GetMapping("/board")
     BoardNow board(Principal who) {
         return new BoardNow(board.rows(who.getName()), times.now());
+    }
+
+    /** Filed files that are gone or are not what was filed, as they were when that was looked at last. */
+    @GetMapping("/filed-troubles")
+    List<FiledCheck.FiledTrouble> filedTroubles() {
+        return filed.troubles();
     }
 
     /** @param titles of streams by name */

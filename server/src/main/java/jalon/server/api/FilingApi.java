@@ -56,6 +56,13 @@ class FilingApi {
         return plan.plan(no);
     }
 
+    /** Looks whether the batch's files still lie where they were filed, byte for byte; what is found is in the plan later. */
+    @PostMapping("/{no}/filing/check")
+    FilingPlan.Plan checkFiled(@PathVariable String no, Principal who) {
+        filing.checkFiled(no, who.getName());
+        return plan.plan(no);
+    }
+
     @GetMapping("/{no}/report")
     Report batchReport(@PathVariable String no) {
         return plan.report(no);

@@ -23,6 +23,9 @@ public interface WorkQueue {
     /** File a batch that waits for nobody. */
     void file(long batchId);
 
+    /** Look whether a batch's files still lie where they were filed. */
+    void checkFiled(long batchId);
+
     /** Carry out one delivery now, though it may wait for a later try. */
     void deliver(long deliveryId);
 }

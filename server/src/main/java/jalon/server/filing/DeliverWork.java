@@ -123,7 +123,7 @@ public class DeliverWork {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("stopped while filing", e);
         }
-        ends.done(delivery, batch, destination.to().searchable() ? document : null, files, placed);
+        ends.done(delivery, batch, destination.to().searchable() ? document : null, files, placed, place.keeps());
         drop(files);
     }
 

@@ -2,6 +2,7 @@ package jalon.server.filing;
 
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
+import jalon.core.output.Fixity;
 import jalon.server.NotPossible;
 import jalon.server.Pauses;
 import jalon.server.Times;
@@ -35,6 +36,7 @@ class DeliveryEnds {
     /**
      * @param toBeFound the document, if it is to be found in the archive; else null
      * @param placed where its files lie, one for each
+     * @param keeps whether they were read back there
      */
     @Transactional
     public void done(
@@ -42,14 +44,15 @@ class DeliveryEnds {
             Batch batch,
             FiledDocument toBeFound,
             List<FilingPlace.Ready> files,
-            List<FilingPlace.Placed> placed) {
+            List<FilingPlace.Placed> placed,
+            boolean keeps) {
         marks.lock(batch.no());
         if (toBeFound != null) {
             archive.add(batch, toBeFound, placed.get(0).path());
         }
         for (int i = 0; i < files.size(); i++) {
-            FilingPlace.Placed at = placed.get(i);
-            rows.lies(delivery.id(), files.get(i).format(), at.path(), at.identifier());
+            Fixity checked = keeps ? Fixity.SAME : Fixity.NOT_KEPT;
+            rows.lies(delivery.id(), files.get(i).format(), placed.get(i), checked, times.now());
         }
         rows.done(delivery.id(), times.now());
         if (rows.open(batch.id()) == 0) {

@@ -1,6 +1,7 @@
 package jalon.server.filing;
 
 import jalon.core.output.FilingPlace;
+import jalon.core.output.Fixity;
 import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.server.Trouble;
@@ -23,9 +24,17 @@ interface DeliveryRows {
      * @param sha256 in hex, or null for one filed before this was kept, and likewise the bytes
      * @param path where it lies, or is about to lie, below the destination; null before it has a name there
      * @param identifier that it has there, or null
+     * @param checked whether it still was what was filed when that was looked at last, or null
      */
     record FileRow(
-            long deliveryId, Destination.Format format, String sha256, Long bytes, String path, String identifier) {}
+            long deliveryId,
+            Destination.Format format,
+            String sha256,
+            Long bytes,
+            String path,
+            String identifier,
+            Fixity checked,
+            Instant checkedAt) {}
 
     /** @param taken what is done when its name is taken, as a person said; null: as the stream says */
     record Spot(String destination, String folder, String name, Destination.Taken taken) {}
@@ -55,11 +64,12 @@ interface DeliveryRows {
     Optional<DeliveryRow> find(long id);
 
     @Select(
-            "select f.delivery_id, f.format, f.sha256, f.bytes, f.path, f.identifier from delivery_file f"
+            "select f.delivery_id, f.format, f.sha256, f.bytes, f.path, f.identifier, f.checked, f.checked_at from delivery_file f"
                     + " join delivery d on d.id = f.delivery_id where d.batch_id = #{batchId} order by f.delivery_id, f.format desc")
     List<FileRow> filesOfBatch(long batchId);
 
-    @Select("select delivery_id, format, sha256, bytes, path, identifier from delivery_file where delivery_id = #{id}")
+    @Select(
+            "select delivery_id, format, sha256, bytes, path, identifier, checked, checked_at from delivery_file where delivery_id = #{id}")
     List<FileRow> files(long id);
 
     /** What the file is; one written anew takes the place of what was written before. */
@@ -70,9 +80,39 @@ interface DeliveryRows {
     @Update("update delivery_file set path = #{path} where delivery_id = #{id} and format = #{format}")
     void place(long id, Destination.Format format, String path);
 
-    @Update("update delivery_file set path = #{path}, identifier = #{identifier} where delivery_id = #{id} and format ="
+    /** @param checked whether it was read back there or was sent away */
+    @Update("update delivery_file set path = #{at.path}, identifier = #{at.identifier}, checked = #{checked},"
+            + " checked_at = #{now} where delivery_id = #{id} and format = #{format}")
+    void lies(long id, Destination.Format format, FilingPlace.Placed at, Fixity checked, Instant now);
+
+    @Update("update delivery_file set checked = #{found}, checked_at = #{now} where delivery_id = #{id} and format ="
             + " #{format}")
-    void lies(long id, Destination.Format format, String path, String identifier);
+    void checked(long id, Destination.Format format, Fixity found, Instant now);
+
+    /** A file that lies where it was filed, and what was found when it was looked at last. */
+    record Filed(
+            long deliveryId,
+            Destination.Format format,
+            long batchId,
+            int documentNo,
+            String destination,
+            String path,
+            String sha256,
+            Fixity checked,
+            Instant checkedAt) {}
+
+    String FILED =
+            "select f.delivery_id, f.format, d.batch_id, d.document_no, d.destination, f.path, f.sha256, f.checked,"
+                    + " f.checked_at from delivery_file f join delivery d on d.id = f.delivery_id where ";
+
+    @Select(FILED + "d.batch_id = #{batchId} and f.checked <> 'notKept' order by f.delivery_id")
+    List<Filed> doneOfBatch(long batchId);
+
+    @Select(FILED + "f.checked_at < #{before} and f.checked <> 'notKept' order by f.checked_at limit #{most}")
+    List<Filed> dueForCheck(Instant before, int most);
+
+    @Select(FILED + "f.checked in ('changed', 'gone') order by f.checked_at desc limit 1000")
+    List<Filed> troubles();
 
     @Update("update delivery_file set path = null where delivery_id = #{id}")
     void forgetPlaces(long id);

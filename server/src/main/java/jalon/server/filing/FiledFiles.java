@@ -1,6 +1,7 @@
 package jalon.server.filing;
 
 import jalon.core.output.FilingPlaces;
+import jalon.core.output.Fixity;
 import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
@@ -37,11 +38,11 @@ public class FiledFiles {
         for (DeliveryRows.DeliveryRow delivery : rows.ofBatch(batch.id())) {
             if (delivery.documentNo() == document && delivery.state() == DeliveryState.DONE) {
                 for (DeliveryRows.FileRow file : rows.files(delivery.id())) {
-                    if (Words.name(file.format()).equals(format)) {
-                        return open(
-                                stream.destination(delivery.spot().destination())
-                                        .orElseThrow(),
-                                file.path());
+                    Destination destination =
+                            stream.destination(delivery.spot().destination()).orElseThrow();
+                    boolean keeps = file.checked() != Fixity.NOT_KEPT;
+                    if (keeps && Words.name(file.format()).equals(format)) {
+                        return open(destination, file.path());
                     }
                 }
             }

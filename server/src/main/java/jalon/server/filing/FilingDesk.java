@@ -143,6 +143,17 @@ public class FilingDesk {
         events.changed(batch.no());
     }
 
+    /** Has a batch's files looked at where they lie. */
+    @Transactional
+    public void checkFiled(String no, String who) {
+        Batch batch = batches.get(no);
+        if (!batch.filed()) {
+            throw Problem.NOT_FILED_YET.with(no);
+        }
+        work.checkFiled(batch.id());
+        log.add(who, batch.id(), Act.ASKED_TO_CHECK_FILED.with());
+    }
+
     /** @param name the other name, without its ending; for {@link Remedy#RENAME} alone */
     @Transactional
     public void decide(String no, long deliveryId, Remedy remedy, String name, String who) {

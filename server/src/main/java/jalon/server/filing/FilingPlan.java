@@ -1,6 +1,7 @@
 package jalon.server.filing;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import jalon.core.output.Fixity;
 import jalon.core.output.OutputFormat;
 import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
@@ -18,6 +19,7 @@ import jalon.server.batch.Batches;
 import jalon.server.batch.NotReadList;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,6 +46,7 @@ public class FilingPlan {
     /**
      * @param id null while it is only about to be
      * @param path where it will lie or lies, below the destination
+     * @param checked null where nothing lies yet
      */
     public record DeskDelivery(
             Long id,
@@ -52,7 +55,19 @@ public class FilingPlan {
             List<Destination.Format> formats,
             String path,
             DeliveryState state,
+            Checked checked,
             @JsonUnwrapped Tries history) {}
+
+    /** Whether the files still were what was filed when that was looked at last, the worst of them. */
+    public record Checked(Fixity found, Instant at) {
+        static Checked of(List<DeliveryRows.FileRow> files) {
+            return files.stream()
+                    .filter(f -> f.checked() != null)
+                    .max(Comparator.comparing(f -> f.checked().isTrouble()))
+                    .map(f -> new Checked(f.checked(), f.checkedAt()))
+                    .orElse(null);
+        }
+    }
 
     /**
      * @param reason why it failed or is refused, or null
@@ -81,6 +96,7 @@ public class FilingPlan {
                         p.destination().formats(),
                         p.path(),
                         DeliveryState.PLANNED,
+                        null,
                         Tries.NONE));
             }
         } else {
@@ -110,6 +126,7 @@ public class FilingPlan {
                 stream.destination(spot.destination()).map(Destination::formats).orElse(List.of()),
                 path,
                 r.state(),
+                r.state() == DeliveryState.DONE ? Checked.of(files) : null,
                 new Tries(
                         course.reason(),
                         course.tries(),

@@ -112,6 +112,12 @@ public enum Act {
 
     @JsonProperty("filed")
     FILED("deliveries"),
+    @JsonProperty("askedToCheckFiled")
+    ASKED_TO_CHECK_FILED,
+    @JsonProperty("filedFileTrouble")
+    FILED_FILE_TROUBLE("destination", "path"),
+    @JsonProperty("filedFileMended")
+    FILED_FILE_MENDED("destination", "path"),
     @JsonProperty("deliveryTriedNow")
     DELIVERY_TRIED_NOW("destination", "document"),
     @JsonProperty("deliveryRenamed")

@@ -22,6 +22,7 @@ final class SchedulerQueue implements WorkQueue {
     static final String ADVANCE = "advance-batch";
     static final String LEARN = "learn-stream";
     static final String FILE = "file-batch";
+    static final String CHECK_FILED = "check-filed-batch";
     static final String DELIVER = "deliver";
 
     /** Small enough that two workers share a short file, large enough that opening it costs little. */
@@ -96,6 +97,11 @@ final class SchedulerQueue implements WorkQueue {
     @Override
     public void file(long batchId) {
         put(FILE, Long.toString(batchId), new Id(batchId), Priority.HIGH);
+    }
+
+    @Override
+    public void checkFiled(long batchId) {
+        put(CHECK_FILED, Long.toString(batchId), new Id(batchId), Priority.MEDIUM);
     }
 
     @Override

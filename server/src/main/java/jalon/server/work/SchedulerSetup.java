@@ -13,6 +13,7 @@ import jalon.server.batch.BatchAdvance;
 import jalon.server.batch.ReadWork;
 import jalon.server.batch.TypeTeaching;
 import jalon.server.filing.DeliverWork;
+import jalon.server.filing.FiledCheck;
 import jalon.server.filing.FilingDesk;
 import jalon.server.learning.Lessons;
 import jalon.server.live.RecurringWork;
@@ -69,6 +70,7 @@ class SchedulerSetup {
             ObjectProvider<TypeTeaching> teaching,
             ObjectProvider<FilingDesk> filing,
             ObjectProvider<DeliverWork> deliver,
+            ObjectProvider<FiledCheck> checked,
             List<RecurringWork> recurring,
             SchedulerQueue queue,
             Times times) {
@@ -116,12 +118,16 @@ class SchedulerSetup {
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
                         deliver.getObject().deliver(task.getData().id()));
+        Task<SchedulerQueue.Id> checkFiled = Tasks.oneTime(SchedulerQueue.CHECK_FILED, SchedulerQueue.Id.class)
+                .onFailure(SchedulerQueue.growing())
+                .execute((task, context) ->
+                        checked.getObject().checkBatch(task.getData().id()));
         List<RecurringTask<Void>> again =
                 recurring.stream().map(SchedulerSetup::task).toList();
         Scheduler scheduler = configured(
                 database,
                 settings.reading().workers(),
-                List.of(readPages, advance, learn, file, delivery),
+                List.of(readPages, advance, learn, file, delivery, checkFiled),
                 again,
                 times.clock());
         return new Running(scheduler, settings.isWorker());
