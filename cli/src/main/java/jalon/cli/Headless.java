@@ -22,6 +22,7 @@ import jalon.core.run.Report;
 import jalon.core.sort.Learned;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
+import jalon.places.PlaceTrouble;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -34,6 +35,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -48,6 +50,9 @@ final class Headless {
     private final int atOnce;
     private final String batch;
     private final FilingPlaces places;
+
+    /** Destinations where nothing answers: each is asked once, however many documents it is to have. */
+    private final Map<String, PlaceTrouble> away = new ConcurrentHashMap<>();
 
     Headless(
             StreamDefinition stream,
@@ -197,6 +202,9 @@ final class Headless {
                         files.stream().filter(r -> r.format() == f).findFirst().orElseThrow())
                 .toList();
         try {
+            if (away.containsKey(destination.destination())) {
+                throw away.get(destination.destination());
+            }
             var parcel = new FilingPlace.Parcel(planned.spot(), document, properties, its);
             List<FilingPlace.Placed> placed = places.of(destination).put(parcel, FilingPlace.Remembered.nothing());
             List<Report.Delivery> made = new ArrayList<>();
@@ -207,6 +215,14 @@ final class Headless {
                         its.get(i).sha256()));
             }
             return new Put(planned, made, null);
+        } catch (PlaceTrouble e) {
+            if (e.why() == PlaceTrouble.Why.NOT_REACHED) {
+                away.put(destination.destination(), e);
+            }
+            return new Put(
+                    planned,
+                    List.of(),
+                    "could not be filed at " + destination.destination() + ": " + PlacesFile.words(e));
         } catch (NameTaken taken) {
             String why = "the name is taken at " + destination.destination() + "/" + taken.path()
                     + " and the stream refuses to number it";

@@ -8,7 +8,6 @@ import jalon.core.run.Report;
 import jalon.core.sort.Learned;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
-import jalon.places.PlaceTrouble;
 import java.io.IOException;
 import java.io.Reader;
 import java.nio.charset.StandardCharsets;
@@ -27,7 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Runs files through a stream and writes what comes of it below a folder. Exit code 0 when every page is accounted for, 2
- * for unusable arguments or an unusable stream, 3 when an input could not be read (the others are still done).
+ * for unusable arguments or an unusable stream, 3 when an input could not be read or a document not be filed (the others are still done).
  */
 @Command(
         name = "process",
@@ -132,10 +131,6 @@ final class ProcessCommand implements Callable<Integer> {
                     .forEach(r -> System.err.println("jalon: " + r.file()
                             + (r.filePage() == null ? "" : ", page " + r.filePage()) + ": " + r.reason()));
             return report.rejected().isEmpty() ? 0 : NOT_ALL_READ;
-        } catch (PlaceTrouble e) {
-            System.err.println(
-                    "jalon: nothing more was filed: " + PlacesFile.words(e) + "; run it again when it is mended");
-            return 1;
         } catch (IOException e) {
             System.err.println(
                     "jalon: writing below " + out + " failed: " + reason(e) + "; make room and run it again");
