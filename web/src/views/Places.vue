@@ -18,7 +18,6 @@ const { t } = useI18n()
 const { data, loading, problem, load } = useLoad(() => api.GET('/api/places'))
 const editing = ref<Place | 'new' | null>(null)
 const done = ref('')
-const ACTS = [{ name: 'change', label: t('places.change') }]
 
 function where(p: Place) {
   const s = p.settings as Record<string, string | undefined>
@@ -51,7 +50,7 @@ useKeys([{ key: 'A', on: ['a', 'A'], label: t('places.add'), run: () => (editing
     </header>
     <NoteBanner v-if="done">{{ done }}</NoteBanner>
     <section v-if="data?.length" class="panel list">
-      <ListRow v-for="p in data" :key="p.name" :title="p.name" :acts="ACTS" @act="editing = p">
+      <ListRow v-for="p in data" :key="p.name" :title="p.name">
         <span class="soft">{{ t(`places.${p.settings.kind}`) }}</span>
         <div class="mono" dir="auto">{{ where(p) }}</div>
         <div class="soft">
@@ -61,6 +60,9 @@ useKeys([{ key: 'A', on: ['a', 'A'], label: t('places.add'), run: () => (editing
               : t('places.unused', { name: p.name })
           }}
         </div>
+        <template #acts>
+          <KeyButton @click="editing = p">{{ t('places.change') }}</KeyButton>
+        </template>
         <div class="soft">{{ t('places.savedBy', { when: moment(p.savedAt), by: p.savedBy }) }}</div>
       </ListRow>
     </section>

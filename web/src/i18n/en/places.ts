@@ -45,7 +45,7 @@ export default {
     repositoryUrl: 'Address of its browser binding, with https://',
     repository: 'Identifier of the repository, where there are several',
     mailPort: 'Port; 587 where nothing is said, 465 for TLS',
-    sealed: 'Kept from others by',
+    sealed: 'Kept from others by; STARTTLS where nothing is said',
     sealedIs: {
       starttls: 'STARTTLS from the first words on, or nothing is sent',
       tls: 'TLS from the first byte on',

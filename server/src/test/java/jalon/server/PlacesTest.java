@@ -8,8 +8,10 @@ import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import jalon.standins.FileServerStandIn;
+import jalon.standins.ProgramStandIn;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -77,7 +79,10 @@ class PlacesTest extends ServerCase {
         supervisor.post("/api/places/office/try", again);
 
         String stream = filingThere();
-        assertThat(supervisor.get("/api/places").get(0).get("streams").get(0).asString())
+        assertThat(supervisor.get("/api/places"))
+                .filteredOn(p -> p.get("name").asString().equals("office"))
+                .singleElement()
+                .extracting(p -> p.get("streams").get(0).asString())
                 .isEqualTo("Letters to the office");
         assertThatThrownBy(() -> supervisor.delete("/api/places/office")).hasMessageContaining("Letters to the office");
 
@@ -92,6 +97,54 @@ class PlacesTest extends ServerCase {
         // By itself, when its pause is over.
         awaitStage(no, "done");
         assertThat(filed()).hasSize(2).allMatch(f -> f.startsWith("Dues/") && f.endsWith(".pdf"));
+        whatIsFiledIsLookedAtAgain(no);
+    }
+
+    private void whatIsFiledIsLookedAtAgain(String no) throws Exception {
+        assertThat(deliveries(no).get(0).get("checked").get("found").asString()).isEqualTo("same");
+        Path one = office.folder().resolve(filed().get(0));
+        byte[] before = Files.readAllBytes(one);
+        Files.writeString(one, "somebody else's");
+        Path other = office.folder().resolve(filed().get(1));
+        Files.delete(other);
+        operator.post("/api/batches/" + no + "/filing/check", Map.of());
+        await().untilAsserted(() -> assertThat(lookedAt(no)).containsExactly("changed", "gone"));
+        assertThat(supervisor.get("/api/filed-troubles"))
+                .extracting(trouble -> trouble.get("batch").asString())
+                .containsExactly(no, no);
+        Files.write(one, before);
+        Files.write(other, before);
+        operator.post("/api/batches/" + no + "/filing/check", Map.of());
+        await().untilAsserted(() -> assertThat(lookedAt(no)).containsExactly("same", "changed"));
+        assertThat(supervisor.get("/api/filed-troubles")).hasSize(1);
+    }
+
+    private List<String> lookedAt(String no) throws Exception {
+        List<String> found = new ArrayList<>();
+        deliveries(no).forEach(d -> found.add(d.get("checked").get("found").asString()));
+        return found;
+    }
+
+    /** One that is told more of a document than its files, and cannot be asked what it was given. */
+    @Test
+    void aProgramIsGivenDocumentsAndToldTheirValues() throws Exception {
+        try (ProgramStandIn program = ProgramStandIn.start(0, "merrow-secret")) {
+            supervisor.put("/api/places/ledger", JSON.readValue(program.settings(), Map.class));
+            String stream = filing("ledger-letters", "Letters to the ledger", """
+                    [{"destination":"ledger","to":"place","place":"ledger","formats":["pdf","json"],
+                      "properties":{"account":"{type} {no:000}","nothing":"{amount}"}}]""");
+            var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 67);
+            String no = bring(stream, stack.files());
+            settleTheRest(no, stack);
+            operator.post("/api/batches/" + no + "/filing", Map.of());
+            awaitStage(no, "done");
+            assertThat(program.arrived()).hasSize(1);
+            JsonNode data = JSON.readTree(program.arrived().get(0).data());
+            assertThat(data.get("batch").asString()).isEqualTo(no);
+            assertThat(data.get("properties").get("account").asString()).endsWith(" 001");
+            assertThat(program.arrived().get(0).files()).hasSize(2);
+            assertThat(lookedAt(no)).containsExactly("notKept");
+        }
     }
 
     private JsonNode deliveries(String no) throws Exception {
@@ -109,11 +162,15 @@ class PlacesTest extends ServerCase {
 
     /** The dues letters, to the office alone. */
     private String filingThere() throws Exception {
+        return filing("office-letters", "Letters to the office", """
+                [{"destination":"office","to":"place","place":"office","folder":"Dues","file":"{batch}-{no:000}"}]""");
+    }
+
+    private String filing(String name, String title, String destinations) throws Exception {
         var stream = (ObjectNode) JSON.readTree(Files.readString(Path.of("../demo/streams/dues-letters.json")));
-        stream.put("stream", "office-letters").put("title", "Letters to the office");
-        stream.set("destinations", JSON.readTree("""
-                [{"destination":"office","to":"place","place":"office","folder":"Dues","file":"{batch}-{no:000}"}]"""));
+        stream.put("stream", name).put("title", title);
+        stream.set("destinations", JSON.readTree(destinations));
         supervisor.post("/api/streams", Map.of("json", JSON.writeValueAsString(stream)));
-        return "office-letters";
+        return name;
     }
 }

@@ -18,15 +18,15 @@ import java.util.concurrent.Executors;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The harbour's simulated scanner, mail server and file server, with a small page on which paper is put into the scanner,
+ * The harbour's simulated scanner, mail server, file server, document repository, object store and ledger, with a small page on which paper is put into the scanner,
  * faults are made and mended, and mails are sent. Writes the channels and places that Jalon needs for them to files.
  */
 public final class StandIns {
     private static final String STREAM = "dues-letters";
-    private static final String PASSWORD = "merrow-records";
 
     private final ScannerStandIn scanner;
     private final MailStandIn mail;
+    private PlacesStandIn places;
     private long seed = 100;
 
     private StandIns(ScannerStandIn scanner, MailStandIn mail) {
@@ -36,7 +36,7 @@ public final class StandIns {
 
     /**
      * Arguments: port of the page, scanner's port, IMAPS port, SMTP port, file for the channels, folder for scans and for what
-     * is filed on the file server, its port, file for the places.
+     * is filed, port of the file server and those after it, file for the places.
      */
     public static void main(String[] args) throws Exception {
         System.setProperty("java.awt.headless", "true");
@@ -48,8 +48,8 @@ public final class StandIns {
         Path state = Files.createDirectories(Path.of(args[5]));
         Files.createDirectories(state.resolve("copier"));
         Files.createDirectories(state.resolve("camera"));
-        var office = FileServerStandIn.start(Integer.parseInt(args[6]), state.resolve("office"), PASSWORD);
-        Files.writeString(Path.of(args[7]), "[{\"name\":\"records-office\",\"settings\":" + office.settings() + "}]");
+        all.places = new PlacesStandIn(state, Integer.parseInt(args[6]), mail);
+        all.places.write(Path.of(args[7]));
         Files.writeString(Path.of(args[4]), all.channels(state));
         HttpServer page = HttpServer.create(
                 new InetSocketAddress(InetAddress.getLoopbackAddress(), Integer.parseInt(args[0])), 0);
@@ -148,6 +148,7 @@ public final class StandIns {
                 .append("<h2>Mail to " + MailStandIn.ADDRESS + "</h2>")
                 .append(button("Send a letter", "mail", "", ""))
                 .append(button("Send a mail without attachment", "empty-mail", "", ""))
+                .append("<h2>Ledger</h2><p><a href='" + places.ledgerPage() + "'>What the ledger was given</a>")
                 .toString();
     }
 

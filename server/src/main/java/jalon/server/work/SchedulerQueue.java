@@ -101,7 +101,7 @@ final class SchedulerQueue implements WorkQueue {
 
     @Override
     public void checkFiled(long batchId) {
-        put(CHECK_FILED, Long.toString(batchId), new Id(batchId), Priority.MEDIUM);
+        put(CHECK_FILED, Long.toString(batchId), new Id(batchId), Priority.HIGH);
     }
 
     @Override
