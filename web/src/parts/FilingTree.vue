@@ -23,6 +23,7 @@ const STATES: Record<Delivery['state'], string> = {
   done: 'settled',
   leftOut: 'empty',
 }
+const formats = (d: Delivery) => d.formats.map((f) => t(`filing.formats.${f}`)).join(' · ')
 const isTrouble = (found: Schema['Checked']['found']) => found === 'changed' || found === 'gone'
 const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tries }, d.tries)
 </script>
@@ -42,7 +43,7 @@ const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tr
       <div class="node" :class="[n.kind, { current: n.delivery?.document === current }]">
         <template v-if="n.delivery">
           <span class="mono name" dir="auto">{{ n.name }}</span>
-          <span class="formats">{{ n.delivery.formats.join(' ') }}</span>
+          <span class="formats">{{ formats(n.delivery) }}</span>
           <span class="state" :class="STATES[n.delivery.state as Delivery['state']]">
             {{ state(n.delivery) }}
           </span>

@@ -11,6 +11,16 @@ export default {
   retrying: 'tried again',
   refused: 'needs you',
   leftOut: 'left out by {by}',
+  formats: {
+    pdf: 'pdf',
+    pdfData: 'pdf with data',
+    tiff: 'tiff',
+    text: 'text',
+    xml: 'xml',
+    alto: 'alto',
+    csv: 'csv',
+    json: 'json',
+  } satisfies Record<Schema['DeskDelivery']['formats'][number], string>,
   check: 'Check what lies there',
   checking: 'The files are being looked at; what is found appears beside them.',
   found: {

@@ -29,6 +29,11 @@ public record FiledDocument(
      */
     public record Origin(String stream, String type, String batch, int no) {}
 
+    /** A page's words where they stand on its image as it is filed. */
+    PageFacts asFiled(PageFacts page) {
+        return Repair.straightens(recipe(page.no())) ? page.straight() : page;
+    }
+
     /** What is done to a page's image before it is filed; empty when it is filed as it was received. */
     List<Repair> recipe(int page) {
         return recipes.getOrDefault(page, List.of());

@@ -17,6 +17,10 @@ record JsonData() implements OutputFormat {
 
     @Override
     public void write(FiledDocument document, PageImages images, OutputStream out) throws IOException {
+        out.write(bytes(document));
+    }
+
+    static byte[] bytes(FiledDocument document) {
         Map<String, Object> data = new LinkedHashMap<>();
         data.put("stream", document.origin().stream());
         data.put("type", document.origin().type());
@@ -30,6 +34,6 @@ record JsonData() implements OutputFormat {
                         .map(p ->
                                 Map.of("no", p.no(), "file", p.file(), "filePage", p.filePage(), "sha256", p.sha256()))
                         .toList());
-        out.write(JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(data));
+        return JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(data);
     }
 }

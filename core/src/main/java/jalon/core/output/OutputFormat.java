@@ -5,6 +5,7 @@ import jalon.core.stream.Destination;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Arrays;
+import java.util.Comparator;
 
 /** One form in which a document is written; one class for each kind of {@link Destination.Format}. */
 public interface OutputFormat {
@@ -17,7 +18,12 @@ public interface OutputFormat {
 
     static OutputFormat of(Destination.Format format) {
         return switch (format) {
-            case PDF -> new SearchablePdf();
+            case PDF -> new SearchablePdf(false);
+            case PDF_WITH_DATA -> new SearchablePdf(true);
+            case TIFF -> new TiffPages();
+            case TEXT -> new PlainText();
+            case XML -> new XmlData();
+            case ALTO -> new Alto();
             case CSV -> new CsvData();
             case JSON -> new JsonData();
         };
@@ -33,7 +39,7 @@ public interface OutputFormat {
         return Arrays.stream(Destination.Format.values())
                 .map(format -> of(format).ending())
                 .filter(file::endsWith)
-                .findFirst()
+                .max(Comparator.comparingInt(String::length))
                 .orElse("");
     }
 }

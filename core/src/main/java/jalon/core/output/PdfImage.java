@@ -9,7 +9,6 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import javax.imageio.IIOImage;
@@ -82,16 +81,7 @@ record PdfImage(PDImageXObject image, int turn) {
 
     /** Java's TIFF writer makes one strip of G4 many times quicker than PDFBox's own encoder. */
     private static byte[] g4Tiff(BufferedImage picture) throws IOException {
-        ImageWriter writer = null;
-        for (Iterator<ImageWriter> all = ImageIO.getImageWritersByFormatName("tiff"); all.hasNext(); ) {
-            ImageWriter w = all.next();
-            if (w.getClass().getName().startsWith("com.sun.")) {
-                writer = w;
-            }
-        }
-        if (writer == null) {
-            throw new IOException("this Java has no TIFF writer");
-        }
+        ImageWriter writer = TiffPages.javas();
         var bytes = new ByteArrayOutputStream();
         try (var out = ImageIO.createImageOutputStream(bytes)) {
             ImageWriteParam how = writer.getDefaultWriteParam();

@@ -15,25 +15,34 @@ import java.nio.charset.StandardCharsets;
 import java.util.GregorianCalendar;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.TimeZone;
+import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentNameDictionary;
+import org.apache.pdfbox.pdmodel.PDEmbeddedFilesNameTreeNode;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDMetadata;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.common.filespecification.PDComplexFileSpecification;
+import org.apache.pdfbox.pdmodel.common.filespecification.PDEmbeddedFile;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
 
 /**
  * A searchable PDF/A-2u (ISO 19005-2, level U): each page is its received image, and over it, invisible, its words just
  * where they are printed. What was encoded stays as it was encoded; pages are taken up one at a time.
+ *
+ * @param withData whether it carries the document's data as a file of its own, which makes it a PDF/A-3u (ISO 19005-3)
  */
-public final class SearchablePdf implements OutputFormat {
+public record SearchablePdf(boolean withData) implements OutputFormat {
     private static final double POINTS_PER_MM = 1 / Millimetres.PER_POINT;
     private static final COSName FONT = COSName.getPDFName("T");
+    private static final String DATA = "data.json";
 
     @Override
     public String ending() {
@@ -50,10 +59,13 @@ public final class SearchablePdf implements OutputFormat {
             InvisibleFont font = new InvisibleFont();
             COSDictionary fonts = new COSDictionary();
             for (PageFacts page : filed.pages()) {
-                add(pdf, page, images, filed.recipe(page.no()), font, fonts);
+                add(pdf, page, filed.asFiled(page), images, filed.recipe(page.no()), font, fonts);
             }
             fonts.setItem(FONT, font.dictionary(pdf));
             describe(pdf, filed);
+            if (withData) {
+                attachData(pdf, filed);
+            }
             pdf.save(out);
         }
     }
@@ -61,12 +73,12 @@ public final class SearchablePdf implements OutputFormat {
     private static void add(
             PDDocument pdf,
             PageFacts received,
+            PageFacts facts,
             PageImages images,
             List<Repair> recipe,
             InvisibleFont font,
             COSDictionary fonts)
             throws IOException, UnreadableFile {
-        PageFacts facts = Repair.straightens(recipe) ? received.straight() : received;
         double width = facts.image().widthMm() * POINTS_PER_MM;
         double height = facts.image().heightMm() * POINTS_PER_MM;
         PDPage page = new PDPage(new PDRectangle((float) width, (float) height));
@@ -137,17 +149,15 @@ public final class SearchablePdf implements OutputFormat {
         content.append("ET\n");
     }
 
-    private static void describe(PDDocument pdf, FiledDocument filed) throws IOException {
+    private void describe(PDDocument pdf, FiledDocument filed) throws IOException {
         var info = pdf.getDocumentInformation();
         info.setTitle(filed.title());
         info.setProducer("Jalon");
         info.setCreator("Jalon");
-        var at = new GregorianCalendar(TimeZone.getTimeZone("UTC"), Locale.ROOT);
-        at.setTimeInMillis(filed.at().getEpochSecond() * 1000);
-        info.setCreationDate(at);
-        info.setModificationDate(at);
+        info.setCreationDate(at(filed));
+        info.setModificationDate(at(filed));
         var metadata = new PDMetadata(pdf);
-        metadata.importXMPMetadata(Xmp.packet(filed));
+        metadata.importXMPMetadata(Xmp.packet(filed, withData ? "3" : "2"));
         var catalogue = pdf.getDocumentCatalog();
         catalogue.setMetadata(metadata);
         byte[] sRgb = ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
@@ -157,6 +167,37 @@ public final class SearchablePdf implements OutputFormat {
         intent.setOutputConditionIdentifier("sRGB IEC61966-2.1");
         intent.setRegistryName("http://www.color.org");
         catalogue.addOutputIntent(intent);
+    }
+
+    /** The same as is filed as JSON. */
+    private static void attachData(PDDocument pdf, FiledDocument filed) throws IOException {
+        byte[] json = JsonData.bytes(filed);
+        var file = new PDEmbeddedFile(pdf, new ByteArrayInputStream(json), COSName.FLATE_DECODE);
+        file.setSubtype("application/json");
+        file.setSize(json.length);
+        file.setModDate(at(filed));
+        var specification = new PDComplexFileSpecification();
+        specification.setFile(DATA);
+        specification.setFileUnicode(DATA);
+        specification.setFileDescription("what the document says, field by field");
+        specification.setEmbeddedFile(file);
+        specification.setEmbeddedFileUnicode(file);
+        specification.getCOSObject().setName("AFRelationship", "Data");
+        var names = new PDEmbeddedFilesNameTreeNode();
+        names.setNames(Map.of(DATA, specification));
+        var catalogue = pdf.getDocumentCatalog();
+        var all = new PDDocumentNameDictionary(catalogue);
+        all.setEmbeddedFiles(names);
+        catalogue.setNames(all);
+        var associated = new COSArray();
+        associated.add(specification.getCOSObject());
+        catalogue.getCOSObject().setItem("AF", associated);
+    }
+
+    private static GregorianCalendar at(FiledDocument filed) {
+        var at = new GregorianCalendar(TimeZone.getTimeZone("UTC"), Locale.ROOT);
+        at.setTimeInMillis(filed.at().getEpochSecond() * 1000);
+        return at;
     }
 
     private static String numbers(double... values) {

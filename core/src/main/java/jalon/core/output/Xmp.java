@@ -10,7 +10,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 
 /**
- * The metadata packet of a filed PDF: title, dates, PDF/A-2u, and the document's fields as properties of their own, which
+ * The metadata packet of a filed PDF: title, dates, PDF/A, and the document's fields as properties of their own, which
  * PDF/A allows when their schema is described in the packet (ISO 19005-2, 6.6.2.3).
  */
 final class Xmp {
@@ -18,12 +18,15 @@ final class Xmp {
     private static final String RDF = "http://www.w3.org/1999/02/22-rdf-syntax-ns#";
 
     private final XMLStreamWriter xml;
+    private final String part;
 
-    private Xmp(XMLStreamWriter xml) {
+    private Xmp(XMLStreamWriter xml, String part) {
         this.xml = xml;
+        this.part = part;
     }
 
-    static byte[] packet(FiledDocument document) {
+    /** @param part of ISO 19005 */
+    static byte[] packet(FiledDocument document, String part) {
         Map<String, String> properties = new TreeMap<>(document.fields());
         properties.put("type", document.origin().type());
         properties.put("batch", document.origin().batch());
@@ -31,7 +34,7 @@ final class Xmp {
         var out = new StringWriter();
         try {
             var xml = XMLOutputFactory.newInstance().createXMLStreamWriter(out);
-            new Xmp(xml).write(document, properties);
+            new Xmp(xml, part).write(document, properties);
             xml.flush();
         } catch (XMLStreamException e) {
             throw new IllegalStateException(e);
@@ -48,14 +51,14 @@ final class Xmp {
         xml.writeAttribute("xmlns:rdf", RDF);
 
         describe("pdfaid", "http://www.aiim.org/pdfa/ns/id/");
-        text("pdfaid:part", "2");
+        text("pdfaid:part", part);
         text("pdfaid:conformance", "U");
         xml.writeEndElement();
 
         describe("dc", "http://purl.org/dc/elements/1.1/");
         start("dc:title", "rdf:Alt", "rdf:li");
         xml.writeAttribute("xml:lang", "x-default");
-        xml.writeCharacters(allowed(document.title()));
+        xml.writeCharacters(XmlText.allowed(document.title()));
         end(4);
 
         describe("xmp", "http://ns.adobe.com/xap/1.0/");
@@ -125,21 +128,7 @@ final class Xmp {
 
     private void text(String name, String text) throws XMLStreamException {
         xml.writeStartElement(name);
-        xml.writeCharacters(allowed(text));
+        xml.writeCharacters(XmlText.allowed(text));
         xml.writeEndElement();
-    }
-
-    /** Characters that XML 1.0 cannot hold are left out; a misread page can contain any. */
-    private static String allowed(String text) {
-        StringBuilder out = new StringBuilder();
-        text.codePoints()
-                .filter(c -> c == 0x9
-                        || c == 0xA
-                        || c == 0xD
-                        || c >= 0x20 && c <= 0xD7FF
-                        || c >= 0xE000 && c <= 0xFFFD
-                        || c >= 0x10000)
-                .forEach(out::appendCodePoint);
-        return out.toString();
     }
 }

@@ -62,6 +62,17 @@ public record Destination(
     public enum Format {
         @JsonProperty("pdf")
         PDF,
+        /** A PDF that carries the data of {@link #JSON} in itself. */
+        @JsonProperty("pdfData")
+        PDF_WITH_DATA,
+        @JsonProperty("tiff")
+        TIFF,
+        @JsonProperty("text")
+        TEXT,
+        @JsonProperty("xml")
+        XML,
+        @JsonProperty("alto")
+        ALTO,
         @JsonProperty("csv")
         CSV,
         @JsonProperty("json")

@@ -60,12 +60,31 @@ class SearchablePdfTest {
                     case 3 -> scan(BufferedImage.TYPE_3BYTE_BGR, Optional.of(jpeg()));
                     default -> scan(BufferedImage.TYPE_3BYTE_BGR, Optional.empty());
                 });
+        isValid(pdf, PDFAFlavour.PDFA_2_U);
+    }
+
+    private static void isValid(Path pdf, PDFAFlavour flavour) throws Exception {
         try (InputStream in = Files.newInputStream(pdf);
-                var parser = Foundries.defaultInstance().createParser(in, PDFAFlavour.PDFA_2_U);
-                var validator = Foundries.defaultInstance().createValidator(PDFAFlavour.PDFA_2_U, false)) {
+                var parser = Foundries.defaultInstance().createParser(in, flavour);
+                var validator = Foundries.defaultInstance().createValidator(flavour, false)) {
             var result = validator.validate(parser);
             assertThat(result.getTestAssertions()).isEmpty();
             assertThat(result.isCompliant()).isTrue();
+        }
+    }
+
+    @Test
+    void withItsDataItIsValidPdfA3AndTheDataIsThatOfTheJson() throws Exception {
+        FiledDocument document = document(List.of(facts(1, 0, 0, new Word(HARD, new Box(30, 40, 60, 5), 0.9, 0))));
+        Path file = write(new SearchablePdf(true), document, p -> scan(BufferedImage.TYPE_BYTE_GRAY, Optional.empty()));
+        isValid(file, PDFAFlavour.PDFA_3_U);
+        try (var pdf = Loader.loadPDF(file.toFile())) {
+            var data = pdf.getDocumentCatalog()
+                    .getNames()
+                    .getEmbeddedFiles()
+                    .getNames()
+                    .get("data.json");
+            assertThat(data.getEmbeddedFile().toByteArray()).isEqualTo(JsonData.bytes(document));
         }
     }
 
@@ -125,21 +144,29 @@ class SearchablePdfTest {
     }
 
     private Path write(List<PageFacts> pages, Function<PageFacts, Picture> pictures) throws Exception {
+        return write(new SearchablePdf(false), document(pages), pictures);
+    }
+
+    private Path write(SearchablePdf form, FiledDocument document, Function<PageFacts, Picture> pictures)
+            throws Exception {
         Path file = File.createTempFile("out", ".pdf", folder.toFile()).toPath();
-        var document = new FiledDocument(
+        try (var out = Files.newOutputStream(file)) {
+            form.write(document, images(pictures), out);
+        }
+        return file;
+    }
+
+    static FiledDocument document(List<PageFacts> pages) {
+        return new FiledDocument(
                 "A title & more",
                 new FiledDocument.Origin("letters", "dues", "B-0001", 1),
                 Map.of("vessel", "PM-4821-K <b>"),
                 pages,
                 Map.of(),
                 Instant.parse("2026-11-23T10:00:00Z"));
-        try (var out = Files.newOutputStream(file)) {
-            new SearchablePdf().write(document, images(pictures), out);
-        }
-        return file;
     }
 
-    private static PageFacts facts(int no, double skew, int rotation, Word... words) {
+    static PageFacts facts(int no, double skew, int rotation, Word... words) {
         boolean sideways = rotation % 180 != 0;
         var image = new ImageFacts(
                 sideways ? new ImageFacts.Size(297, 210) : new ImageFacts.Size(210, 297),
@@ -153,13 +180,13 @@ class SearchablePdfTest {
         return new PageFacts(no, "x", no, "ab".repeat(32), image, List.of(), List.of(words));
     }
 
-    private record Picture(int type, Optional<Encoded> encoded) {}
+    record Picture(int type, Optional<Encoded> encoded) {}
 
-    private static Picture scan(int type, Optional<Encoded> encoded) {
+    static Picture scan(int type, Optional<Encoded> encoded) {
         return new Picture(type, encoded);
     }
 
-    private static PageImages images(Function<PageFacts, Picture> pictures) {
+    static PageImages images(Function<PageFacts, Picture> pictures) {
         return new PageImages() {
             @Override
             public Optional<Encoded> asIs(PageFacts page) {

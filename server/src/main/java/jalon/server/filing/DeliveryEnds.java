@@ -3,6 +3,8 @@ package jalon.server.filing;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.Fixity;
+import jalon.core.output.OutputFormat;
+import jalon.core.output.SearchablePdf;
 import jalon.server.NotPossible;
 import jalon.server.Pauses;
 import jalon.server.Times;
@@ -48,7 +50,7 @@ class DeliveryEnds {
             boolean keeps) {
         marks.lock(batch.no());
         if (toBeFound != null) {
-            archive.add(batch, toBeFound, placed.get(0).path());
+            archive.add(batch, toBeFound, placed.get(shown(files)).path());
         }
         for (int i = 0; i < files.size(); i++) {
             Fixity checked = keeps ? Fixity.SAME : Fixity.NOT_KEPT;
@@ -59,6 +61,16 @@ class DeliveryEnds {
             marks.finish(batch.id(), times.now());
         }
         events.changed(batch.no());
+    }
+
+    /** Which of the files people look at. */
+    private static int shown(List<FilingPlace.Ready> files) {
+        for (int i = 0; i < files.size(); i++) {
+            if (OutputFormat.of(files.get(i).format()) instanceof SearchablePdf) {
+                return i;
+            }
+        }
+        return 0;
     }
 
     void refused(DeliveryRows.DeliveryRow delivery, NotPossible reason) {
