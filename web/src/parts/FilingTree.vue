@@ -47,6 +47,7 @@ const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tr
           <span class="state" :class="STATES[n.delivery.state as Delivery['state']]">
             {{ state(n.delivery) }}
           </span>
+          <span v-if="n.delivery.leftOutWhy" class="checked">{{ n.delivery.leftOutWhy }}</span>
           <span
             v-if="n.delivery.checked"
             class="checked"
@@ -55,7 +56,7 @@ const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tr
             {{ t(`filing.found.${n.delivery.checked.found}`, { when: clock(n.delivery.checked.at) }) }}
           </span>
           <DeliveryFate
-            v-if="n.delivery.remedies.length"
+            v-if="n.delivery.remedies.length && (n.delivery.id || n.delivery.document === current)"
             class="fate"
             :delivery="n.delivery"
             :busy="busy"

@@ -15,7 +15,7 @@ const delivery = (destination: string, path: string, document: number): Schema['
     checked: null as never,
     reason: none,
   },
-  ...{ tries: 0, nextAt: '', leftOutBy: '', remedies: [] },
+  ...{ tries: 0, nextAt: '', leftOutBy: '', leftOutWhy: '', remedies: [] },
 })
 
 test('a folder is named once, however many files lie in it, and two files of one name are two', () => {

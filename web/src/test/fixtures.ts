@@ -240,6 +240,7 @@ export const delivery = (over: Partial<Schema['DeskDelivery']>): Schema['DeskDel
   tries: 0,
   nextAt: '',
   leftOutBy: '',
+  leftOutWhy: '',
   remedies: [],
   ...over,
 })

@@ -56,17 +56,30 @@ async function file() {
   else tell(error)
   if (data || isStale(error)) await load()
 }
+/** Before it is filed nothing was tried: what is wanted is kept until then. */
+const wish = (d: Schema['DeskDelivery'], fate: Schema['DeskDelivery']['remedies'][number], text: string) =>
+  api.POST('/api/batches/{no}/filing/wish', {
+    params: { path: { no: props.no } },
+    body: {
+      document: d.document,
+      destination: d.destination,
+      path: (fate === 'rename' ? text : null) as never,
+      leftOut: (fate === 'leaveOut' ? text : null) as never,
+    },
+  })
 async function decide(
   d: Schema['DeskDelivery'],
   fate: Schema['DeskDelivery']['remedies'][number],
   name = '',
 ) {
-  if (busy.value || !d.id) return
+  if (busy.value) return
   busy.value = true
-  const { data, error } = await api.POST('/api/batches/{no}/deliveries/{id}', {
-    params: { path: { no: props.no, id: d.id } },
-    body: { fate, name },
-  })
+  const { data, error } = d.id
+    ? await api.POST('/api/batches/{no}/deliveries/{id}', {
+        params: { path: { no: props.no, id: d.id } },
+        body: { fate, name },
+      })
+    : await wish(d, fate, name)
   busy.value = false
   if (data) plan.value = data
   else tell(error)

@@ -60,6 +60,8 @@ export default {
   settled: 'settled {field} of the document with page {pages}: {value}',
   settledAbsent: 'settled that {field} is not on the document with page {pages}',
   filed: 'filed it: {deliveries} deliveries',
+  deliveryLeftOutWhy: 'left a delivery out: {destination}, document {document}: {why}',
+  filedAsStreamSays: 'had a delivery go as the stream says again: {destination}, document {document}',
   askedToCheckFiled: 'had it checked whether the filed files are as they were filed',
   filedFileTrouble: 'found that a filed file is gone or is not what was filed: {destination}, {path}',
   filedFileMended: 'found that a filed file is as it was filed again: {destination}, {path}',

@@ -111,7 +111,7 @@ final class Headless {
             throws IOException, InterruptedException {
         Instant at = Instant.now();
         Map<Integer, List<Filing.Planned>> planned = new LinkedHashMap<>();
-        Filing.plan(stream, batch, view, LocalDate.now(ZoneId.systemDefault()))
+        Filing.plan(stream, batch, view, LocalDate.now(ZoneId.systemDefault()), List.of())
                 .forEach(p -> planned.computeIfAbsent(p.document(), no -> new ArrayList<>())
                         .add(p));
         Map<Integer, Future<List<Put>>> underWay = new LinkedHashMap<>();

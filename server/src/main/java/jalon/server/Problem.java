@@ -342,6 +342,8 @@ public enum Problem {
     PLACE_NOT_ALLOWED(Kind.NOW, "path"),
     @JsonProperty("placeNotTheSame")
     PLACE_NOT_THE_SAME(Kind.NOW, "path"),
+    @JsonProperty("sayWhyLeftOut")
+    SAY_WHY_LEFT_OUT(Kind.INPUT),
     @JsonProperty("notFiledYet")
     NOT_FILED_YET(Kind.NOW, "batch"),
     @JsonProperty("placeWritesOver")

@@ -7,3 +7,18 @@ alter table delivery_file
   add index checked_at_idx (checked_at);
 update delivery_file f join delivery d on d.id = f.delivery_id set f.checked = 'same', f.checked_at = d.done_at
   where d.state = 'done' and f.sha256 is not null;
+
+-- What people want of documents at destinations before a batch is filed.
+create table filing_wish (
+  batch_id bigint not null references batch (id),
+  -- the first page of the document
+  page int not null,
+  destination varchar(64) not null,
+  path varchar(1400),
+  left_out varchar(400),
+  who varchar(60) not null,
+  primary key (batch_id, page, destination)
+) character set utf8mb4 collate utf8mb4_bin;
+
+-- Why a delivery is left out.
+alter table delivery add column left_out_why varchar(400);

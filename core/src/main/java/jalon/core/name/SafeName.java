@@ -2,6 +2,8 @@ package jalon.core.name;
 
 import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 
@@ -18,6 +20,18 @@ public final class SafeName {
             "lpt2", "lpt3", "lpt4", "lpt5", "lpt6", "lpt7", "lpt8", "lpt9");
 
     private SafeName() {}
+
+    /**
+     * A path that a person typed, part by part.
+     *
+     * @return one safe name for each part between slashes that says something
+     */
+    public static List<String> path(String typed) {
+        return Arrays.stream(typed.split("/"))
+                .filter(part -> !part.isBlank())
+                .map(SafeName::of)
+                .toList();
+    }
 
     /** A value as part of a name: what is unsafe becomes a dash. */
     static String piece(String text) {

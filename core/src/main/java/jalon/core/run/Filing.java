@@ -2,6 +2,7 @@ package jalon.core.run;
 
 import jalon.core.image.Repair;
 import jalon.core.name.NameTemplate;
+import jalon.core.name.SafeName;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.read.PageFacts;
@@ -26,8 +27,13 @@ public final class Filing {
     /**
      * @param folders below the destination, safe names
      * @param name of the file without ending; it may still be numbered when it is taken
+     * @param wish what a person wants of it, or null
      */
-    public record Planned(int document, Destination destination, List<String> folders, String name) {
+    public record Planned(int document, Destination destination, List<String> folders, String name, FilingWish wish) {
+        public boolean isLeftOut() {
+            return wish != null && wish.leftOut() != null;
+        }
+
         /** Where it is to lie in its destination. */
         public FilingPlace.Spot spot() {
             return new FilingPlace.Spot(String.join("/", folders), name, destination.formats(), destination.taken());
@@ -42,8 +48,10 @@ public final class Filing {
      * One entry for each document and destination; names that meet within the batch are numbered here.
      *
      * @param day of the filing, where the installation stands
+     * @param wishes of people; those for pages that begin no document mean nothing
      */
-    public static List<Planned> plan(StreamDefinition stream, String batch, BatchView view, LocalDate day) {
+    public static List<Planned> plan(
+            StreamDefinition stream, String batch, BatchView view, LocalDate day, List<FilingWish> wishes) {
         List<Planned> plan = new ArrayList<>();
         for (Destination destination : stream.destinations()) {
             NameTemplate folder = NameTemplate.parse(destination.folder());
@@ -51,13 +59,21 @@ public final class Filing {
             Map<String, Integer> taken = new LinkedHashMap<>();
             for (BatchView.DocumentView document : view.documents()) {
                 Map<String, String> values = values(stream, batch, document, day);
-                List<String> folders = folder.fill(values);
+                FilingWish wish = wishes.stream()
+                        .filter(w -> w.page() == document.pages().get(0)
+                                && w.destination().equals(destination.destination()))
+                        .findFirst()
+                        .orElse(null);
+                List<String> wished = wish == null || wish.path() == null ? List.of() : SafeName.path(wish.path());
                 List<String> names = file.fill(values);
-                String name = String.join(" ", names.isEmpty() ? List.of("unnamed") : names);
+                String name = wished.isEmpty()
+                        ? String.join(" ", names.isEmpty() ? List.of("unnamed") : names)
+                        : wished.get(wished.size() - 1);
+                List<String> folders = wished.isEmpty() ? folder.fill(values) : wished.subList(0, wished.size() - 1);
                 int times = taken.merge(
                         String.join("/", folders) + "/" + name.toLowerCase(java.util.Locale.ROOT), 1, Integer::sum);
                 plan.add(new Planned(
-                        document.no(), destination, folders, times == 1 ? name : name + " (" + times + ")"));
+                        document.no(), destination, folders, times == 1 ? name : name + " (" + times + ")", wish));
             }
         }
         return plan;

@@ -300,7 +300,7 @@ class BatchRunTest {
                 pages,
                 new Decision.Settle(1, "vessel", "../a/b", 0, null),
                 new Decision.Settle(2, "vessel", "../a/b", 0, null));
-        assertThat(Filing.plan(stream(), "B-0001", view, LocalDate.ofInstant(AT, ZoneOffset.UTC)))
+        assertThat(Filing.plan(stream(), "B-0001", view, LocalDate.ofInstant(AT, ZoneOffset.UTC), List.of()))
                 .extracting(Filing.Planned::path)
                 .containsExactly("undated/-a-b", "undated/-a-b (2)");
     }

@@ -56,6 +56,19 @@ class FilingApi {
         return plan.plan(no);
     }
 
+    /**
+     * @param path folder and name below the destination, or null for what the stream says
+     * @param leftOut why it does not go there, or null
+     */
+    record Wish(int document, String destination, String path, String leftOut) {}
+
+    /** What a person wants of one document at one destination, before the batch is filed; both null: as the stream says. */
+    @PostMapping("/{no}/filing/wish")
+    FilingPlan.Plan wishOfDelivery(@PathVariable String no, @RequestBody Wish wish, Principal who) {
+        filing.wish(no, wish.document(), wish.destination(), wish.path(), wish.leftOut(), who.getName());
+        return plan.plan(no);
+    }
+
     /** Looks whether the batch's files still lie where they were filed, byte for byte; what is found is in the plan later. */
     @PostMapping("/{no}/filing/check")
     FilingPlan.Plan checkFiled(@PathVariable String no, Principal who) {

@@ -43,13 +43,15 @@ interface DeliveryRows {
      * @param reason why it failed or is refused, or null
      * @param tries that failed, one after another
      * @param nextAt when it is tried again, or null
+     * @param leftOutWhy as a person said, or null
      */
-    record Course(Trouble reason, int tries, Instant nextAt, String leftOutBy) {}
+    record Course(Trouble reason, int tries, Instant nextAt, String leftOutBy, String leftOutWhy) {}
 
     /** As {@code DeliveryRows.xml} groups them. */
     String COLUMNS = "id, batch_id, document_no, destination as spot_destination, folder as spot_folder,"
             + " name as spot_name, taken as spot_taken, state, reason as course_reason,"
-            + " tries as course_tries, next_at as course_next_at, left_out_by as course_left_out_by";
+            + " tries as course_tries, next_at as course_next_at, left_out_by as course_left_out_by,"
+            + " left_out_why as course_left_out_why";
 
     @Insert("insert into delivery (batch_id, document_no, destination, folder, name)"
             + " values (#{batchId}, #{documentNo}, #{destination}, #{folder}, #{name})")
@@ -138,6 +140,10 @@ interface DeliveryRows {
 
     @Update("update delivery set state = 'leftOut', next_at = null, left_out_by = #{who} where id = #{id}")
     void leaveOut(long id, String who);
+
+    @Update("update delivery set state = 'leftOut', left_out_by = #{who}, left_out_why = #{why}"
+            + " where batch_id = #{batchId} and document_no = #{document} and destination = #{destination}")
+    void leaveOutPlanned(long batchId, int document, String destination, String who, String why);
 
     @Select("select count(*) from delivery where batch_id = #{batchId} and state not in ('done', 'leftOut')")
     int open(long batchId);

@@ -38,6 +38,7 @@ public class FilingDesk {
     private final Certainties certainties;
     private final Newcomers newcomers;
     private final FiledVersions versions;
+    private final WishRows wishes;
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
@@ -51,6 +52,7 @@ public class FilingDesk {
             Certainties certainties,
             Newcomers newcomers,
             FiledVersions versions,
+            WishRows wishes,
             WorkQueue work,
             ActivityLog log,
             Events events,
@@ -63,6 +65,7 @@ public class FilingDesk {
         this.certainties = certainties;
         this.newcomers = newcomers;
         this.versions = versions;
+        this.wishes = wishes;
         this.work = work;
         this.log = log;
         this.events = events;
@@ -127,10 +130,18 @@ public class FilingDesk {
         certainties.keep(batch.id(), stream.stream(), batches.outcomes(batch, view));
         newcomers.keep(batch.id(), stream, view, now);
         versions.keep(batch.id(), stream, view);
-        for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(now))) {
+        List<WishRows.Row> wished = wishes.ofBatch(batch.id());
+        for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(now), FilingPlan.wishes(wished))) {
             rows.plan(batch.id(), p.document(), p.destination().destination(), String.join("/", p.folders()), p.name());
+            if (p.isLeftOut()) {
+                FilingPlan.of(p, wished)
+                        .ifPresent(w ->
+                                rows.leaveOutPlanned(batch.id(), p.document(), w.destination(), w.who(), w.leftOut()));
+            }
         }
-        List<DeliveryRows.DeliveryRow> planned = rows.ofBatch(batch.id());
+        List<DeliveryRows.DeliveryRow> planned = rows.ofBatch(batch.id()).stream()
+                .filter(r -> r.state() != DeliveryState.LEFT_OUT)
+                .toList();
         planned.forEach(r -> work.deliver(r.id()));
         log.add(who, batch.id(), Act.FILED.with(planned.size()));
         boolean byPerson = !ActivityLog.JALON.equals(who);
@@ -141,6 +152,42 @@ public class FilingDesk {
             marks.finish(batch.id(), now);
         }
         events.changed(batch.no());
+    }
+
+    /**
+     * What a person wants of one document at one destination, before the batch is filed.
+     *
+     * @param path folder and name, or null for what the stream says
+     * @param leftOut why it does not go there, or null when it does
+     */
+    @Transactional
+    public void wish(String no, int document, String destination, String path, String leftOut, String who) {
+        Batch batch = marks.lock(no);
+        if (batch.filed()) {
+            throw Problem.BATCH_IS_FILED.with(no);
+        }
+        BatchView view = batches.view(batch, true);
+        boolean known = document >= 1
+                && document <= view.documents().size()
+                && batches.stream(batch).destination(destination).isPresent();
+        if (!known) {
+            throw Problem.NO_SUCH_DELIVERY.with(no);
+        }
+        if (path != null && SafeName.path(path).isEmpty() || leftOut != null && leftOut.isBlank()) {
+            throw (path != null ? Problem.TYPE_A_NAME : Problem.SAY_WHY_LEFT_OUT).with();
+        }
+        int page = view.documents().get(document - 1).pages().get(0);
+        if (path == null && leftOut == null) {
+            wishes.remove(batch.id(), page, destination);
+            log.add(who, batch.id(), Act.FILED_AS_STREAM_SAYS.with(destination, document));
+        } else {
+            wishes.save(batch.id(), new WishRows.Row(page, destination, path, leftOut, who));
+            Logged logged = leftOut == null
+                    ? Act.DELIVERY_RENAMED.with(destination, document, path)
+                    : Act.DELIVERY_LEFT_OUT_WHY.with(destination, document, leftOut);
+            log.add(who, batch.id(), logged);
+        }
+        events.changed(no);
     }
 
     /** Has a batch's files looked at where they lie. */
@@ -197,6 +244,7 @@ public class FilingDesk {
                 rows.anew(delivery.id(), SafeName.of(name), spot.taken());
                 yield Act.DELIVERY_RENAMED.with(destination, document, name);
             }
+            case AS_STREAM_SAYS -> throw Problem.BATCH_IS_FILED.with(Batch.no(delivery.batchId()));
             case LEAVE_OUT -> {
                 rows.leaveOut(delivery.id(), who);
                 yield Act.DELIVERY_LEFT_OUT.with(destination, document);

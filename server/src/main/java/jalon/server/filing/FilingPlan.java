@@ -7,6 +7,7 @@ import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.DocumentFate;
 import jalon.core.run.Filing;
+import jalon.core.run.FilingWish;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
 import jalon.core.stream.Destination;
@@ -23,6 +24,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -33,9 +35,12 @@ public class FilingPlan {
     private final DeliveryRows rows;
     private final BatchFiling marks;
     private final NotReadList notRead;
+    private final WishRows wishes;
     private final Times times;
 
-    FilingPlan(Batches batches, DeliveryRows rows, BatchFiling marks, NotReadList notRead, Times times) {
+    FilingPlan(
+            Batches batches, DeliveryRows rows, BatchFiling marks, NotReadList notRead, WishRows wishes, Times times) {
+        this.wishes = wishes;
         this.batches = batches;
         this.rows = rows;
         this.marks = marks;
@@ -72,11 +77,13 @@ public class FilingPlan {
     /**
      * @param reason why it failed or is refused, or null
      * @param tries that failed so far, @param nextAt when it is tried again, or null
-     * @param leftOutBy by name, or null
+     * @param leftOutBy who left it out or wants another name, by name, or null
+     * @param leftOutWhy as a person said, or null
      * @param remedies what a person may have become of it
      */
-    public record Tries(Trouble reason, int tries, Instant nextAt, String leftOutBy, List<Remedy> remedies) {
-        static final Tries NONE = new Tries(null, 0, null, null, List.of());
+    public record Tries(
+            Trouble reason, int tries, Instant nextAt, String leftOutBy, String leftOutWhy, List<Remedy> remedies) {
+        static final Tries NONE = new Tries(null, 0, null, null, null, List.of(Remedy.RENAME, Remedy.LEAVE_OUT));
     }
 
     /** @param setAsideBy who set pages aside, by name */
@@ -88,16 +95,17 @@ public class FilingPlan {
         BatchView view = batches.view(batch, !batch.filed());
         List<DeskDelivery> deliveries = new ArrayList<>();
         if (!batch.filed()) {
-            for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(times.now()))) {
+            List<WishRows.Row> wished = wishes.ofBatch(batch.id());
+            for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(times.now()), wishes(wished))) {
                 deliveries.add(new DeskDelivery(
                         null,
                         p.document(),
                         p.destination().destination(),
                         p.destination().formats(),
                         p.path(),
-                        DeliveryState.PLANNED,
+                        p.isLeftOut() ? DeliveryState.LEFT_OUT : DeliveryState.PLANNED,
                         null,
-                        Tries.NONE));
+                        of(p, wished).map(this::wished).orElse(Tries.NONE)));
             }
         } else {
             Map<Long, List<DeliveryRows.FileRow>> files = files(batch);
@@ -106,6 +114,26 @@ public class FilingPlan {
         }
         Ledger ledger = ledger(batch, view);
         return new Plan(deliveries, ledger, setAsideBy(view), batch.filed());
+    }
+
+    static List<FilingWish> wishes(List<WishRows.Row> rows) {
+        return rows.stream()
+                .map(w -> new FilingWish(w.page(), w.destination(), w.path(), w.leftOut()))
+                .toList();
+    }
+
+    /** Whose wish made a delivery what it is. */
+    static Optional<WishRows.Row> of(Filing.Planned planned, List<WishRows.Row> wished) {
+        FilingWish wish = planned.wish();
+        return wished.stream()
+                .filter(w -> wish != null
+                        && w.page() == wish.page()
+                        && w.destination().equals(wish.destination()))
+                .findFirst();
+    }
+
+    private Tries wished(WishRows.Row wish) {
+        return new Tries(null, 0, null, batches.nameOf(wish.who()), wish.leftOut(), List.of(Remedy.AS_STREAM_SAYS));
     }
 
     private Map<Long, List<DeliveryRows.FileRow>> files(Batch batch) {
@@ -132,6 +160,7 @@ public class FilingPlan {
                         course.tries(),
                         course.nextAt(),
                         course.leftOutBy() == null ? null : batches.nameOf(course.leftOutBy()),
+                        course.leftOutWhy(),
                         Remedy.of(r.state())));
     }
 

@@ -112,6 +112,10 @@ public enum Act {
 
     @JsonProperty("filed")
     FILED("deliveries"),
+    @JsonProperty("deliveryLeftOutWhy")
+    DELIVERY_LEFT_OUT_WHY("destination", "document", "why"),
+    @JsonProperty("filedAsStreamSays")
+    FILED_AS_STREAM_SAYS("destination", "document"),
     @JsonProperty("askedToCheckFiled")
     ASKED_TO_CHECK_FILED,
     @JsonProperty("filedFileTrouble")

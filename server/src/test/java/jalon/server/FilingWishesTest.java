@@ -1,0 +1,70 @@
+package jalon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import jalon.demo.Harbour;
+import jalon.demo.Paper;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** Names changed and destinations left out by hand before a batch is filed. */
+class FilingWishesTest extends ServerCase {
+    @TempDir
+    private Path scans;
+
+    private JsonNode wish(String no, int document, String path, String leftOut) throws Exception {
+        Map<String, Object> wish = new HashMap<>();
+        wish.put("document", document);
+        wish.put("destination", "accounts");
+        wish.put("path", path);
+        wish.put("leftOut", leftOut);
+        return operator.post("/api/batches/" + no + "/filing/wish", wish);
+    }
+
+    private static JsonNode delivery(JsonNode plan, int document, String destination) {
+        for (JsonNode delivery : plan.get("deliveries")) {
+            if (delivery.get("document").asInt() == document
+                    && delivery.get("destination").asString().equals(destination)) {
+                return delivery;
+            }
+        }
+        throw new AssertionError("document " + document + " does not go to " + destination);
+    }
+
+    @Test
+    void aNameIsChangedAndADestinationLeftOutBeforeAnythingIsFiled() throws Exception {
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 71);
+        String no = bring("dues-letters", stack.files());
+        settleTheRest(no, stack);
+        JsonNode before = operator.get("/api/batches/" + no + "/filing");
+        String streams = delivery(before, 1, "accounts").get("path").asString();
+
+        JsonNode named = wish(no, 1, "By hand//Letter: one ", null);
+        assertThat(delivery(named, 1, "accounts").get("path").asString()).isEqualTo("By hand/Letter- one");
+        assertThat(delivery(named, 1, "archive").get("path"))
+                .isEqualTo(delivery(before, 1, "archive").get("path"));
+        assertThat(delivery(wish(no, 1, null, null), 1, "accounts").get("path").asString())
+                .as("taken back")
+                .isEqualTo(streams);
+        wish(no, 1, "By hand/Letter: one", null);
+        assertThatThrownBy(() -> wish(no, 2, null, " ")).hasMessageContaining("Say why");
+        JsonNode left = delivery(wish(no, 2, null, "sent to them by post"), 2, "accounts");
+        assertThat(left.get("state").asString()).isEqualTo("leftOut");
+        assertThat(left.get("leftOutWhy").asString()).isEqualTo("sent to them by post");
+
+        JsonNode filed = operator.post("/api/batches/" + no + "/filing", Map.of());
+        assertThat(delivery(filed, 2, "accounts").get("leftOutWhy").asString()).isEqualTo("sent to them by post");
+        awaitStage(no, "done");
+        JsonNode done = operator.get("/api/batches/" + no + "/filing");
+        assertThat(delivery(done, 1, "accounts").get("path").asString()).isEqualTo("By hand/Letter- one");
+        assertThat(delivery(done, 2, "accounts").get("state").asString()).isEqualTo("leftOut");
+        assertThat(delivery(done, 2, "archive").get("state").asString()).isEqualTo("done");
+        assertThat(done.get("ledger").get("open").asInt()).isZero();
+        assertThatThrownBy(() -> wish(no, 1, "Other", null)).hasMessageContaining("is filed");
+    }
+}

@@ -1,0 +1,178 @@
+package jalon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import jalon.demo.Api;
+import jalon.standins.FileServerStandIn;
+import jalon.standins.ObjectStoreStandIn;
+import jalon.standins.ProgramStandIn;
+import jalon.standins.RepositoryStandIn;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Base64;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The server is killed at random instants while it files in a file server, a repository, an object store and a program, and the places
+ * go away and come back meanwhile. Afterwards each document is at each place once, whole. {@code -Djalon.kills=50} for the long run.
+ */
+@Tag("whole")
+class KilledWhileFilingTest {
+    private static final int KILLS = Integer.getInteger("jalon.kills", 2);
+
+    /** The more often it is killed, the more has to be left to file. */
+    private static final int DOCUMENTS = 6 + 2 * KILLS;
+
+    private static final String STREAM = """
+            {"jalon": 1, "stream": "everywhere", "title": "Everywhere", "filing": {"by": "itself"},
+             "cut": {"rules": [{"by": "file"}]},
+             "pages": {"blank": "keep", "limits": {"resolution": null, "fineness": null, "shortSide": null,
+               "longSide": null, "length": null, "contrast": null, "darkness": null, "cutOff": null, "upright": null,
+               "blur": null, "edge": null, "uneven": null, "skew": null, "specks": null, "compression": null}},
+             "types": [{"type": "slip"}],
+             "destinations": [
+              {"destination": "office", "to": "place", "place": "office", "folder": "{batch}", "file": "slip"},
+              {"destination": "papers", "to": "place", "place": "papers", "folder": "Slips", "file": "slip"},
+              {"destination": "store", "to": "place", "place": "store", "file": "slip", "formats": ["pdf", "json"]},
+              {"destination": "ledger", "to": "place", "place": "ledger", "file": "{batch} {no}"}]}""";
+
+    @TempDir
+    Path folder;
+
+    private final String database = TestDatabase.fresh();
+    private final Random random = new Random(17);
+    private FileServerStandIn office;
+    private ObjectStoreStandIn store;
+
+    @Test
+    void eachDocumentIsAtEachPlaceOnceAndWhole() throws Exception {
+        int port = ServerProcess.freePort();
+        int officePort = ServerProcess.freePort();
+        int storePort = ServerProcess.freePort();
+        office = FileServerStandIn.start(officePort, folder.resolve("office"), "secret");
+        store = ObjectStoreStandIn.start(storePort, folder.resolve("store"), "secret");
+        try (var papers = RepositoryStandIn.start(0, "secret");
+                var ledger = ProgramStandIn.start(0, "secret")) {
+            ServerProcess server = ServerProcess.start(folder, database, port);
+            Api supervisor = server.signedIn("t.vane", "merrow-supervisor");
+            Map.of(
+                            "office", office.settings(),
+                            "papers", papers.settings(),
+                            "store", store.settings(),
+                            "ledger", ledger.settings())
+                    .forEach((name, settings) -> save(supervisor, name, settings));
+            supervisor.post("/api/streams", Map.of("json", STREAM));
+            String no = supervisor
+                    .post("/api/batches", Map.of("stream", "everywhere"))
+                    .get("no")
+                    .asString();
+            for (int i = 1; i <= DOCUMENTS; i++) {
+                supervisor.upload("/api/batches/" + no + "/files", slip(i));
+            }
+            supervisor.post("/api/batches/" + no + "/arrived", Map.of());
+            await().atMost(Duration.ofMinutes(2))
+                    .until(() -> supervisor
+                            .get("/api/batches/" + no + "/filing")
+                            .get("begun")
+                            .asBoolean());
+            for (int i = 0; i < KILLS; i++) {
+                new CountDownLatch(1).await(200 + random.nextInt(2500), TimeUnit.MILLISECONDS);
+                server.kill();
+                office.close();
+                store.close();
+                server = ServerProcess.start(folder, database, port);
+                server.signedIn("t.vane", "merrow-supervisor");
+                office = FileServerStandIn.start(officePort, folder.resolve("office"), "secret");
+                store = ObjectStoreStandIn.start(storePort, folder.resolve("store"), "secret");
+            }
+            Api last = server.signedIn("t.vane", "merrow-supervisor");
+            await().atMost(Duration.ofMinutes(3))
+                    .pollInterval(Duration.ofSeconds(1))
+                    .until(() -> last.get("/api/batches/" + no)
+                            .get("stage")
+                            .asString()
+                            .equals("done"));
+            assertThat(files(office.folder())).hasSize(DOCUMENTS).allMatch(f -> f.endsWith(".pdf"));
+            assertThat(files(store.folder())).hasSize(2 * DOCUMENTS);
+            assertThat(inPapers(papers)).hasSize(DOCUMENTS);
+            assertThat(ledger.arrived()).hasSize(DOCUMENTS);
+            last.post("/api/batches/" + no + "/filing/check", Map.of());
+            String begun = "\"ledger\"";
+            await().untilAsserted(() -> {
+                JsonNode plan = last.get("/api/batches/" + no + "/filing");
+                assertThat(plan.get("deliveries"))
+                        .hasSize(4 * DOCUMENTS)
+                        .allMatch(d -> d.get("destination").toString().equals(begun)
+                                || d.get("checked").get("found").asString().equals("same"));
+            });
+            server.kill();
+            System.out.println(KILLS + " kills, " + DOCUMENTS
+                    + " documents once and whole at each of four places; the program was asked " + ledger.asked()
+                    + " times");
+        } finally {
+            office.close();
+            store.close();
+        }
+    }
+
+    private static void save(Api supervisor, String name, String settings) {
+        try {
+            supervisor.put("/api/places/" + name, JsonMapper.builder().build().readValue(settings, Map.class));
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** A small page that is like no other. */
+    private Path slip(int no) throws IOException {
+        var image = new BufferedImage(160, 120, BufferedImage.TYPE_BYTE_GRAY);
+        var g = image.createGraphics();
+        g.fillRect(0, 0, 160, 120);
+        g.setColor(java.awt.Color.BLACK);
+        g.drawString("no " + no, 20, 60);
+        g.dispose();
+        Path file = folder.resolve("slip" + no + ".png");
+        ImageIO.write(image, "png", file.toFile());
+        return file;
+    }
+
+    private static List<String> files(Path below) throws IOException {
+        try (Stream<Path> all = Files.walk(below)) {
+            return all.filter(Files::isRegularFile).map(Path::toString).toList();
+        }
+    }
+
+    /** Asked as any client may. */
+    private static List<String> inPapers(RepositoryStandIn papers) throws Exception {
+        String pair = Base64.getEncoder()
+                .encodeToString((RepositoryStandIn.USER + ":secret").getBytes(StandardCharsets.UTF_8));
+        var request = HttpRequest.newBuilder(URI.create(
+                        papers.url() + "/merrow/root/Slips?cmisselector=children&succinct=true&maxItems=1000"))
+                .header("Authorization", "Basic " + pair)
+                .build();
+        String json = HttpClient.newHttpClient()
+                .send(request, HttpResponse.BodyHandlers.ofString())
+                .body();
+        return JsonMapper.builder().build().readTree(json).path("objects").findValuesAsString("cmis:name");
+    }
+}
