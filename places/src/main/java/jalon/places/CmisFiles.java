@@ -107,9 +107,7 @@ final class CmisFiles implements RemoteFiles {
     }
 
     private String at(String path) {
-        String folder = to.folder().replaceAll("^/+|/+$", "");
-        String all = folder.isEmpty() || path.isEmpty() ? folder + path : folder + "/" + path;
-        return "/" + all;
+        return "/" + PlaceSettings.OfFiles.below(to.folder(), path);
     }
 
     /** @return null where there is none */

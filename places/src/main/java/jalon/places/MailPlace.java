@@ -13,11 +13,11 @@ import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeBodyPart;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
+import jalon.core.name.NameTemplate;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.OutputFormat;
 import jalon.places.PlaceTrouble.Why;
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.Date;
 import java.util.List;
 import java.util.Map;
@@ -30,7 +30,7 @@ import org.eclipse.angus.mail.util.MailConnectException;
  * Sends documents to people by mail (RFC 5321). A mail that was sent cannot be taken back or looked at again, and where the
  * answer was lost it is sent once more: with the same Message-ID, by which mail servers and readers know it for the same.
  */
-final class MailPlace implements OwnPlace {
+final class MailPlace implements SentAway {
     private static final int PATIENCE_MILLIS = 30_000;
     private static final int LONG_PATIENCE_MILLIS = 300_000;
     private static final int MILLION = 1_000_000;
@@ -49,16 +49,6 @@ final class MailPlace implements OwnPlace {
     @Override
     public String where() {
         return to.where();
-    }
-
-    @Override
-    public boolean keeps() {
-        return false;
-    }
-
-    @Override
-    public InputStream open(String file) throws IOException {
-        throw new PlaceTrouble(Why.REFUSED, "what was sent by mail cannot be fetched again");
     }
 
     private Session session() {
@@ -164,8 +154,7 @@ final class MailPlace implements OwnPlace {
     }
 
     private String link(FiledDocument.Origin origin) {
-        return jalon.core.name.NameTemplate.parse(to.link())
-                .text(Map.of("batch", origin.batch(), "no", Integer.toString(origin.no())));
+        return NameTemplate.parse(to.link()).text(Map.of("batch", origin.batch(), "no", Integer.toString(origin.no())));
     }
 
     /** Signs in and leaves again: nothing is sent. */

@@ -23,14 +23,20 @@ public sealed interface PlaceSettings {
     /** The machine that it is on: a secret is for this one only. */
     String host();
 
-    /** Empty where an address is no web address of a machine. */
-    private static String hostOf(String url) {
-        try {
-            URI address = URI.create(url == null ? "" : url);
-            boolean web = "http".equals(address.getScheme()) || "https".equals(address.getScheme());
-            return web && address.getHost() != null ? address.getHost() : "";
-        } catch (IllegalArgumentException e) {
-            return "";
+    /** A place with an address on the web. */
+    sealed interface OnTheWeb extends PlaceSettings {
+        String url();
+
+        /** Empty where its address is none of a machine on the web. */
+        @Override
+        default String host() {
+            try {
+                URI address = URI.create(url() == null ? "" : url());
+                boolean web = "http".equals(address.getScheme()) || "https".equals(address.getScheme());
+                return web && address.getHost() != null ? address.getHost() : "";
+            } catch (IllegalArgumentException e) {
+                return "";
+            }
         }
     }
 
@@ -40,7 +46,12 @@ public sealed interface PlaceSettings {
     /** The same with other secrets, each null where there is none. */
     PlaceSettings withSecrets(Secrets secrets);
 
-    Secrets secrets();
+    default Secrets secrets() {
+        return new Secrets(password(), null);
+    }
+
+    /** Null where there is none. */
+    String password();
 
     /** @param password to sign in with, or of the key, @param key a private key as OpenSSH writes it */
     record Secrets(String password, String key) {
@@ -52,6 +63,15 @@ public sealed interface PlaceSettings {
 
     /** A place that keeps files by their paths. */
     sealed interface OfFiles extends PlaceSettings {
+        /**
+         * @param folder below which a place's files lie; slashes about it mean nothing
+         * @return the path of one of them from its root
+         */
+        static String below(String folder, String path) {
+            String bare = folder.replaceAll("^/+|/+$", "");
+            return bare.isEmpty() || path.isEmpty() ? bare + path : bare + "/" + path;
+        }
+
         /** @throws IOException a {@link PlaceTrouble} when it is not there, or is not what it was */
         RemoteFiles open() throws IOException;
 
@@ -105,12 +125,7 @@ public sealed interface PlaceSettings {
      * @param user null where nobody signs in
      * @param password written only; sent as it is, so that only https keeps it from others
      */
-    record WebDav(String url, String user, String password) implements OfFiles {
-        @Override
-        public String host() {
-            return hostOf(url);
-        }
-
+    record WebDav(String url, String user, String password) implements OfFiles, OnTheWeb {
         @Override
         public String where() {
             return url;
@@ -119,11 +134,6 @@ public sealed interface PlaceSettings {
         @Override
         public RemoteFiles open() throws IOException {
             return WebDavFiles.open(this);
-        }
-
-        @Override
-        public Secrets secrets() {
-            return new Secrets(password, null);
         }
 
         @Override
@@ -141,18 +151,13 @@ public sealed interface PlaceSettings {
      * @param folder that keys begin with
      */
     record ObjectStore(String url, String region, String bucket, String accessKey, String password, String folder)
-            implements OfFiles {
+            implements OfFiles, OnTheWeb {
         /** What stores take that have no regions. */
         private static final String REGION = "us-east-1";
 
         public ObjectStore {
             region = region == null || region.isBlank() ? REGION : region;
             folder = folder == null ? "" : folder;
-        }
-
-        @Override
-        public String host() {
-            return hostOf(url);
         }
 
         @Override
@@ -163,11 +168,6 @@ public sealed interface PlaceSettings {
         @Override
         public RemoteFiles open() throws IOException {
             return S3Files.open(this);
-        }
-
-        @Override
-        public Secrets secrets() {
-            return new Secrets(password, null);
         }
 
         @Override
@@ -182,15 +182,11 @@ public sealed interface PlaceSettings {
      * @param repository its identifier; null for the only one
      * @param folder below which everything lies, from the root
      */
-    record Repository(String url, String repository, String user, String password, String folder) implements OfFiles {
+    record Repository(String url, String repository, String user, String password, String folder)
+            implements OfFiles, OnTheWeb {
         public Repository {
             repository = repository == null || repository.isBlank() ? null : repository;
             folder = folder == null ? "" : folder;
-        }
-
-        @Override
-        public String host() {
-            return hostOf(url);
         }
 
         @Override
@@ -201,11 +197,6 @@ public sealed interface PlaceSettings {
         @Override
         public RemoteFiles open() throws IOException {
             return CmisFiles.open(this);
-        }
-
-        @Override
-        public Secrets secrets() {
-            return new Secrets(password, null);
         }
 
         @Override
@@ -268,11 +259,6 @@ public sealed interface PlaceSettings {
         }
 
         @Override
-        public Secrets secrets() {
-            return new Secrets(password, null);
-        }
-
-        @Override
         public Mail withSecrets(Secrets other) {
             return new Mail(host, port, sealed, user, other.password(), from, to, largestMb, link);
         }
@@ -284,16 +270,11 @@ public sealed interface PlaceSettings {
      * @param keyId which key requests are signed with
      * @param password the key that both sides know
      */
-    record Program(String url, String keyId, String password) implements PlaceSettings {
+    record Program(String url, String keyId, String password) implements OnTheWeb {
         private static final String KEY_ID = "jalon";
 
         public Program {
             keyId = keyId == null || keyId.isBlank() ? KEY_ID : keyId;
-        }
-
-        @Override
-        public String host() {
-            return hostOf(url);
         }
 
         @Override
@@ -304,11 +285,6 @@ public sealed interface PlaceSettings {
         @Override
         public OwnPlace place() {
             return new ProgramPlace(this);
-        }
-
-        @Override
-        public Secrets secrets() {
-            return new Secrets(password, null);
         }
 
         @Override

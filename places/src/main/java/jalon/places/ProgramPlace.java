@@ -2,13 +2,14 @@ package jalon.places;
 
 import jalon.core.output.FiledDocument;
 import jalon.core.output.OutputFormat;
+import jalon.core.page.Sha256;
 import jalon.core.words.Words;
 import jalon.places.PlaceTrouble.Why;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStream;
+import java.io.SequenceInputStream;
 import java.net.URI;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublisher;
 import java.net.http.HttpRequest.BodyPublishers;
@@ -17,19 +18,17 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.DigestOutputStream;
 import java.security.GeneralSecurityException;
-import java.security.MessageDigest;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.Collections;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
-import javax.net.ssl.SSLException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -37,41 +36,23 @@ import tools.jackson.databind.json.JsonMapper;
  * parts {@code file} its files. It carries a digest of its body (RFC 9530), a key that another try of the same has too, and
  * a signature over them (RFC 9421, {@code hmac-sha256}).
  */
-final class ProgramPlace implements OwnPlace {
-    private static final Duration PATIENCE = Duration.ofSeconds(30);
-    private static final Duration LONG_PATIENCE = Duration.ofMinutes(5);
-    private static final int UNAUTHORIZED = 401;
-    private static final int FORBIDDEN = 403;
+final class ProgramPlace implements SentAway {
     private static final int TOO_LARGE = 413;
-    private static final int INSUFFICIENT_STORAGE = 507;
     private static final int MOST_OF_ANSWER = 200;
     private static final String SIGNED = "(\"@method\" \"@target-uri\" \"content-digest\" \"idempotency-key\")";
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final PlaceSettings.Program to;
-    private final HttpClient http;
+    private final Web web;
 
     ProgramPlace(PlaceSettings.Program to) {
         this.to = to;
-        this.http = HttpClient.newBuilder()
-                .connectTimeout(PATIENCE)
-                .followRedirects(HttpClient.Redirect.NEVER)
-                .build();
+        this.web = new Web(to);
     }
 
     @Override
     public String where() {
         return to.where();
-    }
-
-    @Override
-    public boolean keeps() {
-        return false;
-    }
-
-    @Override
-    public InputStream open(String file) throws IOException {
-        throw new PlaceTrouble(Why.REFUSED, "what a program was given cannot be fetched again");
     }
 
     private record FileSaid(String name, String format, long bytes, String sha256) {}
@@ -99,18 +80,18 @@ final class ProgramPlace implements OwnPlace {
             return this;
         }
 
-        String digest() throws IOException, GeneralSecurityException {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            try (var out = new DigestOutputStream(OutputStream.nullOutputStream(), digest)) {
-                for (Object piece : pieces) {
-                    if (piece instanceof Path file) {
-                        Files.copy(file, out);
-                    } else {
-                        out.write((byte[]) piece);
-                    }
-                }
+        String digest() throws IOException {
+            List<InputStream> all = new ArrayList<>();
+            for (Object piece : pieces) {
+                all.add(
+                        piece instanceof Path file
+                                ? Files.newInputStream(file)
+                                : new ByteArrayInputStream((byte[]) piece));
             }
-            return "sha-256=:" + Base64.getEncoder().encodeToString(digest.digest()) + ":";
+            try (var whole = new SequenceInputStream(Collections.enumeration(all))) {
+                byte[] sha256 = HexFormat.of().parseHex(Sha256.of(whole));
+                return "sha-256=:" + Base64.getEncoder().encodeToString(sha256) + ":";
+            }
         }
 
         BodyPublisher publisher() throws IOException {
@@ -173,33 +154,19 @@ final class ProgramPlace implements OwnPlace {
     }
 
     private HttpResponse<String> asked(String key, Body body) throws IOException {
-        HttpResponse<String> answer;
-        try {
-            String digest = body.digest();
-            String parameters = SIGNED + ";created=" + Instant.now().getEpochSecond() + ";keyid=\"" + to.keyId()
-                    + "\";alg=\"hmac-sha256\"";
-            String base = "\"@method\": POST\n\"@target-uri\": " + to.url() + "\n\"content-digest\": " + digest
-                    + "\n\"idempotency-key\": \"" + key + "\"\n\"@signature-params\": " + parameters;
-            HttpRequest request = HttpRequest.newBuilder(URI.create(to.url()))
-                    .timeout(LONG_PATIENCE)
-                    .header("Content-Type", "multipart/form-data; boundary=" + body.boundary)
-                    .header("Idempotency-Key", "\"" + key + "\"")
-                    .header("Content-Digest", digest)
-                    .header("Signature-Input", "jalon=" + parameters)
-                    .header("Signature", "jalon=:" + signed(base) + ":")
-                    .POST(body.publisher())
-                    .build();
-            answer = http.send(request, BodyHandlers.ofString());
-        } catch (SSLException e) {
-            throw new PlaceTrouble(Why.NOT_TRUSTED, to.host(), e);
-        } catch (IOException e) {
-            throw new PlaceTrouble(Why.NOT_REACHED, to.url(), e);
-        } catch (GeneralSecurityException e) {
-            throw new IllegalStateException(e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IOException("stopped while filing", e);
-        }
+        String digest = body.digest();
+        String parameters = SIGNED + ";created=" + Instant.now().getEpochSecond() + ";keyid=\"" + to.keyId()
+                + "\";alg=\"hmac-sha256\"";
+        String base = "\"@method\": POST\n\"@target-uri\": " + to.url() + "\n\"content-digest\": " + digest
+                + "\n\"idempotency-key\": \"" + key + "\"\n\"@signature-params\": " + parameters;
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(to.url()))
+                .header("Content-Type", "multipart/form-data; boundary=" + body.boundary)
+                .header("Idempotency-Key", "\"" + key + "\"")
+                .header("Content-Digest", digest)
+                .header("Signature-Input", "jalon=" + parameters)
+                .header("Signature", "jalon=:" + signed(base) + ":")
+                .POST(body.publisher());
+        HttpResponse<String> answer = web.send(request, BodyHandlers.ofString());
         int status = answer.statusCode();
         if (status / 100 == 2) {
             return answer;
@@ -207,17 +174,24 @@ final class ProgramPlace implements OwnPlace {
         String said = answer.body().strip();
         String words = status + " " + said.substring(0, Math.min(said.length(), MOST_OF_ANSWER));
         throw switch (status) {
-            case UNAUTHORIZED -> new PlaceTrouble(Why.NOT_LET_IN, to.keyId());
-            case FORBIDDEN -> new PlaceTrouble(Why.NOT_ALLOWED, words.strip());
+            case Web.UNAUTHORIZED -> new PlaceTrouble(Why.NOT_LET_IN, to.keyId());
+            case Web.FORBIDDEN -> new PlaceTrouble(Why.NOT_ALLOWED, words.strip());
             case TOO_LARGE -> new PlaceTrouble(Why.TOO_LARGE, words.strip());
-            case INSUFFICIENT_STORAGE -> new PlaceTrouble(Why.FULL, to.url());
+            case Web.INSUFFICIENT_STORAGE -> new PlaceTrouble(Why.FULL, to.url());
             default -> new PlaceTrouble(Why.REFUSED, words.strip());
         };
     }
 
-    private String signed(String base) throws GeneralSecurityException {
-        Mac mac = Mac.getInstance("HmacSHA256");
-        mac.init(new SecretKeySpec(to.password().getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
-        return Base64.getEncoder().encodeToString(mac.doFinal(base.getBytes(StandardCharsets.UTF_8)));
+    private String signed(String base) throws PlaceTrouble {
+        if (to.password() == null || to.password().isEmpty()) {
+            throw new PlaceTrouble(Why.BAD_KEY, to.keyId());
+        }
+        try {
+            Mac mac = Mac.getInstance("HmacSHA256");
+            mac.init(new SecretKeySpec(to.password().getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
+            return Base64.getEncoder().encodeToString(mac.doFinal(base.getBytes(StandardCharsets.UTF_8)));
+        } catch (GeneralSecurityException e) {
+            throw new IllegalStateException("every Java has this", e);
+        }
     }
 }

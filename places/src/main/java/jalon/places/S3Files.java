@@ -96,8 +96,7 @@ final class S3Files implements RemoteFiles {
     }
 
     private String key(String path) {
-        String folder = to.folder().replaceAll("^/+|/+$", "");
-        return folder.isEmpty() ? path : folder + "/" + path;
+        return PlaceSettings.OfFiles.below(to.folder(), path);
     }
 
     /** What the store answers, as whoever looks after it understands it. */

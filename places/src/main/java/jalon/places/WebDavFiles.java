@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
 import java.net.URLEncoder;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublisher;
 import java.net.http.HttpRequest.BodyPublishers;
@@ -14,12 +13,10 @@ import java.net.http.HttpResponse.BodyHandler;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.Map;
 import java.util.stream.Collectors;
-import javax.net.ssl.SSLException;
 
 /**
  * Files of a web file server by WebDAV (RFC 4918). A file is written whole under a name of no meaning beside its place and
@@ -27,31 +24,22 @@ import javax.net.ssl.SSLException;
  * another address.
  */
 final class WebDavFiles implements RemoteFiles {
-    private static final Duration PATIENCE = Duration.ofSeconds(30);
-    private static final Duration LONG_PATIENCE = Duration.ofMinutes(5);
-
     private static final int OK = 200;
     private static final int NO_CONTENT = 204;
     private static final int MULTI_STATUS = 207;
-    private static final int UNAUTHORIZED = 401;
-    private static final int FORBIDDEN = 403;
     private static final int NOT_FOUND = 404;
 
     /** What MKCOL answers where the folder is there already. */
     private static final int NOT_ALLOWED_HERE = 405;
 
     private static final int PRECONDITION_FAILED = 412;
-    private static final int INSUFFICIENT_STORAGE = 507;
 
     private final PlaceSettings.WebDav to;
-    private final HttpClient http;
+    private final Web web;
 
     private WebDavFiles(PlaceSettings.WebDav to) {
         this.to = to;
-        this.http = HttpClient.newBuilder()
-                .connectTimeout(PATIENCE)
-                .followRedirects(HttpClient.Redirect.NEVER)
-                .build();
+        this.web = new Web(to);
     }
 
     static WebDavFiles open(PlaceSettings.WebDav to) throws IOException {
@@ -73,8 +61,7 @@ final class WebDavFiles implements RemoteFiles {
     private <T> HttpResponse<T> ask(
             String method, String path, BodyPublisher body, BodyHandler<T> answer, String... headers)
             throws IOException {
-        HttpRequest.Builder request =
-                HttpRequest.newBuilder(at(path)).method(method, body).timeout(LONG_PATIENCE);
+        HttpRequest.Builder request = HttpRequest.newBuilder(at(path)).method(method, body);
         if (to.user() != null) {
             String pair = to.user() + ":" + (to.password() == null ? "" : to.password());
             request.header(
@@ -84,24 +71,14 @@ final class WebDavFiles implements RemoteFiles {
         if (headers.length > 0) {
             request.headers(headers);
         }
-        HttpResponse<T> response;
-        try {
-            response = http.send(request.build(), answer);
-        } catch (SSLException e) {
-            throw new PlaceTrouble(Why.NOT_TRUSTED, to.host(), e);
-        } catch (IOException e) {
-            throw new PlaceTrouble(Why.NOT_REACHED, to.url(), e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IOException("stopped while filing", e);
-        }
-        if (response.statusCode() == UNAUTHORIZED) {
+        HttpResponse<T> response = web.send(request, answer);
+        if (response.statusCode() == Web.UNAUTHORIZED) {
             throw new PlaceTrouble(Why.NOT_LET_IN, String.valueOf(to.user()));
         }
-        if (response.statusCode() == FORBIDDEN) {
+        if (response.statusCode() == Web.FORBIDDEN) {
             throw new PlaceTrouble(Why.NOT_ALLOWED, method + " " + path);
         }
-        if (response.statusCode() == INSUFFICIENT_STORAGE) {
+        if (response.statusCode() == Web.INSUFFICIENT_STORAGE) {
             throw new PlaceTrouble(Why.FULL, to.url());
         }
         return response;

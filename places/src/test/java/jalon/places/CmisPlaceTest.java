@@ -93,11 +93,6 @@ class CmisPlaceTest extends RemotePlaceCase {
 
     @Test
     void whatKeepsItFromFilingIsSaid() throws Exception {
-        settings().place().tryIt();
-        assertThat(filed()).as("the trial takes away what it wrote").isEmpty();
-        assertThat(trouble(settings().withSecrets(new PlaceSettings.Secrets("old", null)))
-                        .why())
-                .isEqualTo(Why.NOT_LET_IN);
         assertThat(trouble(settings("unknown")).why()).isEqualTo(Why.NO_FOLDER);
         assertThat(trouble(new PlaceSettings.Repository(
                                 repository.url(), "other", RepositoryStandIn.USER, "merrow-secret", ""))

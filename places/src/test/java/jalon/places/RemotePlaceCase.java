@@ -123,6 +123,15 @@ abstract class RemotePlaceCase {
         assertThat(filed()).containsExactly("Berth (2).json", "Berth (2).pdf", "Berth.json");
     }
 
+    @Test
+    void aTrialLeavesNothingAndAnOldPasswordIsTold() throws Exception {
+        settings().place().tryIt();
+        assertThat(filed()).as("the trial takes away what it wrote").isEmpty();
+        assertThat(trouble(settings().withSecrets(new PlaceSettings.Secrets("old", null)))
+                        .why())
+                .isEqualTo(PlaceTrouble.Why.NOT_LET_IN);
+    }
+
     static PlaceTrouble trouble(PlaceSettings settings) {
         return catchThrowableOfType(PlaceTrouble.class, () -> settings.place().tryIt());
     }

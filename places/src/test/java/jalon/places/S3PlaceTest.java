@@ -45,11 +45,6 @@ class S3PlaceTest extends RemotePlaceCase {
 
     @Test
     void whatKeepsItFromFilingIsSaid() throws Exception {
-        settings().place().tryIt();
-        assertThat(filed()).as("the trial takes away what it wrote").isEmpty();
-        assertThat(trouble(settings().withSecrets(new PlaceSettings.Secrets("old", null)))
-                        .why())
-                .isEqualTo(Why.NOT_LET_IN);
         assertThat(trouble(settings(ObjectStoreStandIn.BUCKET, "nobody")).why()).isEqualTo(Why.NOT_LET_IN);
         assertThat(trouble(settings("unknown", ObjectStoreStandIn.ACCESS_KEY)).why())
                 .isEqualTo(Why.NO_FOLDER);

@@ -83,11 +83,6 @@ class WebDavPlaceTest extends RemotePlaceCase {
 
     @Test
     void whatKeepsItFromFilingIsSaid() throws Exception {
-        settings().place().tryIt();
-        assertThat(filed()).as("the trial takes away what it wrote").isEmpty();
-        assertThat(trouble(settings().withSecrets(new PlaceSettings.Secrets("old", null)))
-                        .why())
-                .isEqualTo(Why.NOT_LET_IN);
         assertThat(trouble(new PlaceSettings.WebDav(address() + "/unmounted", "jalon", "merrow"))
                         .why())
                 .isEqualTo(Why.NO_FOLDER);

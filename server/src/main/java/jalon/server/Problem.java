@@ -344,6 +344,8 @@ public enum Problem {
     PLACE_NOT_THE_SAME(Kind.NOW, "path"),
     @JsonProperty("sayWhyLeftOut")
     SAY_WHY_LEFT_OUT(Kind.INPUT),
+    @JsonProperty("wishTooLong")
+    WISH_TOO_LONG(Kind.INPUT, "most"),
     @JsonProperty("notFiledYet")
     NOT_FILED_YET(Kind.NOW, "batch"),
     @JsonProperty("placeWritesOver")

@@ -53,6 +53,8 @@ class FilingWishesTest extends ServerCase {
                 .isEqualTo(streams);
         wish(no, 1, "By hand/Letter: one", null);
         assertThatThrownBy(() -> wish(no, 2, null, " ")).hasMessageContaining("Say why");
+        assertThatThrownBy(() -> wish(no, 2, "long/".repeat(100) + "name", null))
+                .hasMessageContaining("more shortly");
         JsonNode left = delivery(wish(no, 2, null, "sent to them by post"), 2, "accounts");
         assertThat(left.get("state").asString()).isEqualTo("leftOut");
         assertThat(left.get("leftOutWhy").asString()).isEqualTo("sent to them by post");

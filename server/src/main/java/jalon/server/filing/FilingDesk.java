@@ -31,6 +31,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** The word to file a batch, and what people say about deliveries that do not go through. */
 @Service
 public class FilingDesk {
+    /** Longer paths are refused by many file systems, and longer reasons are read by nobody. */
+    private static final int MOST_OF_A_WISH = 400;
+
     private final Batches batches;
     private final DeliveryRows rows;
     private final BatchFiling marks;
@@ -176,18 +179,26 @@ public class FilingDesk {
         if (path != null && SafeName.path(path).isEmpty() || leftOut != null && leftOut.isBlank()) {
             throw (path != null ? Problem.TYPE_A_NAME : Problem.SAY_WHY_LEFT_OUT).with();
         }
+        String safe = path == null ? null : String.join("/", SafeName.path(path));
+        if (longer(safe) || longer(leftOut)) {
+            throw Problem.WISH_TOO_LONG.with(MOST_OF_A_WISH);
+        }
         int page = view.documents().get(document - 1).pages().get(0);
         if (path == null && leftOut == null) {
             wishes.remove(batch.id(), page, destination);
             log.add(who, batch.id(), Act.FILED_AS_STREAM_SAYS.with(destination, document));
         } else {
-            wishes.save(batch.id(), new WishRows.Row(page, destination, path, leftOut, who));
+            wishes.save(batch.id(), new WishRows.Row(page, destination, safe, leftOut, who));
             Logged logged = leftOut == null
                     ? Act.DELIVERY_RENAMED.with(destination, document, path)
                     : Act.DELIVERY_LEFT_OUT_WHY.with(destination, document, leftOut);
             log.add(who, batch.id(), logged);
         }
         events.changed(no);
+    }
+
+    private static boolean longer(String text) {
+        return text != null && text.length() > MOST_OF_A_WISH;
     }
 
     /** Has a batch's files looked at where they lie. */

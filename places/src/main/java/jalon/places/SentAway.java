@@ -1,0 +1,18 @@
+package jalon.places;
+
+import jalon.places.PlaceTrouble.Why;
+import java.io.IOException;
+import java.io.InputStream;
+
+/** A place that documents are sent to and cannot be fetched from again. */
+interface SentAway extends OwnPlace {
+    @Override
+    default boolean keeps() {
+        return false;
+    }
+
+    @Override
+    default InputStream open(String file) throws IOException {
+        throw new PlaceTrouble(Why.REFUSED, "what was sent to " + where() + " cannot be fetched again");
+    }
+}
