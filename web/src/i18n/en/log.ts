@@ -62,6 +62,8 @@ export default {
   filed: 'filed it: {deliveries} deliveries',
   deliveryLeftOutWhy: 'left a delivery out: {destination}, document {document}: {why}',
   filedAsStreamSays: 'had a delivery go as the stream says again: {destination}, document {document}',
+  reported: 'told by mail what became of it: {to}',
+  reportNotSent: 'could not tell what became of it, since this is no address: {to}',
   askedToCheckFiled: 'had it checked whether the filed files are as they were filed',
   filedFileTrouble: 'found that a filed file is gone or is not what was filed: {destination}, {path}',
   filedFileMended: 'found that a filed file is as it was filed again: {destination}, {path}',

@@ -22,3 +22,11 @@ create table filing_wish (
 
 -- Why a delivery is left out.
 alter table delivery add column left_out_why varchar(400);
+
+-- Reports of filing that were sent, so that each is sent once to each address.
+create table filing_report (
+  batch_id bigint not null references batch (id),
+  address varchar(320) not null,
+  sent_at datetime(6) not null,
+  primary key (batch_id, address)
+) character set utf8mb4 collate utf8mb4_bin;

@@ -2,20 +2,31 @@ package jalon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
 
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
+import jalon.standins.MailStandIn;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Names changed and destinations left out by hand before a batch is filed. */
 class FilingWishesTest extends ServerCase {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
     @TempDir
     private Path scans;
+
+    @Autowired
+    private JalonSettings settings;
 
     private JsonNode wish(String no, int document, String path, String leftOut) throws Exception {
         Map<String, Object> wish = new HashMap<>();
@@ -68,5 +79,46 @@ class FilingWishesTest extends ServerCase {
         assertThat(delivery(done, 2, "archive").get("state").asString()).isEqualTo("done");
         assertThat(done.get("ledger").get("open").asInt()).isZero();
         assertThatThrownBy(() -> wish(no, 1, "Other", null)).hasMessageContaining("is filed");
+    }
+
+    @Test
+    void peopleAreToldByMailWhatBecameOfABatchAndOwnersOfTheirDocumentsAlone() throws Exception {
+        var stream = (ObjectNode) JSON.readTree(Files.readString(Path.of("../demo/streams/dues-letters.json")));
+        stream.put("stream", "told-letters").put("title", "Letters that are told of");
+        stream.putObject("filing")
+                .putArray("report")
+                .add("records@merrow.example")
+                .add("{vessel}@boats.example")
+                .add("{owner}")
+                .add("{sender}");
+        api("t.vane", "merrow-supervisor").post("/api/streams", Map.of("json", JSON.writeValueAsString(stream)));
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 73);
+        String no = bring("told-letters", stack.files());
+        settleTheRest(no, stack);
+        wish(no, 2, null, "sent to them by post");
+        String boat = stack.documents().get(0).fields().get("vessel") + "@boats.example";
+        try (var mail = MailStandIn.start(0, settings.mail().port())) {
+            mail.person("records@merrow.example");
+            mail.person(boat);
+            operator.post("/api/batches/" + no + "/filing", Map.of());
+            awaitStage(no, "done");
+            await().untilAsserted(() ->
+                    assertThat(mail.receivedBy("records@merrow.example")).hasSize(1));
+            await().untilAsserted(() -> assertThat(mail.receivedBy(boat)).hasSize(1));
+            String all =
+                    mail.receivedBy("records@merrow.example")[0].getContent().toString();
+            assertThat(all)
+                    .contains("Pages: " + stack.pages() + " received = ")
+                    .contains("Document 1: ", "Document 2: ", "archive: Dues letter/" + no + "-001 (pdf)")
+                    .contains("accounts: left out by M. Tarrow, sent to them by post");
+            String one = mail.receivedBy(boat)[0].getContent().toString();
+            assertThat(one).contains("Document 1: ").doesNotContain("Document 2: ", "Pages: ");
+        }
+        await().untilAsserted(() -> assertThat(
+                        operator.get("/api/batches/" + no + "/log").toString())
+                .contains(
+                        "reported",
+                        "reportNotSent",
+                        stack.documents().get(0).fields().get("owner")));
     }
 }

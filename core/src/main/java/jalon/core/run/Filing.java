@@ -22,6 +22,9 @@ import java.util.Set;
 public final class Filing {
     private static final Set<String> OWN_VALUES = Set.of("stream", "type", "batch", "no", "filed");
 
+    /** Who sent a batch by mail, in the addresses that are told of it. */
+    private static final String SENDER = "sender";
+
     private Filing() {}
 
     /**
@@ -103,6 +106,31 @@ public final class Filing {
         return properties;
     }
 
+    /**
+     * Who is told that a batch is filed, and of which of its documents.
+     *
+     * @param sender of the mail that brought it, or null
+     * @return numbers of documents by address, in the order of the stream
+     */
+    public static Map<String, List<Integer>> receivers(
+            StreamDefinition stream, String batch, BatchView view, LocalDate day, String sender) {
+        Map<String, List<Integer>> receivers = new LinkedHashMap<>();
+        for (String template : stream.filing().report()) {
+            NameTemplate address = NameTemplate.parse(template);
+            for (BatchView.DocumentView document : view.documents()) {
+                Map<String, String> values = values(stream, batch, document, day);
+                values.put(SENDER, sender);
+                String to = address.text(values).strip();
+                List<Integer> its = receivers.computeIfAbsent(to, a -> new ArrayList<>());
+                if (!its.contains(document.no())) {
+                    its.add(document.no());
+                }
+            }
+        }
+        receivers.remove("");
+        return receivers;
+    }
+
     /** What is wrong with the stream's name templates, each with its JSON pointer; empty when nothing is. */
     public static List<Streams.Fault> faults(StreamDefinition stream) {
         Set<String> known = new HashSet<>(OWN_VALUES);
@@ -114,6 +142,11 @@ public final class Filing {
             check(destination.file(), "/destinations/" + i + "/file", known, faults);
             String properties = "/destinations/" + i + "/properties/";
             destination.properties().forEach((name, template) -> check(template, properties + name, known, faults));
+        }
+        Set<String> tellable = new HashSet<>(known);
+        tellable.add(SENDER);
+        for (int i = 0; i < stream.filing().report().size(); i++) {
+            check(stream.filing().report().get(i), "/filing/report/" + i, tellable, faults);
         }
         return faults;
     }

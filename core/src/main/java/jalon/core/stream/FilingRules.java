@@ -1,20 +1,24 @@
 package jalon.core.stream;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
 
 /**
  * When a batch is filed.
  *
  * @param by whose word it waits for
+ * @param report addresses that are told by mail when a batch is filed, templates: one with a field is told of the documents
+ *     that have it, {@code {sender}} is who sent it by mail
  * @param audit share of the sure values that people are shown all the same, so that it is known how often sure is right; 0..1
  */
-public record FilingRules(By by, Double audit) {
-    public static final FilingRules USUAL = new FilingRules(null, null);
+public record FilingRules(By by, Double audit, List<String> report) {
+    public static final FilingRules USUAL = new FilingRules(null, null, null);
 
     /** Where nothing is said; what goes by itself has nobody to ask. */
     private static final double USUAL_AUDIT = 0.01;
 
     public FilingRules {
+        report = report == null ? List.of() : List.copyOf(report);
         by = by == null ? By.PERSON : by;
         audit = audit == null ? (by == By.PERSON ? USUAL_AUDIT : 0) : audit;
     }

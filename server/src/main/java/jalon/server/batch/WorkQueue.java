@@ -23,6 +23,9 @@ public interface WorkQueue {
     /** File a batch that waits for nobody. */
     void file(long batchId);
 
+    /** Tell by mail what became of a batch. */
+    void report(long batchId);
+
     /** Look whether a batch's files still lie where they were filed. */
     void checkFiled(long batchId);
 

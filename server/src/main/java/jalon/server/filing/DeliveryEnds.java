@@ -23,11 +23,13 @@ import org.springframework.transaction.annotation.Transactional;
 class DeliveryEnds {
     private final DeliveryRows rows;
     private final BatchFiling marks;
+    private final FilingEnd end;
     private final Archive archive;
     private final Events events;
     private final Times times;
 
-    DeliveryEnds(DeliveryRows rows, BatchFiling marks, Archive archive, Events events, Times times) {
+    DeliveryEnds(DeliveryRows rows, BatchFiling marks, FilingEnd end, Archive archive, Events events, Times times) {
+        this.end = end;
         this.rows = rows;
         this.marks = marks;
         this.archive = archive;
@@ -57,9 +59,7 @@ class DeliveryEnds {
             rows.lies(delivery.id(), files.get(i).format(), placed.get(i), checked, times.now());
         }
         rows.done(delivery.id(), times.now());
-        if (rows.open(batch.id()) == 0) {
-            marks.finish(batch.id(), times.now());
-        }
+        end.look(batch);
         events.changed(batch.no());
     }
 

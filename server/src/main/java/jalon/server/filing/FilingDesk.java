@@ -42,6 +42,7 @@ public class FilingDesk {
     private final Newcomers newcomers;
     private final FiledVersions versions;
     private final WishRows wishes;
+    private final FilingEnd end;
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
@@ -56,6 +57,7 @@ public class FilingDesk {
             Newcomers newcomers,
             FiledVersions versions,
             WishRows wishes,
+            FilingEnd end,
             WorkQueue work,
             ActivityLog log,
             Events events,
@@ -69,6 +71,7 @@ public class FilingDesk {
         this.newcomers = newcomers;
         this.versions = versions;
         this.wishes = wishes;
+        this.end = end;
         this.work = work;
         this.log = log;
         this.events = events;
@@ -151,9 +154,7 @@ public class FilingDesk {
         if (byPerson && samples.confirmed(stream, batch.id(), view, batches.facts(batch), who)) {
             work.learn(stream.stream());
         }
-        if (planned.isEmpty()) {
-            marks.finish(batch.id(), now);
-        }
+        end.look(batch);
         events.changed(batch.no());
     }
 
@@ -230,8 +231,8 @@ public class FilingDesk {
         log.add(who, batch.id(), logged);
         if (remedy != Remedy.LEAVE_OUT) {
             work.deliver(deliveryId);
-        } else if (rows.open(batch.id()) == 0) {
-            marks.finish(batch.id(), times.now());
+        } else {
+            end.look(batch);
         }
         events.changed(no);
     }

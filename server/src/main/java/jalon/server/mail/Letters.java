@@ -4,6 +4,7 @@ import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
 import jakarta.mail.Transport;
+import jakarta.mail.internet.AddressException;
 import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
 import jalon.server.JalonSettings;
@@ -24,8 +25,30 @@ public class Letters {
         return settings != null && settings.host() != null;
     }
 
+    /** Whether a mail can be written to it: it looks like one address. */
+    public static boolean isAddress(String text) {
+        try {
+            return InternetAddress.parse(text, true).length == 1 && text.contains("@");
+        } catch (AddressException e) {
+            return false;
+        }
+    }
+
     /** @param from null for the server's own address */
     public void send(String from, String to, String subject, String text) throws MessagingException {
+        send(from, to, subject, text, null);
+    }
+
+    /**
+     * From the server's own address.
+     *
+     * @param id that the mail has each time it is sent, before the server's domain
+     */
+    public void sendOnce(String to, String subject, String text, String id) throws MessagingException {
+        send(null, to, subject, text, id);
+    }
+
+    private void send(String from, String to, String subject, String text, String id) throws MessagingException {
         if (!possible()) {
             throw new MessagingException("no mail server is set (jalon.mail.host)");
         }
@@ -35,7 +58,16 @@ public class Letters {
         p.put("mail.smtp.connectiontimeout", "10000");
         p.put("mail.smtp.timeout", "20000");
         p.put("mail.smtp.starttls.enable", "true");
-        MimeMessage mail = new MimeMessage(Session.getInstance(p));
+        MimeMessage mail = new MimeMessage(Session.getInstance(p)) {
+            @Override
+            protected void updateMessageID() throws MessagingException {
+                if (id == null) {
+                    super.updateMessageID();
+                } else {
+                    setHeader("Message-ID", "<" + id + settings.from().replaceFirst(".*@", "@") + ">");
+                }
+            }
+        };
         mail.setFrom(new InternetAddress(from == null ? settings.from() : from));
         mail.setRecipients(Message.RecipientType.TO, InternetAddress.parse(to));
         mail.setSubject(subject, "UTF-8");

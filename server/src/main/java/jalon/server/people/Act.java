@@ -116,6 +116,10 @@ public enum Act {
     DELIVERY_LEFT_OUT_WHY("destination", "document", "why"),
     @JsonProperty("filedAsStreamSays")
     FILED_AS_STREAM_SAYS("destination", "document"),
+    @JsonProperty("reported")
+    REPORTED("to"),
+    @JsonProperty("reportNotSent")
+    REPORT_NOT_SENT("to"),
     @JsonProperty("askedToCheckFiled")
     ASKED_TO_CHECK_FILED,
     @JsonProperty("filedFileTrouble")

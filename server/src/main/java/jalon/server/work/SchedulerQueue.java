@@ -22,6 +22,7 @@ final class SchedulerQueue implements WorkQueue {
     static final String ADVANCE = "advance-batch";
     static final String LEARN = "learn-stream";
     static final String FILE = "file-batch";
+    static final String REPORT = "report-filed";
     static final String CHECK_FILED = "check-filed-batch";
     static final String DELIVER = "deliver";
 
@@ -97,6 +98,11 @@ final class SchedulerQueue implements WorkQueue {
     @Override
     public void file(long batchId) {
         put(FILE, Long.toString(batchId), new Id(batchId), Priority.HIGH);
+    }
+
+    @Override
+    public void report(long batchId) {
+        put(REPORT, Long.toString(batchId), new Id(batchId), Priority.MEDIUM);
     }
 
     @Override

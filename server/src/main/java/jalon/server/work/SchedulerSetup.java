@@ -15,6 +15,7 @@ import jalon.server.batch.TypeTeaching;
 import jalon.server.filing.DeliverWork;
 import jalon.server.filing.FiledCheck;
 import jalon.server.filing.FilingDesk;
+import jalon.server.filing.FilingReports;
 import jalon.server.learning.Lessons;
 import jalon.server.live.RecurringWork;
 import java.io.IOException;
@@ -71,6 +72,7 @@ class SchedulerSetup {
             ObjectProvider<FilingDesk> filing,
             ObjectProvider<DeliverWork> deliver,
             ObjectProvider<FiledCheck> checked,
+            ObjectProvider<FilingReports> reports,
             List<RecurringWork> recurring,
             SchedulerQueue queue,
             Times times) {
@@ -122,12 +124,16 @@ class SchedulerSetup {
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
                         checked.getObject().checkBatch(task.getData().id()));
+        Task<SchedulerQueue.Id> report = Tasks.oneTime(SchedulerQueue.REPORT, SchedulerQueue.Id.class)
+                .onFailure(SchedulerQueue.growing())
+                .execute((task, context) ->
+                        reports.getObject().send(task.getData().id()));
         List<RecurringTask<Void>> again =
                 recurring.stream().map(SchedulerSetup::task).toList();
         Scheduler scheduler = configured(
                 database,
                 settings.reading().workers(),
-                List.of(readPages, advance, learn, file, delivery, checkFiled),
+                List.of(readPages, advance, learn, file, delivery, checkFiled, report),
                 again,
                 times.clock());
         return new Running(scheduler, settings.isWorker());

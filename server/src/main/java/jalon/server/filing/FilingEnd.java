@@ -1,0 +1,37 @@
+package jalon.server.filing;
+
+import jalon.server.Times;
+import jalon.server.batch.Batch;
+import jalon.server.batch.BatchFiling;
+import jalon.server.batch.Batches;
+import jalon.server.batch.WorkQueue;
+import org.springframework.stereotype.Component;
+
+/** When the last delivery of a batch has ended. */
+@Component
+class FilingEnd {
+    private final DeliveryRows rows;
+    private final BatchFiling marks;
+    private final Batches batches;
+    private final WorkQueue work;
+    private final Times times;
+
+    FilingEnd(DeliveryRows rows, BatchFiling marks, Batches batches, WorkQueue work, Times times) {
+        this.rows = rows;
+        this.marks = marks;
+        this.batches = batches;
+        this.work = work;
+        this.times = times;
+    }
+
+    /** In the transaction in which a delivery ended. */
+    void look(Batch batch) {
+        if (rows.open(batch.id()) > 0) {
+            return;
+        }
+        marks.finish(batch.id(), times.now());
+        if (!batches.stream(batch).filing().report().isEmpty()) {
+            work.report(batch.id());
+        }
+    }
+}

@@ -1,0 +1,157 @@
+package jalon.server.filing;
+
+import jakarta.mail.MessagingException;
+import jalon.core.page.Sha256;
+import jalon.core.run.BatchView;
+import jalon.core.run.Filing;
+import jalon.core.run.Ledger;
+import jalon.core.run.Report;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.words.Words;
+import jalon.server.Times;
+import jalon.server.batch.Batch;
+import jalon.server.batch.Batches;
+import jalon.server.mail.Letters;
+import jalon.server.people.Act;
+import jalon.server.people.ActivityLog;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+
+/**
+ * Tells by mail what became of a batch when all of its deliveries have ended: what went where, what was left out and why, the page
+ * ledger, and what was found about its images. Whom it tells the stream says; an address out of a document's field is told
+ * of the documents that have it.
+ */
+@Service
+public class FilingReports {
+    private static final Logger LOG = LoggerFactory.getLogger(FilingReports.class);
+    private static final int LENGTH_OF_ID = 24;
+
+    private final Batches batches;
+    private final FilingPlan plans;
+    private final ReportRows rows;
+    private final Letters letters;
+    private final ActivityLog log;
+    private final Times times;
+
+    FilingReports(Batches batches, FilingPlan plans, ReportRows rows, Letters letters, ActivityLog log, Times times) {
+        this.batches = batches;
+        this.plans = plans;
+        this.rows = rows;
+        this.letters = letters;
+        this.log = log;
+        this.times = times;
+    }
+
+    /**
+     * Sends what was not sent yet. An address that is none is told in the batch's log.
+     *
+     * @throws IllegalStateException when a mail could not be sent now
+     */
+    public void send(long batchId) {
+        Batch batch = batches.get(Batch.no(batchId));
+        StreamDefinition stream = batches.stream(batch);
+        if (!letters.possible()) {
+            LOG.warn("no mail server is set (jalon.mail.host): nobody is told that {} is filed", batch.no());
+            return;
+        }
+        BatchView view = batches.view(batch, true);
+        String sender = batch.origin().mail().sender();
+        Map<String, List<Integer>> receivers = Filing.receivers(
+                stream, batch.no(), view, times.day(batch.course().filedAt()), sender);
+        List<String> sent = rows.sent(batchId);
+        receivers.forEach((address, documents) -> {
+            if (!sent.contains(address)) {
+                send(batch, stream, view, address, documents);
+            }
+        });
+    }
+
+    private void send(Batch batch, StreamDefinition stream, BatchView view, String address, List<Integer> documents) {
+        String id = Sha256.of(batch.no() + "/" + batch.id() + "/" + address).substring(0, LENGTH_OF_ID);
+        if (!Letters.isAddress(address)) {
+            log.add(ActivityLog.JALON, batch.id(), Act.REPORT_NOT_SENT.with(address));
+        } else {
+            try {
+                String text = text(batch, stream, view, documents);
+                letters.sendOnce(address, "Filed: " + batch.no() + " " + stream.title(), text, "report-" + id);
+            } catch (MessagingException e) {
+                throw new IllegalStateException("the report of " + batch.no() + " could not be sent", e);
+            }
+            log.add(ActivityLog.JALON, batch.id(), Act.REPORTED.with(address));
+        }
+        rows.add(batch.id(), address, times.now());
+    }
+
+    private String text(Batch batch, StreamDefinition stream, BatchView view, List<Integer> documents) {
+        FilingPlan.Plan plan = plans.plan(batch.no());
+        List<String> lines = new ArrayList<>();
+        boolean all = documents.size() == view.documents().size();
+        lines.add("Batch " + batch.no() + " (" + stream.title() + ") is filed.");
+        lines.add("");
+        if (all) {
+            lines.add(words(plan.ledger()));
+            lines.add("");
+        }
+        for (int no : documents) {
+            BatchView.DocumentView document = view.documents().get(no - 1);
+            lines.add("Document " + no + ": "
+                    + stream.type(document.type().type()).orElseThrow().title() + ", "
+                    + document.pages().size() + (document.pages().size() == 1 ? " page" : " pages"));
+            plan.deliveries().stream().filter(d -> d.document() == no).forEach(d -> lines.add("  " + words(d)));
+        }
+        if (all) {
+            aboutPages(plans.report(batch.no()), lines);
+        }
+        return String.join("\n", lines) + "\n";
+    }
+
+    private static String words(Ledger l) {
+        List<String> parts = new ArrayList<>(List.of(l.filed() + " filed"));
+        add(parts, l.blank(), "blank");
+        add(parts, l.separator(), "separators");
+        add(parts, l.setAside(), "set aside");
+        add(parts, l.unreadable(), "not readable");
+        add(parts, l.withdrawn(), "withdrawn");
+        add(parts, l.open(), "open");
+        return "Pages: " + l.received() + " received = " + String.join(" + ", parts);
+    }
+
+    private static void add(List<String> parts, int count, String what) {
+        if (count > 0) {
+            parts.add(count + " " + what);
+        }
+    }
+
+    private static String words(FilingPlan.DeskDelivery d) {
+        FilingPlan.Tries history = d.history();
+        return switch (d.state()) {
+            case DONE ->
+                d.destination() + ": " + d.path() + " ("
+                        + String.join(
+                                ", ", d.formats().stream().map(Words::name).toList()) + ")";
+            case LEFT_OUT ->
+                d.destination() + ": left out by " + history.leftOutBy()
+                        + (history.leftOutWhy() == null ? "" : ", " + history.leftOutWhy());
+            case PLANNED, RUNNING, RETRYING, REFUSED -> d.destination() + ": " + Words.name(d.state());
+        };
+    }
+
+    private static void aboutPages(Report report, List<String> lines) {
+        report.rejected()
+                .forEach(r -> lines.add("Not read: " + r.file() + (r.filePage() == null ? "" : ", page " + r.filePage())
+                        + ": " + r.reason()));
+        report.pages().stream()
+                .filter(p -> !p.image().findings().isEmpty())
+                .forEach(p -> lines.add("Image of page " + p.no() + ": "
+                        + String.join(
+                                ", ",
+                                p.image().findings().stream()
+                                        .map(f -> f.kind() + " " + f.value() + " (limit " + f.limit() + ")")
+                                        .toList())));
+    }
+}
