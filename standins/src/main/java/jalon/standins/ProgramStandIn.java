@@ -172,16 +172,12 @@ public final class ProgramStandIn implements AutoCloseable {
         List<Arrived> all = new ArrayList<>(arrived.values());
         for (Arrived one : all) {
             rows.append("<tr><td>")
-                    .append(escaped(String.join(", ", one.files().keySet())))
+                    .append(StandIns.escaped(String.join(", ", one.files().keySet())))
                     .append("<td><code>")
-                    .append(escaped(one.data()))
+                    .append(StandIns.escaped(one.data()))
                     .append("</code>");
         }
         return rows.append("</table>").toString();
-    }
-
-    private static String escaped(String text) {
-        return text.replace("&", "&amp;").replace("<", "&lt;");
     }
 
     @Override

@@ -2,6 +2,8 @@ package jalon.standins;
 
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
+import jakarta.mail.MessagingException;
+import jakarta.mail.internet.MimeMessage;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import java.io.IOException;
@@ -22,6 +24,7 @@ import tools.jackson.databind.json.JsonMapper;
  * faults are made and mended, and mails are sent. Writes the channels and places that Jalon needs for them to files.
  */
 public final class StandIns {
+    private static final String SUPERVISOR = "t.vane@merrow.example";
     private static final String STREAM = "dues-letters";
 
     private final ScannerStandIn scanner;
@@ -43,7 +46,7 @@ public final class StandIns {
         var scanner = ScannerStandIn.start(Integer.parseInt(args[1]));
         scanner.pace(700);
         var mail = MailStandIn.start(Integer.parseInt(args[2]), Integer.parseInt(args[3]));
-        mail.person("t.vane@merrow.example");
+        mail.person(SUPERVISOR);
         var all = new StandIns(scanner, mail);
         Path state = Files.createDirectories(Path.of(args[5]));
         Files.createDirectories(state.resolve("copier"));
@@ -148,8 +151,30 @@ public final class StandIns {
                 .append("<h2>Mail to " + MailStandIn.ADDRESS + "</h2>")
                 .append(button("Send a letter", "mail", "", ""))
                 .append(button("Send a mail without attachment", "empty-mail", "", ""))
+                .append("<h2>Mails to " + SUPERVISOR + "</h2>")
+                .append(received())
                 .append("<h2>Ledger</h2><p><a href='" + places.ledgerPage() + "'>What the ledger was given</a>")
                 .toString();
+    }
+
+    /** The newest first. */
+    private String received() {
+        StringBuilder all = new StringBuilder();
+        for (MimeMessage one : mail.receivedBy(SUPERVISOR)) {
+            try {
+                all.insert(
+                        0,
+                        "<details><summary>" + escaped(one.getSubject()) + "</summary><pre>"
+                                + escaped(String.valueOf(one.getContent())) + "</pre></details>");
+            } catch (MessagingException | IOException e) {
+                all.insert(0, "<p>" + escaped(e.getMessage()));
+            }
+        }
+        return all.toString();
+    }
+
+    static String escaped(String text) {
+        return String.valueOf(text).replace("&", "&amp;").replace("<", "&lt;");
     }
 
     private static String button(String label, String act, String name, String value) {

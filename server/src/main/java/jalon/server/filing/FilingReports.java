@@ -6,6 +6,7 @@ import jalon.core.run.BatchView;
 import jalon.core.run.Filing;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
+import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.words.Words;
 import jalon.server.Times;
@@ -133,12 +134,17 @@ public class FilingReports {
             case DONE ->
                 d.destination() + ": " + d.path() + " ("
                         + String.join(
-                                ", ", d.formats().stream().map(Words::name).toList()) + ")";
+                                ", ",
+                                d.formats().stream().map(FilingReports::words).toList()) + ")";
             case LEFT_OUT ->
                 d.destination() + ": left out by " + history.leftOutBy()
                         + (history.leftOutWhy() == null ? "" : ", " + history.leftOutWhy());
             case PLANNED, RUNNING, RETRYING, REFUSED -> d.destination() + ": " + Words.name(d.state());
         };
+    }
+
+    private static String words(Destination.Format format) {
+        return format == Destination.Format.PDF_WITH_DATA ? "pdf with data" : Words.name(format);
     }
 
     private static void aboutPages(Report report, List<String> lines) {
