@@ -209,10 +209,11 @@ final class Headless {
             List<FilingPlace.Placed> placed = places.of(destination).put(parcel, FilingPlace.Remembered.nothing());
             List<Report.Delivery> made = new ArrayList<>();
             for (int i = 0; i < its.size(); i++) {
+                FilingPlace.Placed at = placed.get(i);
+                FilingPlace.Ready file = its.get(i);
+                String name = destination.destination();
                 made.add(new Report.Delivery(
-                        destination.destination(),
-                        destination.destination() + "/" + placed.get(i).path(),
-                        its.get(i).sha256()));
+                        name, name + "/" + at.path(), file.sha256(), file.bytes(), at.identifier()));
             }
             return new Put(planned, made, null);
         } catch (PlaceTrouble e) {

@@ -116,8 +116,8 @@ final class MailPlace implements SentAway {
             mail.setFrom(new InternetAddress(to.from(), true));
             mail.setRecipients(Message.RecipientType.TO, InternetAddress.parse(receiver, true));
             mail.setSubject(
-                    parcel.properties()
-                            .getOrDefault("subject", parcel.document().title()),
+                    oneLine(parcel.properties()
+                            .getOrDefault("subject", parcel.document().title())),
                     "UTF-8");
             mail.setSentDate(Date.from(parcel.document().at()));
             mail.setHeader("Auto-Submitted", "auto-generated");
@@ -155,6 +155,11 @@ final class MailPlace implements SentAway {
 
     private String link(FiledDocument.Origin origin) {
         return NameTemplate.parse(to.link()).text(Map.of("batch", origin.batch(), "no", Integer.toString(origin.no())));
+    }
+
+    /** A value that holds a line's end must not become a header of its own. */
+    private static String oneLine(String text) {
+        return text.replaceAll("\\s+", " ").strip();
     }
 
     /** Signs in and leaves again: nothing is sent. */

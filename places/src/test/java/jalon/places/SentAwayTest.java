@@ -60,7 +60,8 @@ class SentAwayTest {
             server.person(OWNER);
             var to = mail(server, null, PlaceSettings.Sealed.NO);
             to.place().tryIt();
-            Map<String, String> said = Map.of("to", OWNER, "subject", "Your letter about Käthe", "text", "Good day,");
+            Map<String, String> said = Map.of(
+                    "to", OWNER, "subject", "Your letter\r\nBcc: x@quay.example\r\nabout Käthe", "text", "Good day,");
             List<Placed> first = put(to, 1000, said);
             assertThat(put(to, 1000, said)).isEqualTo(first);
             MimeMessage[] mails = server.receivedBy(OWNER);
@@ -68,7 +69,8 @@ class SentAwayTest {
             assertThat(mails[1].getMessageID())
                     .isEqualTo(mails[0].getMessageID())
                     .isEqualTo(first.get(0).identifier());
-            assertThat(mails[0].getSubject()).isEqualTo("Your letter about Käthe");
+            assertThat(mails[0].getSubject()).isEqualTo("Your letter Bcc: x@quay.example about Käthe");
+            assertThat(mails[0].getAllRecipients()).hasSize(1);
             assertThat(mails[0].getHeader("Auto-Submitted")).containsExactly("auto-generated");
             Multipart parts = (Multipart) mails[0].getContent();
             assertThat(parts.getCount()).isEqualTo(3);

@@ -134,10 +134,11 @@ public record Report(
 
     /**
      * @param path below the output folder, with ending
-     * @param sha256 of the file, in hex; null for one filed before this was kept
+     * @param sha256 of the file, in hex; null for one filed before this was kept, and likewise the bytes
+     * @param identifier that it has at its place beside its path, or null
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record Delivery(String destination, String path, String sha256) {}
+    public record Delivery(String destination, String path, String sha256, Long bytes, String identifier) {}
 
     /**
      * A file, or a page of one, that could not be read, or a document that could not be filed.

@@ -4,6 +4,7 @@ import jalon.core.run.Report;
 import jalon.server.Problem;
 import jalon.server.filing.FilingDesk;
 import jalon.server.filing.FilingPlan;
+import jalon.server.filing.FilingWishes;
 import jalon.server.filing.Remedy;
 import java.security.Principal;
 import org.springframework.http.HttpHeaders;
@@ -20,9 +21,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/batches")
 class FilingApi {
     private final FilingDesk filing;
+    private final FilingWishes wishes;
     private final FilingPlan plan;
 
-    FilingApi(FilingDesk filing, FilingPlan plan) {
+    FilingApi(FilingDesk filing, FilingWishes wishes, FilingPlan plan) {
+        this.wishes = wishes;
         this.plan = plan;
         this.filing = filing;
     }
@@ -65,7 +68,7 @@ class FilingApi {
     /** What a person wants of one document at one destination, before the batch is filed; both null: as the stream says. */
     @PostMapping("/{no}/filing/wish")
     FilingPlan.Plan wishOfDelivery(@PathVariable String no, @RequestBody Wish wish, Principal who) {
-        filing.wish(no, wish.document(), wish.destination(), wish.path(), wish.leftOut(), who.getName());
+        wishes.wish(no, wish.document(), wish.destination(), wish.path(), wish.leftOut(), who.getName());
         return plan.plan(no);
     }
 

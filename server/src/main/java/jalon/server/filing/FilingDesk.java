@@ -31,9 +31,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The word to file a batch, and what people say about deliveries that do not go through. */
 @Service
 public class FilingDesk {
-    /** Longer paths are refused by many file systems, and longer reasons are read by nobody. */
-    private static final int MOST_OF_A_WISH = 400;
-
     private final Batches batches;
     private final DeliveryRows rows;
     private final BatchFiling marks;
@@ -41,7 +38,7 @@ public class FilingDesk {
     private final Certainties certainties;
     private final Newcomers newcomers;
     private final FiledVersions versions;
-    private final WishRows wishes;
+    private final FilingWishes wishes;
     private final FilingEnd end;
     private final WorkQueue work;
     private final ActivityLog log;
@@ -56,7 +53,7 @@ public class FilingDesk {
             Certainties certainties,
             Newcomers newcomers,
             FiledVersions versions,
-            WishRows wishes,
+            FilingWishes wishes,
             FilingEnd end,
             WorkQueue work,
             ActivityLog log,
@@ -137,10 +134,10 @@ public class FilingDesk {
         newcomers.keep(batch.id(), stream, view, now);
         versions.keep(batch.id(), stream, view);
         List<WishRows.Row> wished = wishes.ofBatch(batch.id());
-        for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(now), FilingPlan.wishes(wished))) {
+        for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(now), FilingWishes.plain(wished))) {
             rows.plan(batch.id(), p.document(), p.destination().destination(), String.join("/", p.folders()), p.name());
             if (p.isLeftOut()) {
-                FilingPlan.of(p, wished)
+                FilingWishes.of(p, wished)
                         .ifPresent(w ->
                                 rows.leaveOutPlanned(batch.id(), p.document(), w.destination(), w.who(), w.leftOut()));
             }
@@ -156,50 +153,6 @@ public class FilingDesk {
         }
         end.look(batch);
         events.changed(batch.no());
-    }
-
-    /**
-     * What a person wants of one document at one destination, before the batch is filed.
-     *
-     * @param path folder and name, or null for what the stream says
-     * @param leftOut why it does not go there, or null when it does
-     */
-    @Transactional
-    public void wish(String no, int document, String destination, String path, String leftOut, String who) {
-        Batch batch = marks.lock(no);
-        if (batch.filed()) {
-            throw Problem.BATCH_IS_FILED.with(no);
-        }
-        BatchView view = batches.view(batch, true);
-        boolean known = document >= 1
-                && document <= view.documents().size()
-                && batches.stream(batch).destination(destination).isPresent();
-        if (!known) {
-            throw Problem.NO_SUCH_DELIVERY.with(no);
-        }
-        if (path != null && SafeName.path(path).isEmpty() || leftOut != null && leftOut.isBlank()) {
-            throw (path != null ? Problem.TYPE_A_NAME : Problem.SAY_WHY_LEFT_OUT).with();
-        }
-        String safe = path == null ? null : String.join("/", SafeName.path(path));
-        if (longer(safe) || longer(leftOut)) {
-            throw Problem.WISH_TOO_LONG.with(MOST_OF_A_WISH);
-        }
-        int page = view.documents().get(document - 1).pages().get(0);
-        if (path == null && leftOut == null) {
-            wishes.remove(batch.id(), page, destination);
-            log.add(who, batch.id(), Act.FILED_AS_STREAM_SAYS.with(destination, document));
-        } else {
-            wishes.save(batch.id(), new WishRows.Row(page, destination, safe, leftOut, who));
-            Logged logged = leftOut == null
-                    ? Act.DELIVERY_RENAMED.with(destination, document, path)
-                    : Act.DELIVERY_LEFT_OUT_WHY.with(destination, document, leftOut);
-            log.add(who, batch.id(), logged);
-        }
-        events.changed(no);
-    }
-
-    private static boolean longer(String text) {
-        return text != null && text.length() > MOST_OF_A_WISH;
     }
 
     /** Has a batch's files looked at where they lie. */

@@ -7,7 +7,6 @@ import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.DocumentFate;
 import jalon.core.run.Filing;
-import jalon.core.run.FilingWish;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
 import jalon.core.stream.Destination;
@@ -24,7 +23,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -35,11 +33,16 @@ public class FilingPlan {
     private final DeliveryRows rows;
     private final BatchFiling marks;
     private final NotReadList notRead;
-    private final WishRows wishes;
+    private final FilingWishes wishes;
     private final Times times;
 
     FilingPlan(
-            Batches batches, DeliveryRows rows, BatchFiling marks, NotReadList notRead, WishRows wishes, Times times) {
+            Batches batches,
+            DeliveryRows rows,
+            BatchFiling marks,
+            NotReadList notRead,
+            FilingWishes wishes,
+            Times times) {
         this.wishes = wishes;
         this.batches = batches;
         this.rows = rows;
@@ -96,7 +99,8 @@ public class FilingPlan {
         List<DeskDelivery> deliveries = new ArrayList<>();
         if (!batch.filed()) {
             List<WishRows.Row> wished = wishes.ofBatch(batch.id());
-            for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(times.now()), wishes(wished))) {
+            for (Filing.Planned p :
+                    Filing.plan(stream, batch.no(), view, times.day(times.now()), FilingWishes.plain(wished))) {
                 deliveries.add(new DeskDelivery(
                         null,
                         p.document(),
@@ -105,7 +109,7 @@ public class FilingPlan {
                         p.path(),
                         p.isLeftOut() ? DeliveryState.LEFT_OUT : DeliveryState.PLANNED,
                         null,
-                        of(p, wished).map(this::wished).orElse(Tries.NONE)));
+                        FilingWishes.of(p, wished).map(this::wished).orElse(Tries.NONE)));
             }
         } else {
             Map<Long, List<DeliveryRows.FileRow>> files = files(batch);
@@ -114,22 +118,6 @@ public class FilingPlan {
         }
         Ledger ledger = ledger(batch, view);
         return new Plan(deliveries, ledger, setAsideBy(view), batch.filed());
-    }
-
-    static List<FilingWish> wishes(List<WishRows.Row> rows) {
-        return rows.stream()
-                .map(w -> new FilingWish(w.page(), w.destination(), w.path(), w.leftOut()))
-                .toList();
-    }
-
-    /** Whose wish made a delivery what it is. */
-    static Optional<WishRows.Row> of(Filing.Planned planned, List<WishRows.Row> wished) {
-        FilingWish wish = planned.wish();
-        return wished.stream()
-                .filter(w -> wish != null
-                        && w.page() == wish.page()
-                        && w.destination().equals(wish.destination()))
-                .findFirst();
     }
 
     private Tries wished(WishRows.Row wish) {
@@ -197,7 +185,8 @@ public class FilingPlan {
                 files.getOrDefault(r.id(), List.of())
                         .forEach(f -> deliveries
                                 .computeIfAbsent(r.documentNo(), d -> new ArrayList<>())
-                                .add(new Report.Delivery(r.spot().destination(), f.path(), f.sha256())));
+                                .add(new Report.Delivery(
+                                        r.spot().destination(), f.path(), f.sha256(), f.bytes(), f.identifier())));
             }
         }
         List<Report.Rejected> rejected = notRead.of(batch).stream()
