@@ -23,7 +23,7 @@ useIntervalFn(load, 60_000)
   <PanelBox v-if="troubles.length" :title="t('day.filedTroubles', { n: troubles.length }, troubles.length)">
     <ListRow
       v-for="f in troubles"
-      :key="f.destination + f.path"
+      :key="f.batch + f.destination + f.path"
       :title="f.path"
       :state="t(`filing.found.${f.found}`, { when: moment(f.at) })"
       kind="wrong"

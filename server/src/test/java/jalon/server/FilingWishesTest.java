@@ -83,17 +83,9 @@ class FilingWishesTest extends ServerCase {
 
     @Test
     void peopleAreToldByMailWhatBecameOfABatchAndOwnersOfTheirDocumentsAlone() throws Exception {
-        var stream = (ObjectNode) JSON.readTree(Files.readString(Path.of("../demo/streams/dues-letters.json")));
-        stream.put("stream", "told-letters").put("title", "Letters that are told of");
-        stream.putObject("filing")
-                .putArray("report")
-                .add("records@merrow.example")
-                .add("{vessel}@boats.example")
-                .add("{owner}")
-                .add("{sender}");
-        api("t.vane", "merrow-supervisor").post("/api/streams", Map.of("json", JSON.writeValueAsString(stream)));
+        String told = told("told-letters", "records@merrow.example", "{vessel}@boats.example", "{owner}", "{sender}");
         var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 73);
-        String no = bring("told-letters", stack.files());
+        String no = bring(told, stack.files());
         settleTheRest(no, stack);
         wish(no, 2, null, "sent to them by post");
         String boat = stack.documents().get(0).fields().get("vessel") + "@boats.example";
@@ -120,5 +112,33 @@ class FilingWishesTest extends ServerCase {
                         "reported",
                         "reportNotSent",
                         stack.documents().get(0).fields().get("owner")));
+    }
+
+    /** Where the batch had no other document the owner was told of files beside it and of the page ledger. */
+    @Test
+    void theOwnerOfTheOnlyDocumentIsToldOfNothingBesideIt() throws Exception {
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 79);
+        String no = bring(told("owners-letters", "{vessel}@boats.example"), stack.files());
+        settleTheRest(no, stack);
+        String boat = stack.documents().get(0).fields().get("vessel") + "@boats.example";
+        try (var mail = MailStandIn.start(0, settings.mail().port())) {
+            mail.person(boat);
+            operator.post("/api/batches/" + no + "/filing", Map.of());
+            await().untilAsserted(() -> assertThat(mail.receivedBy(boat)).hasSize(1));
+            assertThat(mail.receivedBy(boat)[0].getContent().toString())
+                    .contains("Document 1: ")
+                    .doesNotContain("Pages: ");
+        }
+    }
+
+    private String told(String name, String... receivers) throws Exception {
+        var stream = (ObjectNode) JSON.readTree(Files.readString(Path.of("../demo/streams/dues-letters.json")));
+        stream.put("stream", name).put("title", "Letters that are told of");
+        var report = stream.putObject("filing").putArray("report");
+        for (String receiver : receivers) {
+            report.add(receiver);
+        }
+        api("t.vane", "merrow-supervisor").post("/api/streams", Map.of("json", JSON.writeValueAsString(stream)));
+        return name;
     }
 }

@@ -78,7 +78,7 @@ public class FilingReports {
             log.add(ActivityLog.JALON, batch.id(), Act.REPORT_NOT_SENT.with(address));
         } else {
             try {
-                String text = text(batch, stream, view, documents);
+                String text = text(batch, stream, view, address, documents);
                 letters.sendOnce(address, "Filed: " + batch.no() + " " + stream.title(), text, "report-" + id);
             } catch (MessagingException e) {
                 throw new IllegalStateException("the report of " + batch.no() + " could not be sent", e);
@@ -88,10 +88,16 @@ public class FilingReports {
         rows.add(batch.id(), address, times.now());
     }
 
-    private String text(Batch batch, StreamDefinition stream, BatchView view, List<Integer> documents) {
+    /** An address out of a field is not, even where the batch has no other document: what came beside it is not its own. */
+    private static boolean isToldOfAll(StreamDefinition stream, String address, String sender) {
+        return stream.filing().report().stream()
+                .anyMatch(to -> to.equals(address) || to.equals("{sender}") && address.equals(sender));
+    }
+
+    private String text(Batch batch, StreamDefinition stream, BatchView view, String address, List<Integer> documents) {
         FilingPlan.Plan plan = plans.plan(batch.no());
         List<String> lines = new ArrayList<>();
-        boolean all = documents.size() == view.documents().size();
+        boolean all = isToldOfAll(stream, address, batch.origin().mail().sender());
         lines.add("Batch " + batch.no() + " (" + stream.title() + ") is filed.");
         lines.add("");
         if (all) {
