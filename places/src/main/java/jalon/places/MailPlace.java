@@ -15,7 +15,6 @@ import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
 import jalon.core.name.NameTemplate;
 import jalon.core.output.FiledDocument;
-import jalon.core.output.OutputFormat;
 import jalon.places.PlaceTrouble.Why;
 import java.io.IOException;
 import java.util.Date;
@@ -104,9 +103,7 @@ final class MailPlace implements SentAway {
     public List<Placed> put(Parcel parcel, Remembered remembered) throws IOException {
         Session session = session();
         String id = "<" + parcel.key() + "@" + to.from().replaceFirst(".*@", "") + ">";
-        List<String> names = parcel.files().stream()
-                .map(f -> parcel.spot().name() + OutputFormat.of(f.format()).ending())
-                .toList();
+        List<String> names = parcel.names();
         String receiver = parcel.properties().getOrDefault("to", to.to());
         if (receiver == null) {
             throw new PlaceTrouble(Why.LACKS, "to");

@@ -1,7 +1,6 @@
 package jalon.places;
 
 import jalon.core.output.FiledDocument;
-import jalon.core.output.OutputFormat;
 import jalon.core.page.Sha256;
 import jalon.core.words.Words;
 import jalon.places.PlaceTrouble.Why;
@@ -109,12 +108,11 @@ final class ProgramPlace implements SentAway {
     @Override
     public List<Placed> put(Parcel parcel, Remembered remembered) throws IOException {
         FiledDocument document = parcel.document();
-        List<String> names = new ArrayList<>();
+        List<String> names = parcel.names();
         List<FileSaid> files = new ArrayList<>();
-        for (Ready file : parcel.files()) {
-            String name = parcel.spot().name() + OutputFormat.of(file.format()).ending();
-            names.add(name);
-            files.add(new FileSaid(name, Words.name(file.format()), file.bytes(), file.sha256()));
+        for (int i = 0; i < names.size(); i++) {
+            Ready file = parcel.files().get(i);
+            files.add(new FileSaid(names.get(i), Words.name(file.format()), file.bytes(), file.sha256()));
         }
         Map<String, Object> data = new LinkedHashMap<>();
         data.put("stream", document.origin().stream());

@@ -61,6 +61,13 @@ public interface FilingPlace {
      * @param files one for each format of the spot
      */
     record Parcel(Spot spot, FiledDocument document, Map<String, String> properties, List<Ready> files) {
+        /** What its files are called, each with its ending, where nothing else has their names. */
+        public List<String> names() {
+            return files.stream()
+                    .map(f -> spot.name() + OutputFormat.of(f.format()).ending())
+                    .toList();
+        }
+
         /** Of this document at this spot with these files and of no other, in hex: another try has the same. */
         public String key() {
             String all = files.stream().map(Ready::sha256).collect(Collectors.joining(" "));
