@@ -7,10 +7,12 @@ import static org.awaitility.Awaitility.await;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
+import jalon.server.filing.FiledCheck;
 import jalon.standins.FileServerStandIn;
 import jalon.standins.ProgramStandIn;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -20,6 +22,8 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -30,6 +34,12 @@ class PlacesTest extends ServerCase {
 
     @TempDir
     private Path folder;
+
+    @Autowired
+    private JdbcTemplate database;
+
+    @Autowired
+    private FiledCheck checks;
 
     private FileServerStandIn office;
     private Api supervisor;
@@ -117,6 +127,28 @@ class PlacesTest extends ServerCase {
         operator.post("/api/batches/" + no + "/filing/check", Map.of());
         await().untilAsserted(() -> assertThat(lookedAt(no)).containsExactly("same", "changed"));
         assertThat(supervisor.get("/api/filed-troubles")).hasSize(1);
+    }
+
+    /** Files at a place that was down stayed first of those due, and there were always as many as are looked at in an hour. */
+    @Test
+    void aPlaceThatIsDownKeepsFilesElsewhereFromNoLook() throws Exception {
+        supervisor.put("/api/places/upstairs", settings());
+        String stream = filing("shelf-letters", "Letters to office and shelf", """
+                [{"destination":"office","to":"place","place":"upstairs","folder":"Dues","file":"{batch}-{no:000}"},
+                 {"destination":"shelf","to":"folder","folder":"Shelf","file":"{batch}-{no:000}"}]""");
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 71);
+        String no = bring(stream, stack.files());
+        settleTheRest(no, stack);
+        operator.post("/api/batches/" + no + "/filing", Map.of());
+        awaitStage(no, "done");
+        database.update("update delivery_file f join delivery d on d.id = f.delivery_id"
+                + " set f.checked_at = if(d.destination = 'office', '2000-01-01', '2001-01-01')");
+        office.close();
+        checks.lookAgain(Instant.parse("2002-01-01T00:00:00Z"), 1);
+        assertThat(deliveries(no))
+                .extracting(d -> d.get("destination").asString() + " "
+                        + d.get("checked").get("at").asString().startsWith("200"))
+                .containsExactlyInAnyOrder("office true", "shelf false");
     }
 
     private List<String> lookedAt(String no) throws Exception {

@@ -58,6 +58,16 @@ public final class MailStandIn implements AutoCloseable {
         return setup;
     }
 
+    /** From now on nothing can be delivered to this address. */
+    public void full(String address) {
+        mail.getUserManager().setMessageDeliveryHandler((message, to) -> {
+            if (to.getEmail().equals(address)) {
+                throw new MessagingException("the mailbox is full");
+            }
+            return mail.getUserManager().getUserByEmail(to.getEmail());
+        });
+    }
+
     public int imapsPort() {
         return mail.getImaps().getPort();
     }

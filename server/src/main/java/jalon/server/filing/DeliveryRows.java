@@ -6,6 +6,7 @@ import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.server.Trouble;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
@@ -96,6 +97,7 @@ interface DeliveryRows {
             long deliveryId,
             Destination.Format format,
             long batchId,
+            String stream,
             int documentNo,
             String destination,
             String path,
@@ -104,14 +106,26 @@ interface DeliveryRows {
             Instant checkedAt) {}
 
     String FILED =
-            "select f.delivery_id, f.format, d.batch_id, d.document_no, d.destination, f.path, f.sha256, f.checked,"
-                    + " f.checked_at from delivery_file f join delivery d on d.id = f.delivery_id where ";
+            "select f.delivery_id, f.format, d.batch_id, b.stream, d.document_no, d.destination, f.path, f.sha256,"
+                    + " f.checked, f.checked_at from delivery_file f join delivery d on d.id = f.delivery_id"
+                    + " join batch b on b.id = d.batch_id where ";
 
     @Select(FILED + "d.batch_id = #{batchId} and f.checked <> 'notKept' order by f.delivery_id")
     List<Filed> doneOfBatch(long batchId);
 
-    @Select(FILED + "f.checked_at < #{before} and f.checked <> 'notKept' order by f.checked_at limit #{most}")
-    List<Filed> dueForCheck(Instant before, int most);
+    /** A destination of a stream. */
+    record OfStream(String stream, String destination) {}
+
+    /** Those longest not looked at first, but none at the destinations that are away. */
+    @Select({
+        "<script>",
+        FILED,
+        "f.checked_at &lt; #{before} and f.checked != 'notKept'",
+        "<foreach collection='away' item='a'>and not (b.stream = #{a.stream} and d.destination = #{a.destination})</foreach>",
+        "order by f.checked_at limit #{most}",
+        "</script>"
+    })
+    List<Filed> dueForCheck(Instant before, Collection<OfStream> away, int most);
 
     @Select(FILED + "f.checked in ('changed', 'gone') order by f.checked_at desc limit 1000")
     List<Filed> troubles();

@@ -87,35 +87,52 @@ public class FiledCheck implements RecurringWork {
     @Override
     public void run() {
         if (!every.isZero()) {
-            check(rows.dueForCheck(times.now().minus(every), AT_ONCE));
+            lookAgain(times.now().minus(every), AT_ONCE);
         }
+    }
+
+    /** Looks at those not looked at since then, where they can be asked for. */
+    public void lookAgain(Instant before, int most) {
+        Set<DeliveryRows.OfStream> away = new HashSet<>();
+        int left = most;
+        int known;
+        do {
+            known = away.size();
+            left -= check(rows.dueForCheck(before, away, left), away);
+        } while (left > 0 && away.size() > known);
     }
 
     /** Looks at all of a batch's files now. */
     public void checkBatch(long batchId) {
-        check(rows.doneOfBatch(batchId));
+        check(rows.doneOfBatch(batchId), new HashSet<>());
         events.changed(Batch.no(batchId));
     }
 
-    private void check(List<DeliveryRows.Filed> files) {
-        Set<String> away = new HashSet<>();
+    /**
+     * @param away where nothing is looked at; destinations whose place cannot be asked are added
+     * @return how many were looked at
+     */
+    private int check(List<DeliveryRows.Filed> files, Set<DeliveryRows.OfStream> away) {
+        int looked = 0;
         for (DeliveryRows.Filed file : files) {
-            Batch batch = batches.get(Batch.no(file.batchId()));
-            Destination destination =
-                    batches.stream(batch).destination(file.destination()).orElseThrow();
-            String where = destination.to() + " " + destination.place() + " " + destination.destination();
+            var where = new DeliveryRows.OfStream(file.stream(), file.destination());
             if (away.contains(where)) {
                 continue;
             }
+            Batch batch = batches.get(Batch.no(file.batchId()));
+            Destination destination =
+                    batches.stream(batch).destination(file.destination()).orElseThrow();
             try {
                 FilingPlace place = places.of(destination);
                 found(batch, file, Fixity.of(place, file.path(), file.sha256()));
+                looked++;
             } catch (IOException | NotPossible e) {
                 // Later is soon enough, and for all that lies there.
                 away.add(where);
                 LOG.warn("what was filed at {} could not be looked at: {}", destination.destination(), e.getMessage());
             }
         }
+        return looked;
     }
 
     private void found(Batch batch, DeliveryRows.Filed file, Fixity found) {

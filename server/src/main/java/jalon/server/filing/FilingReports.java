@@ -16,6 +16,7 @@ import jalon.server.mail.Letters;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.slf4j.Logger;
@@ -49,7 +50,8 @@ public class FilingReports {
     }
 
     /**
-     * Sends what was not sent yet. An address that is none is told in the batch's log.
+     * Sends what was not sent yet. An address that is none, or that the mail server does not know, is told in the batch's
+     * log. One that could not be written to now keeps no other waiting.
      *
      * @throws IllegalStateException when a mail could not be sent now
      */
@@ -65,26 +67,31 @@ public class FilingReports {
         Map<String, List<Integer>> receivers = Filing.receivers(
                 stream, batch.no(), view, times.day(batch.course().filedAt()), sender);
         List<String> sent = rows.sent(batchId);
+        Map<String, MessagingException> later = new LinkedHashMap<>();
         receivers.forEach((address, documents) -> {
             if (!sent.contains(address)) {
-                send(batch, stream, view, address, documents);
+                try {
+                    send(batch, stream, view, address, documents);
+                } catch (MessagingException e) {
+                    later.put(address, e);
+                }
             }
         });
+        if (!later.isEmpty()) {
+            throw new IllegalStateException("the report of " + batch.no() + " could not be sent: " + later);
+        }
     }
 
-    private void send(Batch batch, StreamDefinition stream, BatchView view, String address, List<Integer> documents) {
+    private void send(Batch batch, StreamDefinition stream, BatchView view, String address, List<Integer> documents)
+            throws MessagingException {
         String id = Sha256.of(batch.no() + "/" + batch.id() + "/" + address).substring(0, LENGTH_OF_ID);
-        if (!Letters.isAddress(address)) {
-            log.add(ActivityLog.JALON, batch.id(), Act.REPORT_NOT_SENT.with(address));
-        } else {
-            try {
-                String text = text(batch, stream, view, address, documents);
-                letters.sendOnce(address, "Filed: " + batch.no() + " " + stream.title(), text, "report-" + id);
-            } catch (MessagingException e) {
-                throw new IllegalStateException("the report of " + batch.no() + " could not be sent", e);
-            }
-            log.add(ActivityLog.JALON, batch.id(), Act.REPORTED.with(address));
+        Act told = Act.REPORT_NOT_SENT;
+        if (Letters.isAddress(address)) {
+            String text = text(batch, stream, view, address, documents);
+            String subject = "Filed: " + batch.no() + " " + stream.title();
+            told = letters.sendOnce(address, subject, text, "report-" + id) ? Act.REPORTED : told;
         }
+        log.add(ActivityLog.JALON, batch.id(), told.with(address));
         rows.add(batch.id(), address, times.now());
     }
 

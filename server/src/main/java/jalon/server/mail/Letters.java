@@ -2,6 +2,7 @@ package jalon.server.mail;
 
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
+import jakarta.mail.SendFailedException;
 import jakarta.mail.Session;
 import jakarta.mail.Transport;
 import jakarta.mail.internet.AddressException;
@@ -43,9 +44,18 @@ public class Letters {
      * From the server's own address.
      *
      * @param id that the mail has each time it is sent, before the server's domain
+     * @return false when the mail server says for good that there is nobody of this address
      */
-    public void sendOnce(String to, String subject, String text, String id) throws MessagingException {
-        send(null, to, subject, text, id);
+    public boolean sendOnce(String to, String subject, String text, String id) throws MessagingException {
+        try {
+            send(null, to, subject, text, id);
+            return true;
+        } catch (SendFailedException e) {
+            if (e.getInvalidAddresses() == null || e.getInvalidAddresses().length == 0) {
+                throw e;
+            }
+            return false;
+        }
     }
 
     private void send(String from, String to, String subject, String text, String id) throws MessagingException {
