@@ -1,0 +1,302 @@
+package jalon.find;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import org.apache.lucene.analysis.Analyzer;
+import org.apache.lucene.analysis.core.WhitespaceTokenizer;
+import org.apache.lucene.facet.FacetResult;
+import org.apache.lucene.facet.Facets;
+import org.apache.lucene.facet.FacetsCollector;
+import org.apache.lucene.facet.FacetsCollectorManager;
+import org.apache.lucene.facet.FacetsConfig;
+import org.apache.lucene.facet.sortedset.DefaultSortedSetDocValuesReaderState;
+import org.apache.lucene.facet.sortedset.SortedSetDocValuesFacetCounts;
+import org.apache.lucene.facet.sortedset.SortedSetDocValuesReaderState;
+import org.apache.lucene.index.FieldInfo;
+import org.apache.lucene.index.FieldInfos;
+import org.apache.lucene.index.IndexReader;
+import org.apache.lucene.index.IndexWriter;
+import org.apache.lucene.index.IndexWriterConfig;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.MultiCollectorManager;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.SearcherFactory;
+import org.apache.lucene.search.SearcherManager;
+import org.apache.lucene.search.Sort;
+import org.apache.lucene.search.SortField;
+import org.apache.lucene.search.TermQuery;
+import org.apache.lucene.search.TopFieldCollectorManager;
+import org.apache.lucene.search.TopFieldDocs;
+import org.apache.lucene.store.Directory;
+import org.apache.lucene.store.FSDirectory;
+
+/**
+ * Filed documents, found by any word inside, any part of a value and ranges of values. It can be made anew at any time from
+ * what is filed: it is nobody's only copy.
+ */
+public final class SearchIndex implements AutoCloseable {
+    private static final String POSITION = "position";
+    /** Of words on different pages, so that none of them stand beside each other. */
+    private static final int BETWEEN_PAGES = 100;
+
+    private static final int VALUES_OF_FACET = 12;
+
+    /** So many values are looked at for each that is told, since some may not be seen by who asks. */
+    private static final int UNSEEN = 10;
+
+    private final Directory directory;
+    private final IndexWriter writer;
+    private final SearcherManager searchers;
+    private final FacetsConfig facets = new FacetsConfig();
+    private final ZoneId zone;
+
+    /** Of the newest reader: what makes counting quick is made once for each. */
+    private SortedSetDocValuesReaderState counting;
+
+    private SearchIndex(Directory directory, ZoneId zone) throws IOException {
+        this.directory = directory;
+        this.zone = zone;
+        this.writer = new IndexWriter(directory, new IndexWriterConfig(new Words()));
+        this.searchers = new SearcherManager(writer, new SearcherFactory());
+    }
+
+    /**
+     * @param folder for the index alone; made when it is not there
+     * @param zone in which a document's day of filing is told
+     * @throws org.apache.lucene.store.LockObtainFailedException when another process has it open
+     */
+    public static SearchIndex open(Path folder, ZoneId zone) throws IOException {
+        Directory directory = FSDirectory.open(folder);
+        try {
+            return new SearchIndex(directory, zone);
+        } catch (IOException | RuntimeException e) {
+            directory.close();
+            throw e;
+        }
+    }
+
+    /** Words are parted by blanks already. */
+    private static final class Words extends Analyzer {
+        @Override
+        protected TokenStreamComponents createComponents(String field) {
+            return new TokenStreamComponents(new WhitespaceTokenizer());
+        }
+
+        @Override
+        public int getPositionIncrementGap(String field) {
+            return BETWEEN_PAGES;
+        }
+    }
+
+    /** Takes a document in, in place of what it was before. */
+    public void put(Searchable document) throws IOException {
+        writer.updateDocument(
+                new Term(Indexed.ID, Long.toString(document.id())), facets.build(Indexed.of(document, zone)));
+    }
+
+    public void remove(long id) throws IOException {
+        writer.deleteDocuments(new Term(Indexed.ID, Long.toString(id)));
+    }
+
+    public void clear() throws IOException {
+        writer.deleteAll();
+    }
+
+    /** Shows to searches what was put and removed. */
+    public void refresh() throws IOException {
+        searchers.maybeRefreshBlocking();
+    }
+
+    /** Keeps what was put and removed. @param position how far what is filed has been taken in */
+    public void keep(long position) throws IOException {
+        writer.setLiveCommitData(Map.of(POSITION, Long.toString(position)).entrySet());
+        writer.commit();
+    }
+
+    /** How far what is filed had been taken in when it was kept last; 0 at first. */
+    public long position() {
+        var data = writer.getLiveCommitData();
+        if (data != null) {
+            for (Map.Entry<String, String> entry : data) {
+                if (entry.getKey().equals(POSITION)) {
+                    return Long.parseLong(entry.getValue());
+                }
+            }
+        }
+        return 0;
+    }
+
+    /** How many documents can be found. */
+    public int size() throws IOException {
+        return with(searcher -> searcher.getIndexReader().numDocs());
+    }
+
+    /** Names of all fields that a document has a value of, in alphabetical order. */
+    public List<String> fields() throws IOException {
+        return with(searcher -> {
+            var names = new TreeSet<String>();
+            for (FieldInfo field : FieldInfos.getMergedFieldInfos(searcher.getIndexReader())) {
+                if (field.name.startsWith(Indexed.WHOLE)) {
+                    names.add(field.name.substring(Indexed.WHOLE.length()));
+                }
+            }
+            return List.copyOf(names);
+        });
+    }
+
+    private interface Looking<T> {
+        T at(IndexSearcher searcher) throws IOException;
+    }
+
+    private <T> T with(Looking<T> looking) throws IOException {
+        IndexSearcher searcher = searchers.acquire();
+        try {
+            return looking.at(searcher);
+        } finally {
+            searchers.release(searcher);
+        }
+    }
+
+    /** What matches. Where nothing does, and words or values one letter off are there, those. */
+    public Answer search(Search search) throws IOException {
+        return with(searcher -> {
+            Queries queries = new Queries(searcher.getIndexReader());
+            Answer exact = search(searcher, search, queries.of(search.line(), Map.of()), List.of());
+            return exact.total() > 0 ? exact : near(searcher, search, queries, exact);
+        });
+    }
+
+    private Answer near(IndexSearcher searcher, Search search, Queries queries, Answer exact) throws IOException {
+        NearMisses misses = new NearMisses(searcher.getIndexReader());
+        Map<Integer, Query> instead = new HashMap<>();
+        List<Answer.Near> near = new ArrayList<>();
+        List<SearchLine.Part> parts = search.line().parts();
+        for (int i = 0; i < parts.size(); i++) {
+            if (searcher.count(Queries.seen(queries.of(parts.get(i)), search.kinds())) > 0) {
+                continue;
+            }
+            BooleanQuery.Builder any = new BooleanQuery.Builder();
+            List<String> said = new ArrayList<>();
+            for (Term term : misses.of(parts.get(i))) {
+                if (searcher.count(Queries.seen(new TermQuery(term), search.kinds())) > 0) {
+                    any.add(new TermQuery(term), Occur.SHOULD);
+                    said.add(asFiled(searcher.getIndexReader(), term));
+                }
+            }
+            if (!said.isEmpty()) {
+                instead.put(i, any.build());
+                near.add(new Answer.Near(i, said));
+            }
+        }
+        return near.isEmpty() ? exact : search(searcher, search, queries.of(search.line(), instead), near);
+    }
+
+    /** A value as it was filed; a word as it is compared. */
+    private static String asFiled(IndexReader reader, Term term) throws IOException {
+        if (term.field().startsWith(Indexed.WHOLE)) {
+            String field = Indexed.KNOWN + term.field().substring(Indexed.WHOLE.length());
+            for (String known : KnownTerms.beginning(reader, field, term.text() + " ", 1)) {
+                return known.substring(known.indexOf(' ') + 1);
+            }
+        }
+        return term.text();
+    }
+
+    private Answer search(IndexSearcher searcher, Search search, Query query, List<Answer.Near> near)
+            throws IOException {
+        Query seen = Queries.seen(query, search.kinds());
+        int most = Math.max(1, search.from() + search.most());
+        var top = new TopFieldCollectorManager(sort(search.sort()), most, null, Integer.MAX_VALUE);
+        Object[] found = searcher.search(seen, new MultiCollectorManager(top, new FacetsCollectorManager()));
+        TopFieldDocs docs = (TopFieldDocs) found[0];
+        List<Long> ids = new ArrayList<>();
+        for (int i = search.from(); i < Math.min(docs.scoreDocs.length, most); i++) {
+            ids.add(Long.parseLong(
+                    searcher.storedFields().document(docs.scoreDocs[i].doc).get(Indexed.ID)));
+        }
+        return new Answer(ids, (int) docs.totalHits.value, counts(searcher, (FacetsCollector) found[1]), near);
+    }
+
+    private static Sort sort(Search.Sort sort) {
+        var newest = new SortField(Indexed.FILED, SortField.Type.LONG, sort.by() != null || sort.down());
+        var last = new SortField(Indexed.ID, SortField.Type.LONG, sort.by() != null || sort.down());
+        if (sort.by() == null || sort.by().equals(Indexed.FILED)) {
+            return new Sort(
+                    new SortField(Indexed.FILED, SortField.Type.LONG, sort.down()),
+                    new SortField(Indexed.ID, SortField.Type.LONG, sort.down()));
+        }
+        var by = new SortField(Indexed.SORT + sort.by(), SortField.Type.STRING, sort.down());
+        by.setMissingValue(sort.down() ? SortField.STRING_FIRST : SortField.STRING_LAST);
+        return new Sort(by, newest, last);
+    }
+
+    private Map<Answer.Facet, List<Answer.Count>> counts(IndexSearcher searcher, FacetsCollector found)
+            throws IOException {
+        Map<Answer.Facet, List<Answer.Count>> counts = new EnumMap<>(Answer.Facet.class);
+        if (searcher.getIndexReader().numDocs() == 0) {
+            return counts;
+        }
+        Facets counted = new SortedSetDocValuesFacetCounts(counting(searcher.getIndexReader()), found);
+        for (Answer.Facet facet : Answer.Facet.values()) {
+            FacetResult result = counted.getTopChildren(VALUES_OF_FACET, facet.field());
+            if (result != null) {
+                List<Answer.Count> values = new ArrayList<>();
+                for (var value : result.labelValues) {
+                    values.add(new Answer.Count(value.label, value.value.intValue()));
+                }
+                counts.put(facet, values);
+            }
+        }
+        return counts;
+    }
+
+    private synchronized SortedSetDocValuesReaderState counting(IndexReader reader) throws IOException {
+        if (counting == null || counting.getReader() != reader) {
+            counting = new DefaultSortedSetDocValuesReaderState(reader, facets);
+        }
+        return counting;
+    }
+
+    /**
+     * Values that exist and begin so, as somebody may see them.
+     *
+     * @param fields to look in
+     */
+    public List<Answer.Known> known(List<String> fields, String beginning, Collection<String> kinds, int most)
+            throws IOException {
+        String begins = Plain.whole(beginning);
+        return with(searcher -> {
+            IndexReader reader = searcher.getIndexReader();
+            List<Answer.Known> found = new ArrayList<>();
+            for (String field : fields) {
+                for (String known : KnownTerms.beginning(reader, Indexed.KNOWN + field, begins, most * UNSEEN)) {
+                    var term = new TermQuery(new Term(Indexed.KNOWN + field, known));
+                    int documents = searcher.count(Queries.seen(term, kinds));
+                    if (documents > 0 && found.size() < most) {
+                        found.add(new Answer.Known(field, known.substring(known.indexOf(' ') + 1), documents));
+                    }
+                }
+            }
+            return found;
+        });
+    }
+
+    @Override
+    public void close() throws IOException {
+        searchers.close();
+        // What was not kept is taken in again from what is filed.
+        writer.rollback();
+        directory.close();
+    }
+}
