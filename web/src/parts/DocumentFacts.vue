@@ -28,9 +28,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
     </div>
     <h1 dir="auto">{{ about.title }}</h1>
     <p class="soft">
-      {{
-        t('archive.from', { batch: about.batch, when: moment(about.filedAt), by: opened.document.filedBy })
-      }}
+      {{ t('archive.from', { batch: about.batch, when: moment(about.filedAt), by: about.filedBy }) }}
     </p>
     <FactList :facts="facts" />
     <p v-if="opened.registers.length" class="soft">
@@ -42,7 +40,10 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
       <kbd>B</kbd>
     </p>
     <template v-if="asked">
-      <h2>{{ hits.length ? t('archive.hits', hits.length) : t('archive.noHits') }}</h2>
+      <h2>
+        {{ hits.length ? t('archive.hits', hits.length) : t('archive.noHits') }}
+        <kbd v-if="hits.length">N</kbd>
+      </h2>
       <ol>
         <li v-for="(h, i) in hits" :key="i">
           <ElButton link class="hit" @click="$emit('show', h.page)">

@@ -8,6 +8,8 @@ import { moment } from './times'
 /** A document that was found: its first page, the hit as it stands on the paper, its values. */
 defineProps<{ found: Schema['Found']; at: boolean }>()
 defineEmits<{ open: [] }>()
+/** Whether it is to be taken along with others. */
+const chosen = defineModel<boolean>('chosen', { required: true })
 const { t } = useI18n()
 </script>
 
@@ -16,10 +18,11 @@ const { t } = useI18n()
     <img :src="archivePicture(found.id, found.hit?.page ?? found.firstPage, 900)" loading="lazy" alt="" />
     <div class="what">
       <header>
+        <ElCheckbox v-model="chosen" :aria-label="t('archive.choose', { title: found.title })" @click.stop />
         <a href="#" dir="auto" @click.prevent.stop="$emit('open')">{{ found.title }}</a>
         <span class="soft">
           {{ t('archive.pages', found.pageCount) }} ·
-          {{ t('archive.filed', { when: moment(found.filedAt) }) }}
+          {{ t('archive.filed', { when: moment(found.filedAt), by: found.filedBy }) }}
         </span>
       </header>
       <Snippet
@@ -53,8 +56,8 @@ const { t } = useI18n()
   box-shadow: inset 4px 0 0 var(--petrol);
 }
 img {
-  width: 170px;
-  height: 150px;
+  width: 128px;
+  height: 112px;
   object-fit: cover;
   object-position: top;
   border: 1px solid var(--line);
@@ -70,6 +73,7 @@ img {
 }
 header {
   display: flex;
+  align-items: center;
   flex-wrap: wrap;
   gap: 2px 12px;
 }

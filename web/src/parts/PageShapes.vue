@@ -87,6 +87,10 @@ svg.drag {
   stroke: #8a6a00;
   stroke-width: 1px;
 }
+.shape.hitNow rect {
+  fill: rgb(250 204 60 / 55%);
+  stroke: var(--petrol);
+}
 .shape.other rect {
   stroke: #8795a0;
   stroke-width: 1px;

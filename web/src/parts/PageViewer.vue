@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Box } from '../api/client'
+import type { Box, Schema } from '../api/client'
 import { useZoom } from '../composables/useZoom'
 import PageMagnifier from './PageMagnifier.vue'
 import PageShapes from './PageShapes.vue'
+import PageText from './PageText.vue'
 import type { Shape } from './shapes'
 
 /** A page as large as can be: scrolls, zooms, shows shapes on itself, takes clicked words and dragged boxes. */
@@ -26,6 +27,8 @@ const props = defineProps<{
   turn?: number
   lean?: number
   lens?: boolean
+  /** What is printed, to be selected; words and boxes are not taken then. */
+  text?: Schema['TextLine'][]
 }>()
 const emit = defineEmits<{ word: [index: number, more: boolean]; box: [box: Box, more: boolean] }>()
 
@@ -102,6 +105,7 @@ function wheel(e: WheelEvent) {
         @pointerup="up"
         @pointerleave="leave"
       />
+      <PageText v-if="text" v-bind="{ scale, widthMm, heightMm, turn, lean }" :lines="text" />
       <PageMagnifier v-if="spot" v-bind="{ widthMm, heightMm, scale }" :src="fine ?? src" :at="spot" />
     </div>
   </div>

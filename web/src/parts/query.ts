@@ -1,15 +1,24 @@
-/** One part of a search line as a chip that can be taken away. */
-export interface Chip {
-  raw: string
-  field: string
-  text: string
+/** Where a part stands in the line. */
+interface Place {
+  from: number
+  to: number
 }
 
-const PART = /(?:([\p{L}][\p{L}\d-]*):)?(?:"([^"]*)"?|(\S+))/gu
+const tidy = (line: string) =>
+  line
+    .replace(/\s+/g, ' ')
+    .replace(/^(\s*OR\b)+|(\bOR\s*)+$/g, '')
+    .replace(/\bOR( OR)+\b/g, 'OR')
+    .trim()
 
-/** The line as the server understands it: field:part, "words together", single words. */
-export function chips(line: string): Chip[] {
-  return [...line.matchAll(PART)].map((m) => ({ raw: m[0], field: m[1] ?? '', text: m[2] ?? m[3] ?? '' }))
+/** The line without one of its parts, and without an OR that then joins nothing. */
+export function without(line: string, { from, to }: Place) {
+  const before = line.slice(0, from)
+  const after = line.slice(to)
+  const joined = /\bOR\s*$/.test(before)
+  return tidy(joined ? before.replace(/\bOR\s*$/, '') + after : before + after.replace(/^\s*OR\b/, ''))
 }
 
-export const without = (line: string, raw: string) => line.replace(raw, '').replace(/\s+/g, ' ').trim()
+/** The line narrowed to documents whose field has exactly this value. */
+export const narrowed = (line: string, field: string, value: string) =>
+  tidy(`${line} ${field}:="${value.replaceAll('"', ' ')}"`)

@@ -3,7 +3,7 @@ import type { Box, Schema } from '../api/client'
 /** Something drawn on a page: where, what kind of thing it is, and what is said of it. */
 export interface Shape {
   box: Box
-  kind: 'mark' | 'field' | 'hit' | 'stake' | 'finding' | 'other'
+  kind: 'mark' | 'field' | 'hit' | 'hitNow' | 'stake' | 'finding' | 'other'
   label?: string
   /** The box lies around print: its sides run along the print, not along the page. */
   print?: boolean

@@ -211,6 +211,7 @@ export const found = (id: number, hit: Schema['Hit'] | null): Schema['Found'] =>
   type: 'letter',
   title: `Letter ${id}`,
   firstPage: 1,
+  filedBy: 'M. Tarrow',
   pageCount: 2,
   fields: [
     { name: 'vessel', title: 'Vessel', value: 'PM-4821-K' },

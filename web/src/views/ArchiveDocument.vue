@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { api, archivePicture, repairsOf } from '../api/client'
+import { api, archivePicture, repairsOf, type Schema } from '../api/client'
 import { useHeld } from '../composables/useHeld'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
@@ -17,6 +17,8 @@ const { t } = useI18n()
 const route = useRoute()
 const router = useRouter()
 const pageNo = ref(0)
+/** Of the lines with hits: the one that was stepped to. */
+const hitNo = ref(-1)
 const q = computed(() => String(route.query.q ?? ''))
 
 const {
@@ -29,13 +31,29 @@ const {
     params: { path: { id: Number(props.id) }, query: { q: q.value } },
   }),
 )
-watch(opened, (o) => o && (pageNo.value = o.document.hits[0]?.page ?? o.pages[0].no))
+watch(opened, (o) => {
+  if (o) pageNo.value = o.document.hits[0]?.page ?? o.pages[0].no
+})
+const text = ref<Schema['TextLine'][]>([])
+watch(pageNo, async (page) => {
+  text.value = []
+  const { data } = await api.GET('/api/archive/{id}/pages/{page}/text', {
+    params: { path: { id: Number(props.id), page } },
+  })
+  if (page === pageNo.value) text.value = data ?? []
+})
 
 const page = computed(() => opened.value?.pages.find((p) => p.no === pageNo.value))
 const pages = computed(() => opened.value?.pages.map((p) => p.no) ?? [])
 const hits = computed(() => opened.value?.document.hits ?? [])
 const hitsOn = (no: number) => hits.value.filter((h) => h.page === no).length
 const repairs = computed(() => repairsOf(page.value && { image: page.value }))
+const hit = computed(() => hits.value[hitNo.value])
+function stepHit(by: number) {
+  if (!hits.value.length) return
+  hitNo.value = (hitNo.value + by + hits.value.length) % hits.value.length
+  pageNo.value = hit.value!.page
+}
 /** The page as it was received, while the key is held. */
 const received = useHeld('b')
 const picture = (width: number) => archivePicture(props.id, pageNo.value, width, received.value)
@@ -43,7 +61,9 @@ const straightened = computed(() => !received.value && repairs.value.some((r) =>
 const shapes = computed(() =>
   hits.value
     .filter((h) => h.page === pageNo.value)
-    .flatMap((h) => h.words.map((box): Shape => ({ box, kind: 'hit', print: true }))),
+    .flatMap((h) =>
+      h.words.map((box): Shape => ({ box, kind: h === hit.value ? 'hitNow' : 'hit', print: true })),
+    ),
 )
 // The large pictures of the pages beside this one are made while this one is looked at.
 watch(pageNo, (no) => {
@@ -55,10 +75,12 @@ watch(pageNo, (no) => {
 function step(by: number) {
   pageNo.value = pages.value[pages.value.indexOf(pageNo.value) + by] ?? pageNo.value
 }
-const back = () => void router.push({ name: 'archive', query: { q: q.value || undefined } })
+const back = () => void router.push({ name: 'archive', query: route.query })
 useKeys([
   { key: '←', on: ['ArrowLeft'], label: t('pageDesk.left'), run: () => step(-1) },
   { key: '→', on: ['ArrowRight'], label: t('pageDesk.right'), run: () => step(1) },
+  { key: 'N', on: ['n'], label: t('archive.nextHit'), run: () => stepHit(1) },
+  { key: 'Shift+N', on: ['N'], label: t('archive.lastHit'), run: () => stepHit(hitNo.value < 0 ? 0 : -1) },
   { key: 'B', on: ['b', 'B'], label: t('pageDesk.before'), run: () => (received.value = true) },
   { key: 'Esc', on: ['Escape'], label: t('archive.back'), run: back },
 ])
@@ -77,6 +99,8 @@ useKeys([
           :width-mm="page.widthMm"
           :height-mm="page.heightMm"
           :shapes="shapes"
+          :text="text"
+          :focus="hit?.box ?? null"
           :turn="straightened ? -page.lean : 0"
           :lean="page.lean"
         />

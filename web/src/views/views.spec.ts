@@ -45,12 +45,15 @@ const vessels = { name: 'vessels', columns: ['registration'], rows: 2, faults: [
 const board = (rows: Schema['Row'][]) => ({ batches: rows, now: '2026-11-23T12:00:00Z' })
 const result = (all: Schema['Found'][], archived: number) => ({
   found: all,
+  total: all.length,
+  understood: [{ from: 0, to: 4, nothing: false, not: false, or: false, text: 'dues', instead: ['dude'] }],
+  facets: [{ field: 'type', values: [{ value: 'Letter', documents: 1 }] }],
   archived,
-  more: false,
-  fieldNames: ['vessel'],
+  behind: 3,
+  fields: [{ name: 'vessel', title: 'Vessel' }],
 })
 const opened = (hits: Schema['Hit'][]) => ({
-  document: { document: found(1, hits[0] ?? null), pages: [4, 5], hits, path: 'x', filedBy: 'M. Tarrow' },
+  document: { document: found(1, hits[0] ?? null), pages: [4, 5], hits, path: 'x' },
   pages: [4, 5].map((no) => ({ no, widthMm: 210, heightMm: 297, lean: 0, repairs: [] })),
   registers: [{ register: 'vessels', version: 3 }],
 })
@@ -161,7 +164,15 @@ const views: Record<string, Case> = {
     empty: [{ '/api/archive': result([], 0) }, 'The archive is empty.'],
     full: [
       { '/api/archive': result([found(1, hit(1, 'the dues for'))], 9) },
-      ['Letter 1', 'Vessel', 'PM-4821-K', '2 pages', '1 document'],
+      [
+        'Letter 1',
+        'Vessel',
+        'PM-4821-K',
+        '2 pages',
+        '1 document',
+        'one letter off:dude',
+        '3 documents are not taken in',
+      ],
     ],
   },
   ArchiveDocument: {

@@ -30,6 +30,7 @@ export default {
   changedPassword: 'changed the password',
   refused: 'was refused: {request}',
   lookedAt: 'looked at document {document}',
+  tookResults: 'took the table of what {line} finds in the archive',
   tookFile: 'took the file of document {document}',
   scanBrokenOff: 'was stopped while it was scanned, after {sheets} whole sheets',
   toldLate: 'told {to} that it is late',

@@ -8,6 +8,7 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.apache.lucene.document.Document;
 import org.apache.lucene.document.DoublePoint;
@@ -53,6 +54,8 @@ final class Indexed {
     static final String BATCH = "batch";
     static final String BY = "by";
     static final String YEAR = "year";
+    /** What is known of a document that does not stand on it. */
+    static final Set<String> OF_FILING = Set.of(TYPE, STREAM, BATCH, BY, YEAR, FILED);
 
     /** Letters of a part of a value that are looked for together. */
     static final int TOGETHER = 3;

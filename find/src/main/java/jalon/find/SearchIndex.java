@@ -5,23 +5,21 @@ import java.nio.file.Path;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.core.WhitespaceTokenizer;
-import org.apache.lucene.facet.FacetResult;
-import org.apache.lucene.facet.Facets;
 import org.apache.lucene.facet.FacetsCollector;
 import org.apache.lucene.facet.FacetsCollectorManager;
-import org.apache.lucene.facet.FacetsConfig;
-import org.apache.lucene.facet.sortedset.DefaultSortedSetDocValuesReaderState;
-import org.apache.lucene.facet.sortedset.SortedSetDocValuesFacetCounts;
-import org.apache.lucene.facet.sortedset.SortedSetDocValuesReaderState;
+import org.apache.lucene.index.CorruptIndexException;
 import org.apache.lucene.index.FieldInfo;
 import org.apache.lucene.index.FieldInfos;
+import org.apache.lucene.index.IndexFormatTooNewException;
+import org.apache.lucene.index.IndexFormatTooOldException;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
@@ -50,25 +48,39 @@ public final class SearchIndex implements AutoCloseable {
     /** Of words on different pages, so that none of them stand beside each other. */
     private static final int BETWEEN_PAGES = 100;
 
-    private static final int VALUES_OF_FACET = 12;
-
     /** So many values are looked at for each that is told, since some may not be seen by who asks. */
     private static final int UNSEEN = 10;
 
     private final Directory directory;
     private final IndexWriter writer;
     private final SearcherManager searchers;
-    private final FacetsConfig facets = new FacetsConfig();
     private final ZoneId zone;
 
-    /** Of the newest reader: what makes counting quick is made once for each. */
-    private SortedSetDocValuesReaderState counting;
+    /** A search of many documents is done by all processors. */
+    private final ExecutorService threads =
+            Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), work -> {
+                Thread thread = new Thread(work, "searching");
+                thread.setDaemon(true);
+                return thread;
+            });
+
+    private final FacetCounts counting = new FacetCounts(threads);
+
+    /** Of how a document lies in the index: one of another form is made anew. */
+    private static final String FORM = "form";
+
+    private static final String FORM_NOW = "1";
 
     private SearchIndex(Directory directory, ZoneId zone) throws IOException {
         this.directory = directory;
         this.zone = zone;
         this.writer = new IndexWriter(directory, new IndexWriterConfig(new Words()));
-        this.searchers = new SearcherManager(writer, new SearcherFactory());
+        this.searchers = new SearcherManager(writer, new SearcherFactory() {
+            @Override
+            public IndexSearcher newSearcher(IndexReader reader, IndexReader before) {
+                return new IndexSearcher(reader, threads);
+            }
+        });
     }
 
     /**
@@ -79,11 +91,25 @@ public final class SearchIndex implements AutoCloseable {
     public static SearchIndex open(Path folder, ZoneId zone) throws IOException {
         Directory directory = FSDirectory.open(folder);
         try {
+            return new SearchIndex(directory, zone).ofThisForm();
+        } catch (CorruptIndexException | IndexFormatTooOldException | IndexFormatTooNewException e) {
+            for (String file : directory.listAll()) {
+                directory.deleteFile(file);
+            }
             return new SearchIndex(directory, zone);
         } catch (IOException | RuntimeException e) {
             directory.close();
             throw e;
         }
+    }
+
+    private SearchIndex ofThisForm() throws IOException {
+        if (!FORM_NOW.equals(kept(FORM)) && writer.getDocStats().maxDoc > 0) {
+            clear();
+            keep(0);
+            refresh();
+        }
+        return this;
     }
 
     /** Words are parted by blanks already. */
@@ -102,7 +128,7 @@ public final class SearchIndex implements AutoCloseable {
     /** Takes a document in, in place of what it was before. */
     public void put(Searchable document) throws IOException {
         writer.updateDocument(
-                new Term(Indexed.ID, Long.toString(document.id())), facets.build(Indexed.of(document, zone)));
+                new Term(Indexed.ID, Long.toString(document.id())), counting.counted(Indexed.of(document, zone)));
     }
 
     public void remove(long id) throws IOException {
@@ -120,21 +146,27 @@ public final class SearchIndex implements AutoCloseable {
 
     /** Keeps what was put and removed. @param position how far what is filed has been taken in */
     public void keep(long position) throws IOException {
-        writer.setLiveCommitData(Map.of(POSITION, Long.toString(position)).entrySet());
+        writer.setLiveCommitData(
+                Map.of(POSITION, Long.toString(position), FORM, FORM_NOW).entrySet());
         writer.commit();
     }
 
     /** How far what is filed had been taken in when it was kept last; 0 at first. */
     public long position() {
+        String position = kept(POSITION);
+        return position == null ? 0 : Long.parseLong(position);
+    }
+
+    private String kept(String name) {
         var data = writer.getLiveCommitData();
         if (data != null) {
             for (Map.Entry<String, String> entry : data) {
-                if (entry.getKey().equals(POSITION)) {
-                    return Long.parseLong(entry.getValue());
+                if (entry.getKey().equals(name)) {
+                    return entry.getValue();
                 }
             }
         }
-        return 0;
+        return null;
     }
 
     /** How many documents can be found. */
@@ -225,7 +257,11 @@ public final class SearchIndex implements AutoCloseable {
             ids.add(Long.parseLong(
                     searcher.storedFields().document(docs.scoreDocs[i].doc).get(Indexed.ID)));
         }
-        return new Answer(ids, (int) docs.totalHits.value, counts(searcher, (FacetsCollector) found[1]), near);
+        return new Answer(
+                ids,
+                (int) docs.totalHits.value,
+                counting.of(searcher.getIndexReader(), (FacetsCollector) found[1]),
+                near);
     }
 
     private static Sort sort(Search.Sort sort) {
@@ -239,33 +275,6 @@ public final class SearchIndex implements AutoCloseable {
         var by = new SortField(Indexed.SORT + sort.by(), SortField.Type.STRING, sort.down());
         by.setMissingValue(sort.down() ? SortField.STRING_FIRST : SortField.STRING_LAST);
         return new Sort(by, newest, last);
-    }
-
-    private Map<Answer.Facet, List<Answer.Count>> counts(IndexSearcher searcher, FacetsCollector found)
-            throws IOException {
-        Map<Answer.Facet, List<Answer.Count>> counts = new EnumMap<>(Answer.Facet.class);
-        if (searcher.getIndexReader().numDocs() == 0) {
-            return counts;
-        }
-        Facets counted = new SortedSetDocValuesFacetCounts(counting(searcher.getIndexReader()), found);
-        for (Answer.Facet facet : Answer.Facet.values()) {
-            FacetResult result = counted.getTopChildren(VALUES_OF_FACET, facet.field());
-            if (result != null) {
-                List<Answer.Count> values = new ArrayList<>();
-                for (var value : result.labelValues) {
-                    values.add(new Answer.Count(value.label, value.value.intValue()));
-                }
-                counts.put(facet, values);
-            }
-        }
-        return counts;
-    }
-
-    private synchronized SortedSetDocValuesReaderState counting(IndexReader reader) throws IOException {
-        if (counting == null || counting.getReader() != reader) {
-            counting = new DefaultSortedSetDocValuesReaderState(reader, facets);
-        }
-        return counting;
     }
 
     /**
@@ -295,6 +304,7 @@ public final class SearchIndex implements AutoCloseable {
     @Override
     public void close() throws IOException {
         searchers.close();
+        threads.shutdown();
         // What was not kept is taken in again from what is filed.
         writer.rollback();
         directory.close();

@@ -141,7 +141,7 @@ public record SearchLine(List<Part> parts) {
         for (int at = 0; at < tokens.size(); at++) {
             int length = near.contains(tokens.get(at)) ? 1 : 0;
             for (Part part : parts) {
-                length = part.not() ? length : Math.max(length, matched(part, tokens, at));
+                length = marks(part) ? Math.max(length, matched(part, tokens, at)) : length;
             }
             for (int i = at; i < at + length; i++) {
                 if (!marked.contains(owners.get(i))) {
@@ -149,8 +149,29 @@ public record SearchLine(List<Part> parts) {
                 }
             }
         }
+        for (int i = 0; i < printed.size(); i++) {
+            String word = printed.get(i);
+            if (!marked.contains(i) && parts.stream().anyMatch(p -> marks(p) && isInside(p, word))) {
+                marked.add(i);
+            }
+        }
         marked.sort(null);
         return marked;
+    }
+
+    /** Of numbers and the like any part may have been remembered, and it is not where a token begins. */
+    private static boolean isInside(Part part, String printed) {
+        String text = Plain.whole(part.text());
+        boolean anywhere = part.kind() == Kind.IN_FIELD
+                || (part.kind() == Kind.WORD || part.kind() == Kind.JOINED)
+                        && text.codePoints().anyMatch(Character::isDigit);
+        return anywhere
+                && text.length() >= Indexed.TOGETHER
+                && Plain.whole(printed).contains(text);
+    }
+
+    private boolean marks(Part part) {
+        return !part.not() && (part.field() == null || !Indexed.OF_FILING.contains(part.field()));
     }
 
     /** How many tokens from this one on are the part's. */

@@ -3,6 +3,7 @@ package jalon.find;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -158,6 +159,22 @@ class SearchIndexTest {
         assertThat(index.known(List.of("owner", "vessel"), "luk", null, 5))
                 .containsExactly(new Answer.Known("owner", "Łukasz Größer", 1));
         assertThat(search("", Set.of(), Search.Sort.NEWEST).total()).isZero();
+    }
+
+    @Test
+    void anIndexThatCannotBeReadIsBegunAnew() throws Exception {
+        index.keep(17);
+        index.close();
+        try (var files = Files.list(folder)) {
+            for (Path file : files.toList()) {
+                if (file.getFileName().toString().startsWith("segments_")) {
+                    Files.writeString(file, "not an index");
+                }
+            }
+        }
+        index = SearchIndex.open(folder, ZONE);
+        assertThat(index.position()).isZero();
+        assertThat(index.size()).isZero();
     }
 
     @Test

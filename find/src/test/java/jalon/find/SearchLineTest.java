@@ -11,7 +11,18 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class SearchLineTest {
     private static final Map<String, String> FIELDS = Map.of(
-            "vessel", "vessel", "owner", "owner", "written", "written", "Written on", "written", "amount", "amount");
+            "type",
+            "type",
+            "vessel",
+            "vessel",
+            "owner",
+            "owner",
+            "written",
+            "written",
+            "Written on",
+            "written",
+            "amount",
+            "amount");
 
     private static SearchLine line(String typed) {
         return SearchLine.of(typed, FIELDS);
@@ -94,6 +105,8 @@ class SearchLineTest {
     void printedWordsAreMarked() {
         List<String> printed = List.of("Registration:", "PM-4821-K,", "harbour", "dues", "unregistered", "Łukasz");
         assertThat(line("regis").marked(printed, List.of())).containsExactly(0);
+        assertThat(line("vessel:21-k type:harbour").marked(printed, List.of())).containsExactly(1);
+        assertThat(line("821").marked(printed, List.of())).containsExactly(1);
         assertThat(line("PM-48").marked(printed, List.of())).containsExactly(1);
         assertThat(line("\"harbour dues\" -regis").marked(printed, List.of())).containsExactly(2, 3);
         assertThat(line("\"dues harbour\" lukasz").marked(printed, List.of())).containsExactly(5);

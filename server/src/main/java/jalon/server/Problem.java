@@ -39,6 +39,16 @@ public enum Problem {
     HEADER_COUNTS(Kind.INPUT),
     @JsonProperty("notInArchive")
     NOT_IN_ARCHIVE(Kind.MISSING),
+    @JsonProperty("tooFarDown")
+    TOO_FAR_DOWN(Kind.INPUT, "most"),
+    @JsonProperty("nothingAsked")
+    NOTHING_ASKED(Kind.INPUT),
+    @JsonProperty("searchName")
+    SEARCH_NAME(Kind.INPUT, "most"),
+    @JsonProperty("tooManySearches")
+    TOO_MANY_SEARCHES(Kind.INPUT, "most"),
+    @JsonProperty("bundleSize")
+    BUNDLE_SIZE(Kind.INPUT, "most"),
     @JsonProperty("documentHasNoPage")
     DOCUMENT_HAS_NO_PAGE(Kind.MISSING, "page"),
     @JsonProperty("noSuchDocument")

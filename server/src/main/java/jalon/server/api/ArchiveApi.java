@@ -2,12 +2,16 @@ package jalon.server.api;
 
 import jalon.core.image.Repair;
 import jalon.server.archive.Archive;
+import jalon.server.archive.ArchiveSearch;
+import jalon.server.archive.DocumentBundle;
+import jalon.server.archive.SavedSearches;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
 import jalon.server.register.FiledVersions;
+import java.nio.file.Path;
 import java.security.Principal;
 import java.util.List;
 import org.springframework.core.io.FileSystemResource;
@@ -16,23 +20,41 @@ import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
 /** Finding filed documents. All that a reader sees. */
 @RestController
 @RequestMapping("/api/archive")
 class ArchiveApi {
     private final Archive archive;
+    private final ArchiveSearch search;
+    private final SavedSearches searches;
+    private final DocumentBundle bundle;
     private final Batches batches;
     private final FiledVersions versions;
     private final PageRenditions renditions;
     private final ActivityLog log;
 
-    ArchiveApi(Archive archive, Batches batches, FiledVersions versions, PageRenditions renditions, ActivityLog log) {
+    ArchiveApi(
+            Archive archive,
+            ArchiveSearch search,
+            SavedSearches searches,
+            DocumentBundle bundle,
+            Batches batches,
+            FiledVersions versions,
+            PageRenditions renditions,
+            ActivityLog log) {
+        this.search = search;
+        this.searches = searches;
+        this.bundle = bundle;
         this.log = log;
         this.archive = archive;
         this.batches = batches;
@@ -40,9 +62,72 @@ class ArchiveApi {
         this.renditions = renditions;
     }
 
+    /**
+     * @param sort name of a field, behind a minus for the largest first; empty for what was filed last
+     * @param from how many results to pass over
+     */
     @GetMapping
-    Archive.Result searchArchive(@RequestParam(defaultValue = "") String q) {
-        return archive.search(q);
+    ArchiveSearch.Result searchArchive(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "") String sort,
+            @RequestParam(defaultValue = "0") int from) {
+        return search.search(q, sort, Math.max(0, from));
+    }
+
+    @GetMapping("/suggestions")
+    List<ArchiveSearch.Suggestion> archiveSuggestions(@RequestParam(defaultValue = "") String q) {
+        return search.suggest(q);
+    }
+
+    @GetMapping(value = "/results.csv", produces = "text/csv;charset=UTF-8")
+    ResponseEntity<String> archiveResults(
+            @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String sort, Principal who) {
+        String csv = search.csv(q, sort);
+        log.add(who.getName(), Act.TOOK_RESULTS.with(q));
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"found.csv\"")
+                .body(csv);
+    }
+
+    /** One after the other in one file. @param ids of the documents, in the order wanted */
+    @GetMapping(value = "/files.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<StreamingResponseBody> archivedFilesAsPdf(@RequestParam List<Long> ids, Principal who) {
+        List<Path> files = taken(ids, who);
+        return attached("documents.pdf", out -> bundle.pdf(files, out));
+    }
+
+    /** Each as a file of its own. @param ids of the documents */
+    @GetMapping(value = "/files.zip", produces = "application/zip")
+    ResponseEntity<StreamingResponseBody> archivedFilesAsZip(@RequestParam List<Long> ids, Principal who) {
+        List<Path> files = taken(ids, who);
+        return attached("documents.zip", out -> bundle.zip(files, out));
+    }
+
+    private List<Path> taken(List<Long> ids, Principal who) {
+        List<Path> files = bundle.files(ids);
+        ids.forEach(id -> log.add(who.getName(), archive.batchOf(id).id(), Act.TOOK_FILE.with(id)));
+        return files;
+    }
+
+    private static ResponseEntity<StreamingResponseBody> attached(String name, StreamingResponseBody body) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+                .body(body);
+    }
+
+    @GetMapping("/searches")
+    List<SavedSearches.SavedSearch> savedSearches(Principal who) {
+        return searches.of(who.getName());
+    }
+
+    @PutMapping("/searches")
+    List<SavedSearches.SavedSearch> keepSearch(@RequestBody SavedSearches.SavedSearch wanted, Principal who) {
+        return searches.keep(who.getName(), wanted);
+    }
+
+    @DeleteMapping("/searches")
+    List<SavedSearches.SavedSearch> removeSearch(@RequestParam String name, Principal who) {
+        return searches.remove(who.getName(), name);
     }
 
     /**
@@ -75,6 +160,11 @@ class ArchiveApi {
                 versions.of(batch.id(), opened.document().kind().type()));
     }
 
+    @GetMapping("/{id}/pages/{page}/text")
+    List<Archive.TextLine> archivedPageText(@PathVariable long id, @PathVariable int page) {
+        return archive.text(id, page);
+    }
+
     /** @param received whether the page is wanted as it was received, and not as it was filed */
     @GetMapping("/{id}/pages/{page}/picture")
     ResponseEntity<Resource> archivedPagePicture(
@@ -92,8 +182,7 @@ class ArchiveApi {
     @GetMapping(value = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<Resource> archivedFile(@PathVariable long id, Principal who) {
         var file = archive.file(id);
-        Archive.Found document = archive.open(id, "").document();
-        log.add(who.getName(), batches.get(document.batch()).id(), Act.TOOK_FILE.with(id));
+        log.add(who.getName(), archive.batchOf(id).id(), Act.TOOK_FILE.with(id));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(

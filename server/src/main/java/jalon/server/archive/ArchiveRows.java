@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -15,7 +16,13 @@ import org.apache.ibatis.annotations.Select;
 @Mapper
 interface ArchiveRows {
     record DocumentRow(
-            long id, long batchId, int documentNo, Archive.Kind kind, List<String> pages, String path, Filed filed) {}
+            long id,
+            long batchId,
+            int documentNo,
+            FoundDocuments.Kind kind,
+            List<String> pages,
+            String path,
+            Filed filed) {}
 
     record Filed(String by, Instant at) {}
 
@@ -45,26 +52,47 @@ interface ArchiveRows {
     @Select("select document_id, name, value from archived_field where document_id = #{id}")
     List<FieldRow> fields(long id);
 
-    /** Each condition narrows; {@code words} are boolean full-text expressions. */
+    @Insert("insert into archive_change (document_id, at) values (#{documentId}, #{now})")
+    void changed(long documentId, Instant now);
+
+    /** Something that became of a document. */
+    record Change(long id, long documentId, Instant at) {}
+
+    @Select("select id, document_id, at from archive_change where id > #{after} order by id limit #{most}")
+    List<Change> changes(long after, int most);
+
+    @Select("select count(*) from archive_change where id > #{after}")
+    long changesAfter(long after);
+
+    String THESE = "<foreach collection='ids' item='i' open='(' separator=',' close=')'>#{i}</foreach>";
+
+    /** In no order. */
+    @Select({"<script>", "select " + COLUMNS + " from archived_document d where d.id in " + THESE, "</script>"})
+    @ResultMap("document")
+    List<DocumentRow> byIds(List<Long> ids);
+
     @Select({
         "<script>",
-        "select " + COLUMNS + " from archived_document d where 1 = 1",
-        "<foreach collection='words' item='w'>and exists (select 1 from archived_text t where t.document_id = d.id",
-        "  and match(t.words) against (#{w} in boolean mode))</foreach>",
-        "<foreach collection='parts' item='p'>and exists (select 1 from archived_field f where f.document_id = d.id",
-        "  and f.name = #{p.name} and f.value like #{p.value})</foreach>",
-        "<if test='type != null'>and d.type = #{type}</if>",
-        "<if test='batchId != null'>and d.batch_id = #{batchId}</if>",
-        "order by d.filed_at desc, d.id desc limit #{most}",
+        "select document_id, name, value from archived_field where document_id in " + THESE,
+        "order by document_id, name",
         "</script>"
     })
-    @ResultMap("document")
-    List<DocumentRow> search(
-            @Param("words") List<String> words,
-            @Param("parts") List<Map<String, String>> parts,
-            @Param("type") String type,
-            @Param("batchId") Long batchId,
-            @Param("most") int most);
+    List<FieldRow> fieldsOf(List<Long> ids);
+
+    /** The words of a page, line by line. */
+    record PageText(long documentId, int pageNo, String words) {}
+
+    @Select({
+        "<script>",
+        "select document_id, page_no, words from archived_text where page_no > 0 and document_id in " + THESE,
+        "order by document_id, page_no",
+        "</script>"
+    })
+    List<PageText> texts(List<Long> ids);
+
+    static Map<Long, List<PageText>> byDocument(List<PageText> pages) {
+        return pages.stream().collect(Collectors.groupingBy(PageText::documentId));
+    }
 
     /** The newest of other batches, with all of these values exactly. */
     @Select({
@@ -81,7 +109,4 @@ interface ArchiveRows {
 
     @Select("select count(*) from archived_document")
     long count();
-
-    @Select("select distinct name from archived_field order by name")
-    List<String> fieldNames();
 }

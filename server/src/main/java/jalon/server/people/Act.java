@@ -183,6 +183,8 @@ public enum Act {
     REFUSED("request"),
     @JsonProperty("lookedAt")
     LOOKED_AT("document"),
+    @JsonProperty("tookResults")
+    TOOK_RESULTS("line"),
     @JsonProperty("tookFile")
     TOOK_FILE("document"),
     @JsonProperty("signInWaits")

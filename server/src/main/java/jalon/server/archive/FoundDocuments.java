@@ -1,0 +1,175 @@
+package jalon.server.archive;
+
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.read.Line;
+import jalon.core.read.PageFacts;
+import jalon.core.stream.Field;
+import jalon.find.SearchLine;
+import jalon.server.batch.Batch;
+import jalon.server.batch.Batches;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.springframework.stereotype.Component;
+
+/** Archived documents as they are shown to who looked for them. */
+@Component
+class FoundDocuments {
+    private final ArchiveRows rows;
+    private final Batches batches;
+
+    FoundDocuments(ArchiveRows rows, Batches batches) {
+        this.rows = rows;
+        this.batches = batches;
+    }
+
+    /** @param page where the line stands, @param line text of the printed line with the hit, @param box of that line */
+    public record Hit(int page, PageSize paper, String line, Box box, List<Box> words) {}
+
+    /** How large a page is, in millimetres. */
+    public record PageSize(double widthMm, double heightMm) {}
+
+    /** A value as it was filed. @param title what people call the field, @param name what it is searched by */
+    public record FiledField(String name, String title, String value) {}
+
+    /**
+     * @param fields in the order of the document's type
+     * @param hit the first one, or null when no word of the page was asked for
+     */
+    public record Found(
+            long id,
+            String batch,
+            @JsonUnwrapped Kind kind,
+            @JsonUnwrapped Extent extent,
+            List<FiledField> fields,
+            Hit hit,
+            Instant filedAt,
+            String filedBy) {}
+
+    public record Kind(String stream, String type, String title) {}
+
+    /** @param firstPage number in its batch */
+    public record Extent(int firstPage, int pageCount) {}
+
+    /**
+     * What is to be marked.
+     *
+     * @param near words one letter off that were taken instead
+     */
+    record Marked(SearchLine line, List<String> near) {
+        static final Marked NOTHING = new Marked(new SearchLine(List.of()), List.of());
+
+        boolean isIn(String printed) {
+            return !line.isBlank()
+                    && !line.marked(List.of(printed.split(" ")), near).isEmpty();
+        }
+    }
+
+    /** Those that are still there, in the order of their numbers here. */
+    List<Found> of(List<Long> ids, Marked marked) {
+        if (ids.isEmpty()) {
+            return List.of();
+        }
+        Map<Long, ArchiveRows.DocumentRow> found = new HashMap<>();
+        rows.byIds(ids).forEach(d -> found.put(d.id(), d));
+        Map<Long, Map<String, String>> values = new HashMap<>();
+        rows.fieldsOf(ids)
+                .forEach(f -> values.computeIfAbsent(f.documentId(), d -> new LinkedHashMap<>())
+                        .put(f.name(), f.value()));
+        Map<Long, List<ArchiveRows.PageText>> texts =
+                marked.line().isBlank() ? Map.of() : ArchiveRows.byDocument(rows.texts(ids));
+        return ids.stream()
+                .map(found::get)
+                .filter(Objects::nonNull)
+                .map(d -> found(
+                        d,
+                        values.getOrDefault(d.id(), Map.of()),
+                        firstHit(d, texts.getOrDefault(d.id(), List.of()), marked)))
+                .toList();
+    }
+
+    private Found found(ArchiveRows.DocumentRow d, Map<String, String> values, Hit hit) {
+        List<Integer> pages = pages(d);
+        return new Found(
+                d.id(),
+                Batch.no(d.batchId()),
+                d.kind(),
+                new Extent(pages.get(0), pages.size()),
+                fields(d, values),
+                hit,
+                d.filed().at(),
+                d.filed().by());
+    }
+
+    /** Only the page with the hit is opened. */
+    private Hit firstHit(ArchiveRows.DocumentRow d, List<ArchiveRows.PageText> texts, Marked marked) {
+        for (ArchiveRows.PageText text : texts) {
+            if (text.words().lines().anyMatch(marked::isIn)) {
+                List<Hit> hits = new ArrayList<>();
+                hits(batches.facts(batches.get(d.batchId())).get(text.pageNo()), marked, 1, hits);
+                return hits.isEmpty() ? null : hits.get(0);
+            }
+        }
+        return null;
+    }
+
+    /** All hits of a document, in its order. */
+    List<Hit> hits(ArchiveRows.DocumentRow d, Marked marked, int most) {
+        List<Hit> hits = new ArrayList<>();
+        if (!marked.line().isBlank()) {
+            Map<Integer, PageFacts> facts = batches.facts(batches.get(d.batchId()));
+            pages(d).forEach(no -> hits(facts.get(no), marked, most, hits));
+        }
+        return hits;
+    }
+
+    private static void hits(PageFacts page, Marked marked, int most, List<Hit> hits) {
+        var paper = new PageSize(page.image().widthMm(), page.image().heightMm());
+        for (Line line : page.lines()) {
+            List<Word> words = line.words();
+            List<Integer> these =
+                    marked.line().marked(words.stream().map(Word::text).toList(), marked.near());
+            if (!these.isEmpty() && hits.size() < most) {
+                hits.add(new Hit(
+                        page.no(),
+                        paper,
+                        line.text(),
+                        line.box(),
+                        these.stream().map(i -> words.get(i).box()).toList()));
+            }
+        }
+    }
+
+    /** What the type of a document says about its fields is what its stream said when it was filed. */
+    private List<FiledField> fields(ArchiveRows.DocumentRow d, Map<String, String> values) {
+        Map<String, String> left = new LinkedHashMap<>(values);
+        List<FiledField> fields = new ArrayList<>();
+        for (Field f : fieldsOfType(d)) {
+            String value = left.remove(f.field());
+            if (value != null) {
+                fields.add(new FiledField(f.field(), f.title(), value));
+            }
+        }
+        // A field that the type does not know has no other title than its name.
+        left.forEach((name, value) -> fields.add(new FiledField(name, name, value)));
+        return fields;
+    }
+
+    private List<Field> fieldsOfType(ArchiveRows.DocumentRow d) {
+        return batches.usableStream(batches.get(d.batchId())).stream()
+                .flatMap(stream -> stream.types().stream())
+                .filter(type -> type.type().equals(d.kind().type()))
+                .flatMap(type -> type.fields().stream())
+                .toList();
+    }
+
+    static List<Integer> pages(ArchiveRows.DocumentRow d) {
+        return d.pages().stream().map(Integer::valueOf).toList();
+    }
+}
