@@ -57,6 +57,7 @@ const place = ([x, y, , h]: number[]) => ({
   cursor: text;
 }
 .text > div::selection {
+  color: transparent;
   background: rgb(11 85 99 / 30%);
 }
 </style>

@@ -44,8 +44,7 @@ const files = (as: string) => `/api/archive/files.${as}?ids=${props.chosen.join(
     </template>
     <span class="stretch" />
     <a :href="table" download>{{ t('archive.table') }}</a>
-    <span id="sorted-by" class="soft">{{ t('archive.sortBy') }}</span>
-    <PickOne v-model="sort" class="orders" aria-labelledby="sorted-by" :options="orders" />
+    <PickOne v-model="sort" class="orders" :aria-label="t('archive.sortBy')" :options="orders" />
   </div>
 </template>
 

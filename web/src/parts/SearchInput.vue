@@ -48,6 +48,7 @@ onMounted(() => input.value?.focus())
       :fetch-suggestions="offer"
       :trigger-on-focus="false"
       :debounce="150"
+      hide-loading
       value-key="line"
       :placeholder="t('archive.placeholder')"
       :aria-label="t('archive.search')"

@@ -37,7 +37,7 @@ export default {
   asZip: 'As files in a ZIP',
   chooseNone: 'Choose none',
   chooseKey: 'Choose',
-  table: 'Results as a table (CSV)',
+  table: 'As a table (CSV)',
   nextHit: 'Next hit',
   lastHit: 'Hit before',
   back: 'Back to the results',
