@@ -17,6 +17,7 @@ export default {
     tiff: 'tiff',
     text: 'text',
     xml: 'xml',
+    docx: 'docx',
     alto: 'alto',
     csv: 'csv',
     json: 'json',

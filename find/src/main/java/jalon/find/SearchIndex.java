@@ -74,7 +74,7 @@ public final class SearchIndex implements AutoCloseable {
     private SearchIndex(Directory directory, ZoneId zone) throws IOException {
         this.directory = directory;
         this.zone = zone;
-        this.writer = new IndexWriter(directory, new IndexWriterConfig(new Words()));
+        this.writer = new IndexWriter(directory, new IndexWriterConfig(new Words()).setIndexSort(NEWEST_FIRST));
         this.searchers = new SearcherManager(writer, new SearcherFactory() {
             @Override
             public IndexSearcher newSearcher(IndexReader reader, IndexReader before) {
@@ -249,7 +249,7 @@ public final class SearchIndex implements AutoCloseable {
             throws IOException {
         Query seen = Queries.seen(query, search.kinds());
         int most = Math.max(1, search.from() + search.most());
-        var top = new TopFieldCollectorManager(sort(search.sort()), most, null, Integer.MAX_VALUE);
+        var top = new TopFieldCollectorManager(sort(search.sort()), most, null, 1);
         Object[] found = searcher.search(seen, new MultiCollectorManager(top, new FacetsCollectorManager()));
         TopFieldDocs docs = (TopFieldDocs) found[0];
         List<Long> ids = new ArrayList<>();
@@ -257,24 +257,27 @@ public final class SearchIndex implements AutoCloseable {
             ids.add(Long.parseLong(
                     searcher.storedFields().document(docs.scoreDocs[i].doc).get(Indexed.ID)));
         }
-        return new Answer(
-                ids,
-                (int) docs.totalHits.value,
-                counting.of(searcher.getIndexReader(), (FacetsCollector) found[1]),
-                near);
+        FacetsCollector all = (FacetsCollector) found[1];
+        int total = all.getMatchingDocs().stream().mapToInt(d -> d.totalHits).sum();
+        return new Answer(ids, total, counting.of(searcher.getIndexReader(), all), near);
+    }
+
+    /** Documents lie in this order in the index: the first ones of a search are found without looking at the others. */
+    private static final Sort NEWEST_FIRST = filed(true);
+
+    private static Sort filed(boolean down) {
+        return new Sort(
+                new SortField(Indexed.FILED, SortField.Type.LONG, down),
+                new SortField(Indexed.ID, SortField.Type.LONG, down));
     }
 
     private static Sort sort(Search.Sort sort) {
-        var newest = new SortField(Indexed.FILED, SortField.Type.LONG, sort.by() != null || sort.down());
-        var last = new SortField(Indexed.ID, SortField.Type.LONG, sort.by() != null || sort.down());
         if (sort.by() == null || sort.by().equals(Indexed.FILED)) {
-            return new Sort(
-                    new SortField(Indexed.FILED, SortField.Type.LONG, sort.down()),
-                    new SortField(Indexed.ID, SortField.Type.LONG, sort.down()));
+            return sort.down() ? NEWEST_FIRST : filed(false);
         }
         var by = new SortField(Indexed.SORT + sort.by(), SortField.Type.STRING, sort.down());
         by.setMissingValue(sort.down() ? SortField.STRING_FIRST : SortField.STRING_LAST);
-        return new Sort(by, newest, last);
+        return new Sort(by, NEWEST_FIRST.getSort()[0], NEWEST_FIRST.getSort()[1]);
     }
 
     /**

@@ -22,6 +22,7 @@ public interface OutputFormat {
             case PDF_WITH_DATA -> new SearchablePdf(true);
             case TIFF -> new TiffPages();
             case TEXT -> new PlainText();
+            case DOCX -> new EditableText();
             case XML -> new XmlData();
             case ALTO -> new Alto();
             case CSV -> new CsvData();

@@ -69,6 +69,8 @@ public record Destination(
         TIFF,
         @JsonProperty("text")
         TEXT,
+        @JsonProperty("docx")
+        DOCX,
         @JsonProperty("xml")
         XML,
         @JsonProperty("alto")
