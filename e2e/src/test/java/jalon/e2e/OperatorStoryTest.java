@@ -64,7 +64,32 @@ class OperatorStoryTest extends InTheBrowser {
         assertThat(page.locator("article .snippet")).isVisible();
         page.locator("article a").click();
         assertThat(page.locator(".shape.hit").first()).isVisible();
+        page.keyboard().press("n");
+        assertThat(page.locator(".shape.hitNow").first()).isVisible();
+        assertThat(page.locator(".text").getByText("faithfully").first()).hasText("Yours faithfully");
+        foundByWhatIsOffered(page, registration, stack.documents().size());
         assertThat(problems).isEmpty();
+    }
+
+    /** A field and its value are offered while it is typed; parts are taken off and put on with a press. */
+    private static void foundByWhatIsOffered(Page page, String registration, int all) {
+        page.keyboard().press("Escape");
+        page.locator("#archive-words").fill("vess");
+        assertThat(page.locator(".offers .offer").first()).containsText("Vessel");
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#archive-words")).hasValue("vessel:");
+        page.keyboard().type(registration);
+        page.keyboard().press("Enter");
+        assertThat(page.locator("article")).hasCount(1);
+        page.locator(".chips .el-tag__close").first().click();
+        assertThat(page.locator("article")).hasCount(all);
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Control+Space");
+        assertThat(page.getByText("1 document chosen")).isVisible();
+        page.locator("#archive-words").fill("+-(");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("no letter and no digit")).isVisible();
     }
 
     /** Stakes are lifted, undone, done again and undone; a page is set aside and put back. */
