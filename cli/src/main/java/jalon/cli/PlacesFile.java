@@ -52,6 +52,9 @@ final class PlacesFile {
             case NOT_TRUSTED -> "the certificate of " + what + " is not one that this machine trusts";
             case FULL -> "there is no room left at " + what;
             case NOT_LET_IN -> "it does not let " + what + " in";
+            case NO_SECRET ->
+                "there is no secret to sign with what is sent to it"
+                        + ": set password to the one agreed with whoever runs it";
             case BAD_KEY -> "the private key cannot be read";
             case NO_FOLDER -> "there is no folder " + what + " there, and it is not made";
             case NOT_ALLOWED -> "it does not allow this: " + what;

@@ -19,6 +19,8 @@ public final class PlaceTrouble extends IOException {
         NOT_LET_IN,
         /** The private key cannot be read. */
         BAD_KEY,
+        /** There is no secret to sign with what is sent to it. */
+        NO_SECRET,
         /** The folder that all is to lie below is not there: perhaps it is not mounted there. It is not made. */
         NO_FOLDER,
         /** Something may not be read or written there. */

@@ -182,7 +182,7 @@ final class ProgramPlace implements SentAway {
 
     private String signed(String base) throws PlaceTrouble {
         if (to.password() == null || to.password().isEmpty()) {
-            throw new PlaceTrouble(Why.BAD_KEY, to.keyId());
+            throw new PlaceTrouble(Why.NO_SECRET, to.keyId());
         }
         try {
             Mac mac = Mac.getInstance("HmacSHA256");

@@ -346,6 +346,8 @@ public enum Problem {
     PLACE_NOT_LET_IN(Kind.NOW, "user"),
     @JsonProperty("placeBadKey")
     PLACE_BAD_KEY(Kind.INPUT),
+    @JsonProperty("placeNoSecret")
+    PLACE_NO_SECRET(Kind.INPUT),
     @JsonProperty("placeNoFolder")
     PLACE_NO_FOLDER(Kind.NOW, "folder"),
     @JsonProperty("placeNotAllowed")

@@ -169,6 +169,7 @@ public class OwnPlaces {
             case FULL -> Problem.PLACE_FULL.with(t.getMessage());
             case NOT_LET_IN -> Problem.PLACE_NOT_LET_IN.with(t.getMessage());
             case BAD_KEY -> Problem.PLACE_BAD_KEY.with();
+            case NO_SECRET -> Problem.PLACE_NO_SECRET.with();
             case NO_FOLDER -> Problem.PLACE_NO_FOLDER.with(t.getMessage());
             case NOT_ALLOWED -> Problem.PLACE_NOT_ALLOWED.with(t.getMessage());
             case WRITES_OVER -> Problem.PLACE_WRITES_OVER.with(t.getMessage());
