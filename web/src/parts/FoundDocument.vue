@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import { archivePicture, type Schema } from '../api/client'
+import { archivePicture, type Box, type Schema } from '../api/client'
 import FieldGrid from './FieldGrid.vue'
 import Snippet from './Snippet.vue'
 import { moment } from './times'
@@ -11,6 +11,11 @@ defineEmits<{ open: [] }>()
 /** Whether it is to be taken along with others. */
 const chosen = defineModel<boolean>('chosen', { required: true })
 const { t } = useI18n()
+
+/** Pages that were straightened before they were filed have their lines a little beside where they were received. */
+const BESIDE_MM = 4
+const wider = ([x, y, w, h]: number[]) =>
+  [Math.max(0, x! - BESIDE_MM), y! - 0.5, w! + 2 * BESIDE_MM, h! + 1] as Box
 </script>
 
 <template>
@@ -30,7 +35,7 @@ const { t } = useI18n()
         :src="archivePicture(found.id, found.hit.page, 1700)"
         :quick="archivePicture(found.id, found.hit.page, 900)"
         :alt="found.hit.line"
-        :box="found.hit.box"
+        :box="wider(found.hit.box)"
         :page-width="found.hit.paper.widthMm"
         :page-height="found.hit.paper.heightMm"
         :width="880"
