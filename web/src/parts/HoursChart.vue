@@ -21,7 +21,7 @@ const option = computed(() => {
     props.hours
       .filter((h) => h.stream === stream && new Date(h.at).getHours() === hour)
       .reduce((n, h) => n + h.pages, 0)
-  const ink = { color: token('--ink-soft'), fontFamily: 'inherit' }
+  const ink = { color: token('--ink-soft'), fontFamily: getComputedStyle(document.body).fontFamily }
   const lines = { lineStyle: { color: token('--line-faint') } }
   return {
     animation: false,
