@@ -141,8 +141,10 @@ class PlacesTest extends ServerCase {
         settleTheRest(no, stack);
         operator.post("/api/batches/" + no + "/filing", Map.of());
         awaitStage(no, "done");
-        database.update("update delivery_file f join delivery d on d.id = f.delivery_id"
-                + " set f.checked_at = if(d.destination = 'office', '2000-01-01', '2001-01-01')");
+        database.update(
+                "update delivery_file f join delivery d on d.id = f.delivery_id set f.checked_at ="
+                        + " if(d.destination = 'office', '2000-01-01', '2001-01-01') where d.batch_id = ?",
+                Long.parseLong(no.substring(2)));
         office.close();
         checks.lookAgain(Instant.parse("2002-01-01T00:00:00Z"), 1);
         assertThat(deliveries(no))

@@ -94,7 +94,13 @@ record EditableText() implements OutputFormat {
         }
     }
 
-    /** @param print where print stands on all of the pages, @param usualMm size of the type that the document is set in, @param image null where no picture is taken out of it */
+    /**
+     * What a page's parts are put down by.
+     *
+     * @param print where print stands on all of the pages
+     * @param usualMm size of the type that the document is set in
+     * @param image null where no picture is taken out of it
+     */
     private record Sheet(PageFacts page, Box print, double usualMm, BufferedImage image) {}
 
     private static void add(XWPFDocument text, PageBlock block, double gapAbove, Sheet sheet) throws IOException {
