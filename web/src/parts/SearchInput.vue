@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import type { AutocompleteInstance } from 'element-plus'
 import { useI18n } from 'vue-i18n'
 import { api, type Schema } from '../api/client'
@@ -34,7 +34,15 @@ async function offer(typed: string, show: (all: Offer[]) => void) {
   const { data } = await api.GET('/api/archive/suggestions', { params: { query: { q: typed } } })
   show((data ?? []) as Offer[])
 }
-onMounted(() => input.value?.focus())
+/** The library names an entry that is not there while none is highlighted, which screen readers then look for. */
+function nameHighlighted() {
+  if (!choosing.value) input.value?.inputRef?.input?.removeAttribute('aria-activedescendant')
+}
+watch([() => input.value?.highlightedIndex, offering], nameHighlighted, { flush: 'post' })
+onMounted(() => {
+  nameHighlighted()
+  input.value?.focus()
+})
 </script>
 
 <template>

@@ -150,5 +150,7 @@ class OperatorStoryTest extends InTheBrowser {
         assertThat(door.locator("input[type=password]")).isFocused();
         page.keyboard().type("merrow-operator");
         page.keyboard().press("Enter");
+        // Until it is gone the keys are the dialog's.
+        assertThat(door).isHidden();
     }
 }

@@ -174,10 +174,10 @@ public final class SearchIndex implements AutoCloseable {
         return with(searcher -> searcher.getIndexReader().numDocs());
     }
 
-    /** Names of all fields that a document has a value of, in alphabetical order. */
+    /** Names of all fields that a document has a value of, and of those that every document has, in alphabetical order. */
     public List<String> fields() throws IOException {
         return with(searcher -> {
-            var names = new TreeSet<String>();
+            var names = new TreeSet<String>(Indexed.OF_FILING);
             for (FieldInfo field : FieldInfos.getMergedFieldInfos(searcher.getIndexReader())) {
                 if (field.name.startsWith(Indexed.WHOLE)) {
                     names.add(field.name.substring(Indexed.WHOLE.length()));

@@ -43,6 +43,8 @@ public enum Problem {
     TOO_FAR_DOWN(Kind.INPUT, "most"),
     @JsonProperty("nothingAsked")
     NOTHING_ASKED(Kind.INPUT),
+    @JsonProperty("searchTooLong")
+    SEARCH_TOO_LONG(Kind.INPUT, "most"),
     @JsonProperty("searchName")
     SEARCH_NAME(Kind.INPUT, "most"),
     @JsonProperty("tooManySearches")

@@ -2,6 +2,7 @@ package jalon.core.output;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assumptions.assumeThat;
 
 import jalon.core.image.ImageFacts;
 import jalon.core.image.PageLayout;
@@ -11,15 +12,19 @@ import jalon.core.read.PageFacts;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.poi.xwpf.usermodel.BreakType;
 import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.apache.poi.xwpf.usermodel.XWPFParagraph;
 import org.apache.poi.xwpf.usermodel.XWPFTable;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 /** Documents as text that is worked on. */
 class EditableTextTest {
@@ -138,6 +143,45 @@ class EditableTextTest {
         try (XWPFDocument text = written(null, 1)) {
             assertThat(texts(text).get(0)).isEqualTo("Milos Overlund\n15 Oyster Steps, Port\nTel. 01675");
         }
+    }
+
+    private static Path office() {
+        return Stream.of(System.getenv("PATH").split(":"))
+                .map(folder -> Path.of(folder, "soffice"))
+                .filter(Files::isExecutable)
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Where an office program is installed, that one reads it too. */
+    @Test
+    void anotherProgramReadsIt(@TempDir Path folder) throws Exception {
+        assumeThat(office()).isNotNull();
+        line(20, 20, 8, "Grundsteuerbescheid");
+        line(20, 40, 3, "Für das genannte Grundstück Σύνολο");
+        for (int row = 0; row < 3; row++) {
+            line(20, 60 + 6 * row, 3, "A-" + row);
+            line(80, 60 + 6 * row, 3, "8,50");
+        }
+        try (XWPFDocument text = written(null, 2);
+                var out = Files.newOutputStream(folder.resolve("a.docx"))) {
+            text.write(out);
+        }
+        Process process = new ProcessBuilder(
+                        office().toString(),
+                        "-env:UserInstallation=" + folder.resolve("office").toUri(),
+                        "--headless",
+                        "--convert-to",
+                        "txt:Text (encoded):UTF8",
+                        "--outdir",
+                        folder.toString(),
+                        folder.resolve("a.docx").toString())
+                .redirectErrorStream(true)
+                .redirectOutput(folder.resolve("office.log").toFile())
+                .start();
+        assertThat(process.waitFor()).isZero();
+        assertThat(Files.readString(folder.resolve("a.txt")))
+                .contains("Grundsteuerbescheid", "Für das genannte Grundstück Σύνολο", "A-2", "8,50");
     }
 
     private static List<List<String>> cells(XWPFTable table) {

@@ -94,7 +94,7 @@ public class Archive {
 
     /** What is printed on a page of a document, in reading order. */
     public List<TextLine> text(long id, int page) {
-        return batches.facts(batchOf(id, page)).get(page).lines().stream()
+        return batches.facts(batchOf(id, page), List.of(page)).get(page).lines().stream()
                 .map(line -> new TextLine(line.text(), line.box()))
                 .toList();
     }

@@ -70,7 +70,11 @@ public class ArchiveIndex implements SmartLifecycle {
 
     /** What matches, with all that was filed until now unless very much of it is new. */
     public Answer search(Search search) {
-        takeInSome();
+        try {
+            takeInSome();
+        } catch (RuntimeException e) {
+            LOG.warn("what was filed last may not be found: {}", e.toString());
+        }
         try {
             return index.search(search);
         } catch (IOException e) {

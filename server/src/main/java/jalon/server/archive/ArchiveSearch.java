@@ -30,6 +30,9 @@ public class ArchiveSearch {
 
     private static final int SUGGESTIONS = 10;
 
+    /** Words and other parts of one line. */
+    private static final int MOST_PARTS = 50;
+
     private final ArchiveIndex index;
     private final ArchiveRows rows;
     private final FoundDocuments documents;
@@ -154,8 +157,14 @@ public class ArchiveSearch {
     private SearchLine understand(String line, Map<String, String> titles) {
         Map<String, String> typed = new LinkedHashMap<>();
         index.fields().forEach(name -> typed.put(name, name));
+        // Those too that no document has a value of yet.
+        titles.forEach((name, title) -> typed.put(name, name));
         titles.forEach((name, title) -> typed.putIfAbsent(title, name));
-        return SearchLine.of(line, typed);
+        SearchLine wanted = SearchLine.of(line, typed);
+        if (wanted.parts().size() > MOST_PARTS) {
+            throw Problem.SEARCH_TOO_LONG.with(MOST_PARTS);
+        }
+        return wanted;
     }
 
     /** What people call fields, by their names: as the streams have it now. */

@@ -112,7 +112,7 @@ class FoundDocuments {
         for (ArchiveRows.PageText text : texts) {
             if (text.words().lines().anyMatch(marked::isIn)) {
                 List<Hit> hits = new ArrayList<>();
-                hits(batches.facts(batches.get(d.batchId())).get(text.pageNo()), marked, 1, hits);
+                hits(facts(d, List.of(text.pageNo())).get(text.pageNo()), marked, 1, hits);
                 return hits.isEmpty() ? null : hits.get(0);
             }
         }
@@ -123,10 +123,14 @@ class FoundDocuments {
     List<Hit> hits(ArchiveRows.DocumentRow d, Marked marked, int most) {
         List<Hit> hits = new ArrayList<>();
         if (!marked.line().isBlank()) {
-            Map<Integer, PageFacts> facts = batches.facts(batches.get(d.batchId()));
+            Map<Integer, PageFacts> facts = facts(d, pages(d));
             pages(d).forEach(no -> hits(facts.get(no), marked, most, hits));
         }
         return hits;
+    }
+
+    private Map<Integer, PageFacts> facts(ArchiveRows.DocumentRow d, List<Integer> pages) {
+        return batches.facts(batches.get(d.batchId()), pages);
     }
 
     private static void hits(PageFacts page, Marked marked, int most, List<Hit> hits) {

@@ -30,6 +30,7 @@ import jalon.server.store.StoredFacts;
 import jalon.server.stream.StreamLibrary;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -118,7 +119,17 @@ public class Batches {
 
     /** What was seen on each page that could be read, by page number. */
     public Map<Integer, PageFacts> facts(Batch batch) {
-        List<BatchRows.ReadPage> pages = rows.readPages(batch.id());
+        return factsOf(rows.readPages(batch.id()));
+    }
+
+    /** The same, of these pages alone. */
+    public Map<Integer, PageFacts> facts(Batch batch, Collection<Integer> numbers) {
+        return factsOf(rows.readPages(batch.id()).stream()
+                .filter(page -> numbers.contains(page.no()))
+                .toList());
+    }
+
+    private Map<Integer, PageFacts> factsOf(List<BatchRows.ReadPage> pages) {
         Map<Long, PageFacts> known = new HashMap<>();
         List<Long> unknown = new ArrayList<>();
         for (BatchRows.ReadPage page : pages) {
