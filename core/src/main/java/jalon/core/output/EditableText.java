@@ -1,10 +1,7 @@
 package jalon.core.output;
 
 import jalon.core.image.Repair;
-import jalon.core.image.Repaired;
 import jalon.core.page.Box;
-import jalon.core.page.Pixels;
-import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
@@ -14,6 +11,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.math.BigInteger;
+import java.text.Bidi;
 import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
@@ -73,16 +71,14 @@ record EditableText() implements OutputFormat {
             HeadingStyles.addTo(text);
             Box print = printOf(pages);
             paper(text, pages.get(0), print);
-            boolean first = true;
             for (int i = 0; i < pages.size(); i++) {
                 PageFlow flow = PageFlow.of(pages.get(i));
                 BufferedImage image = flow.blocks().stream().anyMatch(b -> b instanceof PageBlock.Picture)
                         ? upright(document.pages().get(i), images, document)
                         : null;
-                if (!first) {
+                if (i > 0) {
                     text.createParagraph().createRun().addBreak(BreakType.PAGE);
                 }
-                first = false;
                 Sheet sheet = new Sheet(pages.get(i), print, usual, image);
                 double above = print.y();
                 for (PageBlock block : flow.blocks()) {
@@ -133,21 +129,10 @@ record EditableText() implements OutputFormat {
         out.setSpacingBefore(twips(Math.max(0, Math.min(MOST_SPACE_MM, gapAbove - sheet.usualMm()))));
         out.setSpacingAfter(AFTER_TWIPS);
         String running = RunningText.of(block);
-        if (isFromTheRight(running)) {
+        if (!new Bidi(running, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).baseIsLeftToRight()) {
             (out.getCTP().isSetPPr() ? out.getCTP().getPPr() : out.getCTP().addNewPPr()).addNewBidi();
         }
         lines(out.createRun(), running, size);
-    }
-
-    private static boolean isFromTheRight(String text) {
-        return text.codePoints()
-                .mapToObj(Character::getDirectionality)
-                .filter(d -> d == Character.DIRECTIONALITY_LEFT_TO_RIGHT
-                        || d == Character.DIRECTIONALITY_RIGHT_TO_LEFT
-                        || d == Character.DIRECTIONALITY_RIGHT_TO_LEFT_ARABIC)
-                .findFirst()
-                .filter(d -> d != Character.DIRECTIONALITY_LEFT_TO_RIGHT)
-                .isPresent();
     }
 
     private static void lines(XWPFRun run, String text, int size) {
@@ -207,15 +192,11 @@ record EditableText() implements OutputFormat {
     /** Straight, whether the page is filed straight or not: pictures are where they were found. */
     private static BufferedImage upright(PageFacts page, PageImages images, FiledDocument document)
             throws IOException, UnreadableFile {
-        Scan scan = images.scan(page);
         List<Repair> recipe = new ArrayList<>(document.recipe(page.no()));
         if (!Repair.straightens(recipe)) {
             recipe.add(new Repair.Straighten());
         }
-        BufferedImage straight = Repaired.of(
-                        scan.image(), scan.dpi(), recipe, page.image().skewDegrees())
-                .image();
-        return Pixels.turned(straight, page.image().rotation());
+        return UprightPage.of(images.scan(page), page, recipe);
     }
 
     private static void paper(XWPFDocument text, PageFacts page, Box print) {

@@ -1,6 +1,7 @@
 package jalon.core.output;
 
 import jalon.core.page.Box;
+import jalon.core.page.Word;
 import java.util.List;
 
 /** A part of a page, one after the other as they are read. Boxes lie on the upright straight page, in millimetres. */
@@ -24,8 +25,9 @@ sealed interface PageBlock {
      *
      * @param rows texts of the cells, each row as long as the others; an empty cell is empty text
      * @param widths of the columns, in millimetres
+     * @param words that stand in its cells, and so nowhere else
      */
-    record Table(Box box, List<List<String>> rows, List<Double> widths) implements PageBlock {}
+    record Table(Box box, List<List<String>> rows, List<Double> widths, List<Word> words) implements PageBlock {}
 
     /** What is drawn, and is no print. */
     record Picture(Box box) implements PageBlock {}

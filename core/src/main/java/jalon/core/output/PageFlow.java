@@ -1,11 +1,14 @@
 package jalon.core.output;
 
 import jalon.core.page.Box;
+import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** A page as what it is made of, in reading order: paragraphs, tables and pictures. */
 record PageFlow(List<PageBlock> blocks) {
@@ -16,11 +19,15 @@ record PageFlow(List<PageBlock> blocks) {
     static PageFlow of(PageFacts page) {
         List<PageBlock.Table> tables = PageTables.of(page);
         List<PageBlock.Picture> pictures = PagePictures.of(page, tables);
+        Set<Word> inTables = tables.stream().flatMap(t -> t.words().stream()).collect(Collectors.toSet());
         List<PageBlock> blocks = new ArrayList<>();
         List<Paragraph> outsideTables = new ArrayList<>();
         for (Paragraph paragraph : Paragraph.of(page)) {
             List<Line> outside = paragraph.lines().stream()
-                    .filter(line -> tables.stream().noneMatch(t -> t.box().holdsCentreOf(line.box())))
+                    .map(line -> new Line(line.words().stream()
+                            .filter(word -> !inTables.contains(word))
+                            .toList()))
+                    .filter(line -> !line.words().isEmpty())
                     .toList();
             if (!outside.isEmpty()) {
                 outsideTables.add(new Paragraph(outside));

@@ -46,7 +46,7 @@ final class PageTables {
         if (layout != null) {
             ruled(layout.rules(), words).forEach(table -> {
                 tables.add(table);
-                words.removeIf(w -> table.box().holdsCentreOf(w.box()));
+                words.removeAll(table.words());
             });
         }
         tables.addAll(aligned(words));
@@ -95,16 +95,18 @@ final class PageTables {
 
     private static Optional<PageBlock.Table> table(List<Double> across, List<Double> down, List<Word> words) {
         List<List<String>> rows = new ArrayList<>();
+        List<Word> inside = new ArrayList<>();
         int filled = 0;
         for (int r = 0; r + 1 < across.size(); r++) {
             List<String> row = new ArrayList<>();
             for (int c = 0; c + 1 < down.size(); c++) {
                 Box cell = new Box(
                         down.get(c), across.get(r), down.get(c + 1) - down.get(c), across.get(r + 1) - across.get(r));
-                String text = textOf(
-                        words.stream().filter(w -> cell.holdsCentreOf(w.box())).toList());
-                filled += text.isEmpty() ? 0 : 1;
-                row.add(text);
+                List<Word> its =
+                        words.stream().filter(w -> cell.holdsCentreOf(w.box())).toList();
+                filled += its.isEmpty() ? 0 : 1;
+                inside.addAll(its);
+                row.add(textOf(its));
             }
             rows.add(row);
         }
@@ -113,7 +115,7 @@ final class PageTables {
                 across.get(0),
                 down.get(down.size() - 1) - down.get(0),
                 across.get(across.size() - 1) - across.get(0));
-        return filled < 2 ? Optional.empty() : Optional.of(new PageBlock.Table(box, rows, widths(down)));
+        return filled < 2 ? Optional.empty() : Optional.of(new PageBlock.Table(box, rows, widths(down), inside));
     }
 
     private static List<Double> widths(List<Double> edges) {
@@ -269,7 +271,9 @@ final class PageTables {
                 }
                 rows.add(texts);
             }
-            tables.add(new PageBlock.Table(box, rows, widths(edges)));
+            List<Word> inside =
+                    run.stream().flatMap(row -> row.words().stream()).toList();
+            tables.add(new PageBlock.Table(box, rows, widths(edges), inside));
         }
         run.clear();
         columns.clear();

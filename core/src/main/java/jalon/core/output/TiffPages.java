@@ -1,8 +1,6 @@
 package jalon.core.output;
 
 import jalon.core.image.Repair;
-import jalon.core.image.Repaired;
-import jalon.core.page.Pixels;
 import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
@@ -66,11 +64,7 @@ record TiffPages() implements OutputFormat {
     }
 
     private static void add(ImageWriter writer, PageFacts page, Scan scan, List<Repair> recipe) throws IOException {
-        BufferedImage filed = recipe.isEmpty()
-                ? scan.image()
-                : Repaired.of(scan.image(), scan.dpi(), recipe, page.image().skewDegrees())
-                        .image();
-        BufferedImage upright = Pixels.turned(filed, page.image().rotation());
+        BufferedImage upright = UprightPage.of(scan, page, recipe);
         boolean bitonal = upright.getColorModel().getPixelSize() == 1;
         ImageWriteParam how = writer.getDefaultWriteParam();
         how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);

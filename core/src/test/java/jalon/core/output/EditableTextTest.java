@@ -217,6 +217,28 @@ class EditableTextTest {
         }
     }
 
+    /** Reading may take what stands beside a table for the same line; it was lost where that line's middle is in the table. */
+    @Test
+    void whatStandsBesideATableInTheSameLineIsNotLost() throws Exception {
+        words.add(new Word("margin", new Box(4, 62, 12, 3), 0.9, 0));
+        line(22, 62, 3, "Berth");
+        line(82, 62, 3, "Quay");
+        words.add(new Word("Overlund", new Box(22, 74, 14, 3), 0.9, 2));
+        words.replaceAll(w -> w.box().y() < 70 ? new Word(w.text(), w.box(), w.certainty(), 0) : w);
+        List<Box> rules = List.of(
+                new Box(20, 60, 100, 0.3),
+                new Box(20, 70, 100, 0.3),
+                new Box(20, 82, 100, 0.3),
+                new Box(20, 60, 0.3, 22),
+                new Box(80, 60, 0.3, 22),
+                new Box(120, 60, 0.3, 22));
+        try (XWPFDocument text = written(layout(List.of(), rules), 1)) {
+            assertThat(cells(text.getTables().get(0)))
+                    .containsExactly(List.of("Berth", "Quay"), List.of("Overlund", ""));
+            assertThat(texts(text)).containsExactly("margin");
+        }
+    }
+
     @Test
     void twoColumnsOfRunningTextAreNoTable() throws Exception {
         for (int i = 0; i < 6; i++) {
