@@ -7,8 +7,6 @@ const props = defineProps<{
   lines: Schema['TextLine'][]
   /** Pixels to a millimetre. */
   scale: number
-  widthMm: number
-  heightMm: number
   /** See PageShapes. */
   turn?: number
   lean?: number

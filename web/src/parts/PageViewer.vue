@@ -105,7 +105,7 @@ function wheel(e: WheelEvent) {
         @pointerup="up"
         @pointerleave="leave"
       />
-      <PageText v-if="text" v-bind="{ scale, widthMm, heightMm, turn, lean }" :lines="text" />
+      <PageText v-if="text" v-bind="{ scale, turn, lean }" :lines="text" />
       <PageMagnifier v-if="spot" v-bind="{ widthMm, heightMm, scale }" :src="fine ?? src" :at="spot" />
     </div>
   </div>

@@ -39,7 +39,11 @@ watch([asked, sort], () => {
   void load()
 })
 async function showMore() {
-  const { data: next } = await search(found.value.length)
+  const of = data.value
+  const { data: next, error } = await search(found.value.length)
+  // What was asked meanwhile has results of its own.
+  if (of !== data.value) return
+  problem.value = error
   more.value.push(...(next?.found ?? []))
 }
 function ask(q: string, by = sort.value) {
@@ -113,7 +117,7 @@ const empty = computed(() => {
             @open="open(d)"
           />
           <KeyButton v-if="left > 0" @click="showMore">
-            {{ t('archive.more', { n: Math.min(left, 50) }) }}
+            {{ t('archive.more', { n: Math.min(left, data?.found.length ?? 0) }) }}
           </KeyButton>
         </div>
       </div>

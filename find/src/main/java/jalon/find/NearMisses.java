@@ -3,7 +3,9 @@ package jalon.find;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.apache.lucene.index.FieldInfo;
 import org.apache.lucene.index.FieldInfos;
 import org.apache.lucene.index.IndexReader;
@@ -11,7 +13,12 @@ import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.FuzzyTermsEnum;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.TermQuery;
 import org.apache.lucene.util.BytesRef;
 
 /** Words and values that are one letter off what was asked for: one wrong, missing or too much, or two exchanged. */
@@ -22,14 +29,54 @@ final class NearMisses {
 
     private static final int MOST = 5;
 
+    private final IndexSearcher searcher;
     private final IndexReader reader;
 
-    NearMisses(IndexReader reader) {
-        this.reader = reader;
+    NearMisses(IndexSearcher searcher) {
+        this.searcher = searcher;
+        this.reader = searcher.getIndexReader();
+    }
+
+    /** What to look for in place of parts that nothing matches, by their numbers, and how that is told. */
+    record Instead(Map<Integer, Query> queries, List<Answer.Near> near) {}
+
+    Instead instead(Search search, Queries queries) throws IOException {
+        Map<Integer, Query> instead = new HashMap<>();
+        List<Answer.Near> near = new ArrayList<>();
+        List<SearchLine.Part> parts = search.line().parts();
+        for (int i = 0; i < parts.size(); i++) {
+            if (searcher.count(Queries.seen(queries.of(parts.get(i)), search.kinds())) > 0) {
+                continue;
+            }
+            BooleanQuery.Builder any = new BooleanQuery.Builder();
+            List<String> said = new ArrayList<>();
+            for (Term term : of(parts.get(i))) {
+                if (searcher.count(Queries.seen(new TermQuery(term), search.kinds())) > 0) {
+                    any.add(new TermQuery(term), Occur.SHOULD);
+                    said.add(asFiled(term));
+                }
+            }
+            if (!said.isEmpty()) {
+                instead.put(i, any.build());
+                near.add(new Answer.Near(i, said));
+            }
+        }
+        return new Instead(instead, near);
+    }
+
+    /** A value as it was filed; a word as it is compared. */
+    private String asFiled(Term term) throws IOException {
+        if (term.field().startsWith(Indexed.WHOLE)) {
+            String field = Indexed.KNOWN + term.field().substring(Indexed.WHOLE.length());
+            for (String known : KnownTerms.beginning(reader, field, term.text() + " ", 1)) {
+                return known.substring(known.indexOf(' ') + 1);
+            }
+        }
+        return term.text();
     }
 
     /** Terms to look for instead of a part, the most frequent first. */
-    List<Term> of(SearchLine.Part part) throws IOException {
+    private List<Term> of(SearchLine.Part part) throws IOException {
         String whole = Plain.whole(part.text());
         if (part.not() || whole.length() < SHORTEST) {
             return List.of();

@@ -5,7 +5,6 @@ import java.nio.file.Path;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
@@ -24,8 +23,6 @@ import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.index.Term;
-import org.apache.lucene.search.BooleanClause.Occur;
-import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MultiCollectorManager;
 import org.apache.lucene.search.Query;
@@ -44,7 +41,16 @@ import org.apache.lucene.store.FSDirectory;
  * what is filed: it is nobody's only copy.
  */
 public final class SearchIndex implements AutoCloseable {
+    /** Of how a document lies in the index: one of another form is made anew. */
+    private static final String FORM = "form";
+
+    private static final String FORM_NOW = "1";
+
     private static final String POSITION = "position";
+
+    /** Documents lie in this order in the index: the first ones of a search are found without looking at the others. */
+    private static final Sort NEWEST_FIRST = filed(true);
+
     /** Of words on different pages, so that none of them stand beside each other. */
     private static final int BETWEEN_PAGES = 100;
 
@@ -65,11 +71,6 @@ public final class SearchIndex implements AutoCloseable {
             });
 
     private final FacetCounts counting = new FacetCounts(threads);
-
-    /** Of how a document lies in the index: one of another form is made anew. */
-    private static final String FORM = "form";
-
-    private static final String FORM_NOW = "1";
 
     private SearchIndex(Directory directory, ZoneId zone) throws IOException {
         this.directory = directory;
@@ -205,44 +206,25 @@ public final class SearchIndex implements AutoCloseable {
         return with(searcher -> {
             Queries queries = new Queries(searcher.getIndexReader());
             Answer exact = search(searcher, search, queries.of(search.line(), Map.of()), List.of());
-            return exact.total() > 0 ? exact : near(searcher, search, queries, exact);
+            if (exact.total() > 0) {
+                return exact;
+            }
+            NearMisses.Instead instead = new NearMisses(searcher).instead(search, queries);
+            return instead.near().isEmpty()
+                    ? exact
+                    : search(searcher, search, queries.of(search.line(), instead.queries()), instead.near());
         });
     }
 
-    private Answer near(IndexSearcher searcher, Search search, Queries queries, Answer exact) throws IOException {
-        NearMisses misses = new NearMisses(searcher.getIndexReader());
-        Map<Integer, Query> instead = new HashMap<>();
-        List<Answer.Near> near = new ArrayList<>();
-        List<SearchLine.Part> parts = search.line().parts();
-        for (int i = 0; i < parts.size(); i++) {
-            if (searcher.count(Queries.seen(queries.of(parts.get(i)), search.kinds())) > 0) {
-                continue;
-            }
-            BooleanQuery.Builder any = new BooleanQuery.Builder();
-            List<String> said = new ArrayList<>();
-            for (Term term : misses.of(parts.get(i))) {
-                if (searcher.count(Queries.seen(new TermQuery(term), search.kinds())) > 0) {
-                    any.add(new TermQuery(term), Occur.SHOULD);
-                    said.add(asFiled(searcher.getIndexReader(), term));
-                }
-            }
-            if (!said.isEmpty()) {
-                instead.put(i, any.build());
-                near.add(new Answer.Near(i, said));
-            }
-        }
-        return near.isEmpty() ? exact : search(searcher, search, queries.of(search.line(), instead), near);
-    }
-
-    /** A value as it was filed; a word as it is compared. */
-    private static String asFiled(IndexReader reader, Term term) throws IOException {
-        if (term.field().startsWith(Indexed.WHOLE)) {
-            String field = Indexed.KNOWN + term.field().substring(Indexed.WHOLE.length());
-            for (String known : KnownTerms.beginning(reader, field, term.text() + " ", 1)) {
-                return known.substring(known.indexOf(' ') + 1);
-            }
-        }
-        return term.text();
+    /** What is taken instead where nothing matches; empty where something does. */
+    public List<Answer.Near> near(Search search) throws IOException {
+        return with(searcher -> {
+            Queries queries = new Queries(searcher.getIndexReader());
+            Query exact = Queries.seen(queries.of(search.line(), Map.of()), search.kinds());
+            return searcher.count(exact) > 0
+                    ? List.of()
+                    : new NearMisses(searcher).instead(search, queries).near();
+        });
     }
 
     private Answer search(IndexSearcher searcher, Search search, Query query, List<Answer.Near> near)
@@ -261,9 +243,6 @@ public final class SearchIndex implements AutoCloseable {
         int total = all.getMatchingDocs().stream().mapToInt(d -> d.totalHits).sum();
         return new Answer(ids, total, counting.of(searcher.getIndexReader(), all), near);
     }
-
-    /** Documents lie in this order in the index: the first ones of a search are found without looking at the others. */
-    private static final Sort NEWEST_FIRST = filed(true);
 
     private static Sort filed(boolean down) {
         return new Sort(

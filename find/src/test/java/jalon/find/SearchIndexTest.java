@@ -142,6 +142,10 @@ class SearchIndexTest {
         assertThat(value.near()).containsExactly(new Answer.Near(0, List.of("PM-4821-K")));
         assertThat(search("PM-7330-C", null, Search.Sort.NEWEST).near())
                 .containsExactly(new Answer.Near(0, List.of("PM-7730-C")));
+        assertThat(index.near(new Search(SearchLine.of("harbuor quay", Map.of()), null, Search.Sort.NEWEST, 0, 1)))
+                .isEqualTo(word.near());
+        assertThat(index.near(new Search(SearchLine.of("quay", Map.of()), null, Search.Sort.NEWEST, 0, 1)))
+                .isEmpty();
         assertThat(search("quay berth", null, Search.Sort.NEWEST).near())
                 .as("both are there, but not together")
                 .isEmpty();

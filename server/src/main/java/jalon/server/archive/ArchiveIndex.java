@@ -75,28 +75,33 @@ public class ArchiveIndex implements SmartLifecycle {
         } catch (RuntimeException e) {
             LOG.warn("what was filed last may not be found: {}", e.toString());
         }
-        try {
-            return index.search(search);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return asked(() -> index.search(search));
+    }
+
+    /** What a search takes instead where nothing matches. */
+    public List<Answer.Near> near(Search search) {
+        return asked(() -> index.near(search));
     }
 
     /** Values that exist and begin so. */
     public List<Answer.Known> known(List<String> fields, String beginning, Collection<String> kinds, int most) {
-        try {
-            return index.known(fields, beginning, kinds, most);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return asked(() -> index.known(fields, beginning, kinds, most));
     }
 
-    /** Names of fields that any document has. */
+    /** Names of fields that can be asked for. */
     public List<String> fields() {
+        return asked(() -> index.fields());
+    }
+
+    private interface Asking<T> {
+        T ask() throws IOException;
+    }
+
+    private static <T> T asked(Asking<T> asking) {
         try {
-            return index.fields();
+            return asking.ask();
         } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            throw new UncheckedIOException("the search index could not be read", e);
         }
     }
 

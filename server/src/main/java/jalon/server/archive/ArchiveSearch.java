@@ -1,6 +1,5 @@
 package jalon.server.archive;
 
-import jalon.core.output.Spreadsheet;
 import jalon.find.Answer;
 import jalon.find.Plain;
 import jalon.find.Search;
@@ -8,16 +7,11 @@ import jalon.find.SearchLine;
 import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.stream.StreamLibrary;
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Service;
 
 /** Finding archived documents by whatever is remembered of them. */
@@ -114,7 +108,7 @@ public class ArchiveSearch {
         List<Facet> facets = new ArrayList<>();
         answer.counts().forEach((facet, values) -> facets.add(new Facet(facet.field(), values)));
         return new Result(
-                documents.of(answer.ids(), marked(wanted, answer)),
+                documents.of(answer.ids(), marked(wanted, answer.near())),
                 answer.total(),
                 understood(wanted, answer.near(), titles),
                 facets,
@@ -123,19 +117,19 @@ public class ArchiveSearch {
                 fields);
     }
 
-    private static FoundDocuments.Marked marked(SearchLine line, Answer answer) {
-        List<String> near = answer.near().stream()
+    private static FoundDocuments.Marked marked(SearchLine line, List<Answer.Near> near) {
+        List<String> words = near.stream()
                 .flatMap(n -> n.instead().stream())
                 .flatMap(text -> Plain.words(text).stream())
                 .toList();
-        return new FoundDocuments.Marked(line, near);
+        return new FoundDocuments.Marked(line, words);
     }
 
     /** What a line marks on the pages of a document that it found. */
     FoundDocuments.Marked marked(String line) {
         SearchLine wanted = understand(line, titles());
         return wanted.asks()
-                ? marked(wanted, index.search(new Search(wanted, null, Search.Sort.NEWEST, 0, 1)))
+                ? marked(wanted, index.near(new Search(wanted, null, Search.Sort.NEWEST, 0, 1)))
                 : FoundDocuments.Marked.NOTHING;
     }
 
@@ -252,33 +246,6 @@ public class ArchiveSearch {
                             .subList(from, Math.min(from + A_PAGE, answer.ids().size())),
                     FoundDocuments.Marked.NOTHING));
         }
-        Set<String> columns = new LinkedHashSet<>();
-        all.forEach(d -> d.fields().forEach(f -> columns.add(f.title())));
-        List<String> header = new ArrayList<>(List.of("Type", "Batch", "Filed", "By", "Pages"));
-        header.addAll(columns);
-        StringBuilder out = new StringBuilder();
-        try (CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180)) {
-            csv.printRecord(header);
-            for (FoundDocuments.Found d : all) {
-                csv.printRecord(row(d, columns));
-            }
-        } catch (IOException e) {
-            throw new IllegalStateException("memory does not fail", e);
-        }
-        return out.toString();
-    }
-
-    private List<String> row(FoundDocuments.Found d, Set<String> columns) {
-        Map<String, String> values = new HashMap<>();
-        d.fields().forEach(f -> values.merge(f.title(), f.value(), (a, b) -> a + "; " + b));
-        List<String> row = new ArrayList<>(List.of(
-                d.kind().title(),
-                d.batch(),
-                times.day(d.filedAt()).toString(),
-                d.filedBy(),
-                Integer.toString(d.extent().pageCount())));
-        columns.forEach(c -> row.add(values.getOrDefault(c, "")));
-        row.replaceAll(Spreadsheet::plain);
-        return row;
+        return ResultsTable.of(all, times);
     }
 }
