@@ -1,29 +1,35 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, worded, type Schema } from '../api/client'
 import { useLoad } from '../composables/useLoad'
+import AskReason from './AskReason.vue'
 import NoteBanner from './base/NoteBanner.vue'
 
 /** Searches kept under a name: asked again with one press, and the one that is shown kept with two. */
 const props = defineProps<{ line: string; sort: string }>()
 defineEmits<{ ask: [saved: Schema['SavedSearch']] }>()
 const { t } = useI18n()
-const name = ref('')
-const open = ref(false)
+const naming = ref(false)
 const problem = ref<unknown>()
 const { data: saved } = useLoad(() => api.GET('/api/archive/searches'))
 
-async function keep() {
+async function keep(name: string) {
   const { data, error } = await api.PUT('/api/archive/searches', {
-    body: { name: name.value, line: props.line, sort: props.sort },
+    body: { name, line: props.line, sort: props.sort },
   })
   problem.value = error
   if (!data) return
   saved.value = data
-  open.value = false
-  name.value = ''
+  naming.value = false
 }
+watch(
+  () => props.line,
+  () => {
+    naming.value = false
+    problem.value = undefined
+  },
+)
 async function remove(search: Schema['SavedSearch']) {
   const { data } = await api.DELETE('/api/archive/searches', { params: { query: { name: search.name } } })
   if (data) saved.value = data
@@ -36,23 +42,9 @@ async function remove(search: Schema['SavedSearch']) {
     <ElTag v-for="s in saved" :key="s.name" closable disable-transitions type="info" @close="remove(s)">
       <ElButton link :title="s.line" @click="$emit('ask', s)">{{ s.name }}</ElButton>
     </ElTag>
-    <ElPopover v-if="line" v-model:visible="open" trigger="click" :width="320">
-      <template #reference>
-        <ElButton link>{{ t('archive.keep') }}</ElButton>
-      </template>
-      <form class="row" @submit.prevent="keep">
-        <ElInput
-          v-model="name"
-          maxlength="60"
-          :placeholder="t('archive.keepAs')"
-          :aria-label="t('archive.keepAs')"
-        />
-        <ElButton native-type="submit" type="primary" :disabled="!name.trim()">
-          {{ t('archive.keepIt') }}
-        </ElButton>
-      </form>
-      <NoteBanner v-if="problem" kind="wrong">{{ worded(problem) }}</NoteBanner>
-    </ElPopover>
+    <AskReason v-if="naming" :label="t('archive.keepAs')" @said="keep" @close="naming = false" />
+    <ElButton v-else-if="line" link @click="naming = true">{{ t('archive.keep') }}</ElButton>
+    <NoteBanner v-if="problem" kind="wrong">{{ worded(problem) }}</NoteBanner>
   </div>
 </template>
 

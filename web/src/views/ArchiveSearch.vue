@@ -72,9 +72,10 @@ function enter() {
   else ask(words.value)
 }
 useKeys([
-  { key: '↓', on: ['ArrowDown'], typing: true, label: t('board.down'), run: () => step(1) },
-  { key: '↑', on: ['ArrowUp'], typing: true, label: t('board.up'), run: () => step(-1) },
-  { key: 'Enter', on: ['Enter'], typing: true, label: t('archive.search'), run: enter },
+  { key: '↓', on: ['ArrowDown'], label: t('board.down'), run: () => step(1) },
+  { key: '↑', on: ['ArrowUp'], label: t('board.up'), run: () => step(-1) },
+  // In the line these are the line's, which says so.
+  { key: 'Enter', on: ['Enter'], label: t('archive.search'), run: enter },
   { key: 'Ctrl+Space', on: [' '], typing: true, ctrl: true, label: t('archive.chooseKey'), run: chooseAt },
 ])
 const empty = computed(() => {

@@ -30,7 +30,6 @@ export default {
   saved: 'Kept searches',
   keep: 'Keep this search',
   keepAs: 'Name of the search',
-  keepIt: 'Keep',
   choose: 'Take {title} along',
   chosen: '{n} document chosen | {n} documents chosen',
   asPdf: 'As one PDF',

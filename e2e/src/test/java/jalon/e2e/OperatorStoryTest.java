@@ -82,6 +82,10 @@ class OperatorStoryTest extends InTheBrowser {
         page.keyboard().type(registration);
         page.keyboard().press("Enter");
         assertThat(page.locator("article")).hasCount(1);
+        page.getByText("Keep this search").click();
+        page.keyboard().type("That boat");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".saved .el-tag")).hasText("That boat");
         page.locator(".chips .el-tag__close").first().click();
         assertThat(page.locator("article")).hasCount(all);
         page.keyboard().press("ArrowDown");
