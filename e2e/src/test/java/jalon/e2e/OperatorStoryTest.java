@@ -83,6 +83,7 @@ class OperatorStoryTest extends InTheBrowser {
         page.keyboard().press("Enter");
         assertThat(page.locator("article")).hasCount(1);
         page.getByText("Keep this search").click();
+        assertThat(page.locator("#reason-typed")).isFocused();
         page.keyboard().type("That boat");
         page.keyboard().press("Enter");
         assertThat(page.locator(".saved .el-tag")).hasText("That boat");
