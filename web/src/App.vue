@@ -67,6 +67,7 @@ useEventListener('keydown', (e) => {
         <RouterLink v-if="!reader" :to="{ name: 'streams' }">{{ t('nav.streams') }}</RouterLink>
         <RouterLink v-if="!reader" :to="{ name: 'registers' }">{{ t('nav.registers') }}</RouterLink>
         <RouterLink v-if="supervisor" :to="{ name: 'places' }">{{ t('nav.places') }}</RouterLink>
+        <RouterLink v-if="supervisor" :to="{ name: 'people' }">{{ t('nav.people') }}</RouterLink>
       </nav>
       <form v-if="route.name !== 'archive'" class="find" role="search" @submit.prevent="search">
         <ElInput

@@ -39,6 +39,7 @@ export const router = createRouter({
       props: true,
     },
     { path: '/desk/registers', name: 'registers', component: () => import('./views/Registers.vue') },
+    { path: '/desk/people', name: 'people', component: () => import('./views/People.vue') },
     { path: '/desk/places', name: 'places', component: () => import('./views/Places.vue') },
     { path: '/desk/rescans', name: 'rescans', component: () => import('./views/Rescans.vue') },
     { path: '/desk/archive', name: 'archive', component: () => import('./views/ArchiveSearch.vue') },
@@ -58,6 +59,8 @@ router.beforeEach(async (to) => {
   const session = useSession()
   if (to.meta.open) return true
   if (!(await session.known())) return { name: 'signIn', query: { to: to.fullPath } }
+  // Nothing can be done before a password that was given is changed.
+  if (session.me?.mustChange && to.name !== 'me') return { name: 'me' }
   // A reader knows the archive and nothing else.
   if (session.me?.role === 'reader' && !['archive', 'document', 'me'].includes(String(to.name)))
     return { name: 'archive' }

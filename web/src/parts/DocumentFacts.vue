@@ -1,21 +1,33 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Repair, Schema } from '../api/client'
+import { useSession } from '../session'
 import FactList from './base/FactList.vue'
 import KeyButton from './base/KeyButton.vue'
+import NoteBanner from './base/NoteBanner.vue'
+import SeenBy from './SeenBy.vue'
 import { moment } from './times'
 
 /** An archived document in words: where it is from, its values, the lines with hits, its file. */
 const props = defineProps<{ opened: Schema['OpenedDocument']; asked: boolean; repairs: Repair[] }>()
 defineEmits<{ back: []; show: [page: number] }>()
 const { t } = useI18n()
+/** Who has seen it is listed for supervisors. */
+const supervisor = useSession().me?.role === 'supervisor'
+const listing = ref(false)
 const about = computed(() => props.opened.document.document)
 const registers = computed(() =>
   props.opened.registers.map((r) => t('archive.register', { ...r })).join(', '),
 )
 const hits = computed(() => props.opened.document.hits)
-const facts = computed(() => about.value.fields.map((f) => ({ label: f.title, value: f.value, mono: true })))
+const facts = computed(() =>
+  about.value.fields.map((f) => ({
+    label: f.title,
+    value: f.value ?? t('archive.confidential'),
+    mono: f.value !== null,
+  })),
+)
 const place = (page: number) => props.opened.pages.findIndex((p) => p.no === page) + 1
 const copy = (text: string) => navigator.clipboard?.writeText(text)
 </script>
@@ -24,12 +36,15 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
   <aside class="document-facts">
     <div class="row">
       <KeyButton k="Esc" @click="$emit('back')">{{ t('archive.back') }}</KeyButton>
-      <a :href="`/api/archive/${about.id}/file`" target="_blank" rel="noopener">{{ t('archive.open') }}</a>
+      <a v-if="!about.pagesHidden" :href="`/api/archive/${about.id}/file`" target="_blank" rel="noopener">
+        {{ t('archive.open') }}
+      </a>
     </div>
     <h1 dir="auto">{{ about.title }}</h1>
     <p class="soft">
       {{ t('archive.from', { batch: about.batch, when: moment(about.filedAt), by: about.filedBy }) }}
     </p>
+    <NoteBanner v-if="about.pagesHidden" kind="doubt">{{ t('archive.pagesHidden') }}</NoteBanner>
     <FactList :facts="facts" />
     <p v-if="opened.registers.length" class="soft">
       {{ t('archive.registers', { which: registers }) }}
@@ -39,7 +54,11 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
       {{ t('image.hold') }}
       <kbd>B</kbd>
     </p>
-    <template v-if="asked">
+    <ElButton v-if="supervisor" link @click="listing = true">{{ t('archive.seenBy') }}</ElButton>
+    <ElDrawer v-model="listing" :title="t('archive.seenBy')" size="560px" destroy-on-close>
+      <SeenBy :id="about.id" :pages="opened.pages.map((p) => p.no)" />
+    </ElDrawer>
+    <template v-if="asked && !about.pagesHidden">
       <h2>
         {{ hits.length ? t('archive.hits', hits.length) : t('archive.noHits') }}
         <kbd v-if="hits.length">N</kbd>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
 
 /** Values of a filed document under their titles, side by side as far as there is room. */
+const { t } = useI18n()
 defineProps<{ fields: Schema['FiledField'][] }>()
 </script>
 
@@ -9,7 +11,8 @@ defineProps<{ fields: Schema['FiledField'][] }>()
   <dl class="field-grid">
     <div v-for="f in fields" :key="f.name">
       <dt :title="f.name">{{ f.title }}</dt>
-      <dd class="mono" dir="auto" :title="f.value">{{ f.value }}</dd>
+      <dd v-if="f.value !== null" class="mono" dir="auto" :title="f.value">{{ f.value }}</dd>
+      <dd v-else class="soft">{{ t('archive.confidential') }}</dd>
     </div>
   </dl>
 </template>

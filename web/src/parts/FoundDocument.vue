@@ -20,7 +20,13 @@ const wider = ([x, y, w, h]: number[]) =>
 
 <template>
   <article class="panel found" :class="{ at }" :aria-current="at || undefined" @click="$emit('open')">
-    <img :src="archivePicture(found.id, found.hit?.page ?? found.firstPage, 900)" loading="lazy" alt="" />
+    <p v-if="found.pagesHidden" class="hidden soft">{{ t('archive.pagesHiddenShort') }}</p>
+    <img
+      v-else
+      :src="archivePicture(found.id, found.hit?.page ?? found.firstPage, 900)"
+      loading="lazy"
+      alt=""
+    />
     <div class="what">
       <header>
         <ElCheckbox v-model="chosen" :aria-label="t('archive.choose', { title: found.title })" @click.stop />
@@ -60,7 +66,14 @@ const wider = ([x, y, w, h]: number[]) =>
   border-color: var(--petrol);
   box-shadow: inset 4px 0 0 var(--petrol);
 }
-img {
+.hidden {
+  display: grid;
+  place-content: center;
+  text-align: center;
+  margin: 0;
+}
+img,
+.hidden {
   width: 128px;
   height: 112px;
   object-fit: cover;

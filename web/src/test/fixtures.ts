@@ -212,6 +212,7 @@ export const found = (id: number, hit: Schema['Hit'] | null): Schema['Found'] =>
   title: `Letter ${id}`,
   firstPage: 1,
   filedBy: 'M. Tarrow',
+  pagesHidden: false,
   pageCount: 2,
   fields: [
     { name: 'vessel', title: 'Vessel', value: 'PM-4821-K' },

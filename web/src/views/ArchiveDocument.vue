@@ -32,11 +32,12 @@ const {
   }),
 )
 watch(opened, (o) => {
-  if (o) pageNo.value = o.document.hits[0]?.page ?? o.pages[0].no
+  if (o) pageNo.value = o.document.hits[0]?.page ?? o.pages[0]?.no ?? 0
 })
 const text = ref<Schema['TextLine'][]>([])
 watch(pageNo, async (page) => {
   text.value = []
+  if (!page) return
   const { data } = await api.GET('/api/archive/{id}/pages/{page}/text', {
     params: { path: { id: Number(props.id), page } },
   })
@@ -89,7 +90,7 @@ useKeys([
 <template>
   <div v-if="opened" class="desk-frame">
     <div class="halves row-of">
-      <PagesBeside :id="id" v-model="pageNo" :pages="pages" :hits="hitsOn" />
+      <PagesBeside v-if="pages.length" :id="id" v-model="pageNo" :pages="pages" :hits="hitsOn" />
       <div class="stretch">
         <PageViewer
           v-if="page"

@@ -28,7 +28,12 @@ async function change() {
   busy.value = false
   problem.value = error ? worded(error) : null
   done.value = !error
-  if (!error) before.value = after.value = again.value = ''
+  if (error) return
+  before.value = after.value = again.value = ''
+  if (session.me?.mustChange) {
+    session.me.mustChange = false
+    await router.push('/')
+  }
 }
 </script>
 
@@ -37,7 +42,9 @@ async function change() {
     <MyPlace />
     <form class="panel card" @submit.prevent="change">
       <h1>{{ t('password.title') }}</h1>
-      <p class="soft">{{ t('password.lead', { name: session.me?.name }) }}</p>
+      <p class="soft">
+        {{ t(session.me?.mustChange ? 'password.mustChange' : 'password.lead', { name: session.me?.name }) }}
+      </p>
       <input type="text" name="username" autocomplete="username" :value="session.me?.signIn" hidden />
       <FieldBox :label="t('password.before')">
         <ElInput v-model="before" type="password" autocomplete="current-password" required />

@@ -13,6 +13,7 @@ import IndexDesk from './IndexDesk.vue'
 import Intake from './Intake.vue'
 import MyPassword from './MyPassword.vue'
 import PageDesk from './PageDesk.vue'
+import People from './People.vue'
 import Places from './Places.vue'
 import Registers from './Registers.vue'
 import Rescans from './Rescans.vue'
@@ -207,6 +208,21 @@ const views: Record<string, Case> = {
         '/api/registers/vessels/rows': { all: 2, rows: [{ registration: 'PM-4821-K' }] },
       },
       ['vessels', '2 rows', 'PM-4821-K', 'looks like numbers', '1 came, 0 went, 3 changed'],
+    ],
+  },
+  People: {
+    view: People,
+    main: '/api/people',
+    empty: [{ '/api/people': [], '/api/groups': [] }, 'No groups yet.'],
+    full: [
+      {
+        '/api/people': [
+          { signIn: 'm.tarrow', name: 'M. Tarrow', role: 'operator', groups: [4], locked: false },
+          { signIn: 'o.gone', name: 'O. Gone', role: 'reader', groups: [], locked: true },
+        ],
+        '/api/groups': [{ id: 4, name: 'Personnel' }],
+      },
+      ['M. Tarrow', 'm.tarrow', 'operator', 'Personnel', '1 person', 'signs in no more', 'in no group'],
     ],
   },
   Places: {

@@ -47,6 +47,22 @@ export default {
   hits: '{n} line with a hit | {n} lines with a hit',
   noHits: 'Found by its values; no word was searched for on the paper.',
   repaired: 'This page was repaired before it was filed: {how}.',
+  confidential: 'confidential',
+  pagesHidden:
+    'Its pages hold what is confidential and are not shown to you. A supervisor can give you the right to see them.',
+  pagesHiddenShort: 'pages confidential',
+  seenBy: 'Who has seen it',
+  seenByNobody: 'Nobody has seen it yet.',
+  seenLast: 'Last on that day',
+  seenTimes: 'Times',
+  seen: {
+    found: 'its values, among what was found',
+    table: 'its values, in a table taken along',
+    opened: 'opened it',
+    page: 'page {page}',
+    text: 'the text of page {page}',
+    file: 'took the file along',
+  },
   copy: 'Copy',
   copyLine: 'Copy: {line}',
 }

@@ -25,6 +25,7 @@ import notRead from './notRead'
 import pageDesk from './pageDesk'
 import password from './password'
 import repair from './repair'
+import people from './people'
 import place from './place'
 import places from './places'
 import registers from './registers'
@@ -70,6 +71,7 @@ export default {
   pageDesk,
   password,
   repair,
+  people,
   place,
   places,
   registers,

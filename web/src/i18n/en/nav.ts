@@ -7,4 +7,5 @@ export default {
   streams: 'Streams',
   registers: 'Registers',
   places: 'Places',
+  people: 'People',
 }

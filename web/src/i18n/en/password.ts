@@ -1,6 +1,9 @@
 export default {
   title: 'Your password',
   lead: '{name}, it has at least 12 characters; a few words that have nothing to do with each other are best.',
+  mustChange:
+    '{name}, choose a password of your own before you begin: at least 12 characters; a few words ' +
+    'that have nothing to do with each other are best.',
   before: 'Password so far',
   after: 'New password',
   again: 'New password once more',

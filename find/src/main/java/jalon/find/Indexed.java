@@ -66,11 +66,18 @@ final class Indexed {
 
     private Indexed() {}
 
-    static Document of(Searchable found, ZoneId zone) {
+    /** The document, and where something in it is confidential what it is without that. */
+    static List<Document> of(Searchable found, ZoneId zone) {
+        return found.isParted()
+                ? List.of(of(found, Kinds.WHOLE, zone), of(found.open(), Kinds.OPEN, zone))
+                : List.of(of(found, "", zone));
+    }
+
+    private static Document of(Searchable found, String part, ZoneId zone) {
         Document d = new Document();
         d.add(new StringField(ID, Long.toString(found.id()), Field.Store.YES));
         d.add(new NumericDocValuesField(ID, found.id()));
-        d.add(new StringField(KIND, found.kind().key(), Field.Store.NO));
+        d.add(new StringField(KIND, found.kind().key() + part, Field.Store.NO));
         d.add(new NumericDocValuesField(FILED, found.filedAt().getEpochSecond()));
         LocalDate day = day(found.filedAt(), zone);
         d.add(new LongPoint(DAY + FILED, day.toEpochDay()));

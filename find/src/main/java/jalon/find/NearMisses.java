@@ -31,8 +31,11 @@ final class NearMisses {
 
     private final IndexSearcher searcher;
     private final IndexReader reader;
+    private final Kinds kinds;
 
-    NearMisses(IndexSearcher searcher) {
+    /** @param kinds that may be seen */
+    NearMisses(IndexSearcher searcher, Kinds kinds) {
+        this.kinds = kinds;
         this.searcher = searcher;
         this.reader = searcher.getIndexReader();
     }
@@ -45,13 +48,13 @@ final class NearMisses {
         List<Answer.Near> near = new ArrayList<>();
         List<SearchLine.Part> parts = search.line().parts();
         for (int i = 0; i < parts.size(); i++) {
-            if (searcher.count(Queries.seen(queries.of(parts.get(i)), search.kinds())) > 0) {
+            if (searcher.count(kinds.of(queries.of(parts.get(i)))) > 0) {
                 continue;
             }
             BooleanQuery.Builder any = new BooleanQuery.Builder();
             List<String> said = new ArrayList<>();
             for (Term term : of(parts.get(i))) {
-                if (searcher.count(Queries.seen(new TermQuery(term), search.kinds())) > 0) {
+                if (searcher.count(kinds.of(new TermQuery(term))) > 0) {
                     any.add(new TermQuery(term), Occur.SHOULD);
                     said.add(asFiled(term));
                 }

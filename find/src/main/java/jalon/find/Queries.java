@@ -2,7 +2,6 @@ package jalon.find;
 
 import java.io.IOException;
 import java.util.Arrays;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import org.apache.lucene.document.DoublePoint;
@@ -18,9 +17,7 @@ import org.apache.lucene.search.MultiPhraseQuery;
 import org.apache.lucene.search.PhraseQuery;
 import org.apache.lucene.search.PrefixQuery;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TermQuery;
-import org.apache.lucene.util.BytesRef;
 
 /** The search line as the library's queries. */
 final class Queries {
@@ -68,19 +65,6 @@ final class Queries {
         return new BooleanQuery.Builder()
                 .add(new MatchAllDocsQuery(), Occur.FILTER)
                 .add(query, Occur.MUST_NOT)
-                .build();
-    }
-
-    /** Narrowed to what may be seen. */
-    static Query seen(Query query, Collection<String> kinds) {
-        if (kinds == null) {
-            return query;
-        }
-        var may = new TermInSetQuery(
-                Indexed.KIND, kinds.stream().map(BytesRef::new).toList());
-        return new BooleanQuery.Builder()
-                .add(query, Occur.FILTER)
-                .add(may, Occur.FILTER)
                 .build();
     }
 

@@ -1,15 +1,13 @@
 package jalon.find;
 
-import java.util.Collection;
-
 /**
  * What is asked of the index.
  *
- * @param kinds keys of the kinds of documents that may be seen; null for all
+ * @param seen what who asks may see
  * @param sort what comes first
  * @param from how many to pass over, @param most how many to give
  */
-public record Search(SearchLine line, Collection<String> kinds, Sort sort, int from, int most) {
+public record Search(SearchLine line, Seen seen, Sort sort, int from, int most) {
     /**
      * An order.
      *

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
@@ -12,6 +11,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.core.WhitespaceTokenizer;
+import org.apache.lucene.document.Document;
 import org.apache.lucene.facet.FacetsCollector;
 import org.apache.lucene.facet.FacetsCollectorManager;
 import org.apache.lucene.index.CorruptIndexException;
@@ -24,6 +24,7 @@ import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.MultiCollectorManager;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.SearcherFactory;
@@ -44,7 +45,7 @@ public final class SearchIndex implements AutoCloseable {
     /** Of how a document lies in the index: one of another form is made anew. */
     private static final String FORM = "form";
 
-    private static final String FORM_NOW = "1";
+    private static final String FORM_NOW = "2";
 
     private static final String POSITION = "position";
 
@@ -128,8 +129,10 @@ public final class SearchIndex implements AutoCloseable {
 
     /** Takes a document in, in place of what it was before. */
     public void put(Searchable document) throws IOException {
-        writer.updateDocument(
-                new Term(Indexed.ID, Long.toString(document.id())), counting.counted(Indexed.of(document, zone)));
+        remove(document.id());
+        for (Document indexed : Indexed.of(document, zone)) {
+            writer.addDocument(counting.counted(indexed));
+        }
     }
 
     public void remove(long id) throws IOException {
@@ -172,7 +175,13 @@ public final class SearchIndex implements AutoCloseable {
 
     /** How many documents can be found. */
     public int size() throws IOException {
-        return with(searcher -> searcher.getIndexReader().numDocs());
+        return size(Seen.ALL);
+    }
+
+    /** How many of them somebody may see. */
+    public int size(Seen seen) throws IOException {
+        return with(searcher ->
+                searcher.count(Kinds.of(searcher.getIndexReader(), seen).of(new MatchAllDocsQuery())));
     }
 
     /** Names of all fields that a document has a value of, and of those that every document has, in alphabetical order. */
@@ -205,14 +214,15 @@ public final class SearchIndex implements AutoCloseable {
     public Answer search(Search search) throws IOException {
         return with(searcher -> {
             Queries queries = new Queries(searcher.getIndexReader());
-            Answer exact = search(searcher, search, queries.of(search.line(), Map.of()), List.of());
+            Kinds kinds = Kinds.of(searcher.getIndexReader(), search.seen());
+            Answer exact = search(searcher, search, kinds.of(queries.of(search.line(), Map.of())), List.of());
             if (exact.total() > 0) {
                 return exact;
             }
-            NearMisses.Instead instead = new NearMisses(searcher).instead(search, queries);
+            NearMisses.Instead instead = new NearMisses(searcher, kinds).instead(search, queries);
             return instead.near().isEmpty()
                     ? exact
-                    : search(searcher, search, queries.of(search.line(), instead.queries()), instead.near());
+                    : search(searcher, search, kinds.of(queries.of(search.line(), instead.queries())), instead.near());
         });
     }
 
@@ -220,19 +230,19 @@ public final class SearchIndex implements AutoCloseable {
     public List<Answer.Near> near(Search search) throws IOException {
         return with(searcher -> {
             Queries queries = new Queries(searcher.getIndexReader());
-            Query exact = Queries.seen(queries.of(search.line(), Map.of()), search.kinds());
+            Kinds kinds = Kinds.of(searcher.getIndexReader(), search.seen());
+            Query exact = kinds.of(queries.of(search.line(), Map.of()));
             return searcher.count(exact) > 0
                     ? List.of()
-                    : new NearMisses(searcher).instead(search, queries).near();
+                    : new NearMisses(searcher, kinds).instead(search, queries).near();
         });
     }
 
     private Answer search(IndexSearcher searcher, Search search, Query query, List<Answer.Near> near)
             throws IOException {
-        Query seen = Queries.seen(query, search.kinds());
         int most = Math.max(1, search.from() + search.most());
         var top = new TopFieldCollectorManager(sort(search.sort()), most, null, 1);
-        Object[] found = searcher.search(seen, new MultiCollectorManager(top, new FacetsCollectorManager()));
+        Object[] found = searcher.search(query, new MultiCollectorManager(top, new FacetsCollectorManager()));
         TopFieldDocs docs = (TopFieldDocs) found[0];
         List<Long> ids = new ArrayList<>();
         for (int i = search.from(); i < Math.min(docs.scoreDocs.length, most); i++) {
@@ -264,16 +274,16 @@ public final class SearchIndex implements AutoCloseable {
      *
      * @param fields to look in
      */
-    public List<Answer.Known> known(List<String> fields, String beginning, Collection<String> kinds, int most)
-            throws IOException {
+    public List<Answer.Known> known(List<String> fields, String beginning, Seen seen, int most) throws IOException {
         String begins = Plain.whole(beginning);
         return with(searcher -> {
             IndexReader reader = searcher.getIndexReader();
+            Kinds kinds = Kinds.of(reader, seen);
             List<Answer.Known> found = new ArrayList<>();
             for (String field : fields) {
                 for (String known : KnownTerms.beginning(reader, Indexed.KNOWN + field, begins, most * UNSEEN)) {
                     var term = new TermQuery(new Term(Indexed.KNOWN + field, known));
-                    int documents = searcher.count(Queries.seen(term, kinds));
+                    int documents = searcher.count(kinds.of(term));
                     if (documents > 0 && found.size() < most) {
                         found.add(new Answer.Known(field, known.substring(known.indexOf(' ') + 1), documents));
                     }

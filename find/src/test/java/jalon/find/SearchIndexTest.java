@@ -62,7 +62,8 @@ class SearchIndexTest {
                 id == 3 ? "Jalon" : "M. Tarrow",
                 Instant.parse(filed),
                 values,
-                Arrays.asList(pages)));
+                Arrays.asList(pages),
+                Set.of("amount")));
     }
 
     @AfterEach
@@ -70,14 +71,14 @@ class SearchIndexTest {
         index.close();
     }
 
-    private Answer search(String typed, Set<String> kinds, Search.Sort sort) throws Exception {
+    private Answer search(String typed, Seen seen, Search.Sort sort) throws Exception {
         Map<String, String> names = new HashMap<>();
         index.fields().forEach(f -> names.put(f, f));
-        return index.search(new Search(SearchLine.of(typed, names), kinds, sort, 0, 10));
+        return index.search(new Search(SearchLine.of(typed, names), seen, sort, 0, 10));
     }
 
     private List<Long> ids(String typed) throws Exception {
-        return search(typed, null, Search.Sort.NEWEST).ids();
+        return search(typed, Seen.ALL, Search.Sort.NEWEST).ids();
     }
 
     @ParameterizedTest
@@ -120,7 +121,7 @@ class SearchIndexTest {
 
     @Test
     void resultsAreCountedAndSorted() throws Exception {
-        Answer all = search("", null, new Search.Sort("amount", true));
+        Answer all = search("", Seen.ALL, new Search.Sort("amount", true));
         assertThat(all.ids()).as("those without a value last").containsExactly(2L, 1L, 3L);
         assertThat(all.total()).isEqualTo(3);
         assertThat(all.counts().get(Answer.Facet.TYPE))
@@ -128,41 +129,69 @@ class SearchIndexTest {
         assertThat(all.counts().get(Answer.Facet.YEAR))
                 .as("in the installation's time zone")
                 .hasSize(1);
-        assertThat(search("boat", null, Search.Sort.NEWEST).counts().get(Answer.Facet.BY))
+        assertThat(search("boat", Seen.ALL, Search.Sort.NEWEST).counts().get(Answer.Facet.BY))
                 .containsExactly(new Answer.Count("M. Tarrow", 2));
-        assertThat(search("", null, new Search.Sort("vessel", false)).ids()).containsExactly(1L, 2L, 3L);
+        assertThat(search("", Seen.ALL, new Search.Sort("vessel", false)).ids()).containsExactly(1L, 2L, 3L);
     }
 
     @Test
     void whatIsOneLetterOffIsSaidWhereNothingIsExact() throws Exception {
-        Answer word = search("harbuor quay", null, Search.Sort.NEWEST);
+        Answer word = search("harbuor quay", Seen.ALL, Search.Sort.NEWEST);
         assertThat(word.ids()).containsExactly(1L);
         assertThat(word.near()).containsExactly(new Answer.Near(0, List.of("harbour")));
-        Answer value = search("vessel:PM-4812-K", null, Search.Sort.NEWEST);
+        Answer value = search("vessel:PM-4812-K", Seen.ALL, Search.Sort.NEWEST);
         assertThat(value.near()).containsExactly(new Answer.Near(0, List.of("PM-4821-K")));
-        assertThat(search("PM-7330-C", null, Search.Sort.NEWEST).near())
+        assertThat(search("PM-7330-C", Seen.ALL, Search.Sort.NEWEST).near())
                 .containsExactly(new Answer.Near(0, List.of("PM-7730-C")));
-        assertThat(index.near(new Search(SearchLine.of("harbuor quay", Map.of()), null, Search.Sort.NEWEST, 0, 1)))
+        assertThat(index.near(new Search(SearchLine.of("harbuor quay", Map.of()), Seen.ALL, Search.Sort.NEWEST, 0, 1)))
                 .isEqualTo(word.near());
-        assertThat(index.near(new Search(SearchLine.of("quay", Map.of()), null, Search.Sort.NEWEST, 0, 1)))
+        assertThat(index.near(new Search(SearchLine.of("quay", Map.of()), Seen.ALL, Search.Sort.NEWEST, 0, 1)))
                 .isEmpty();
-        assertThat(search("quay berth", null, Search.Sort.NEWEST).near())
+        assertThat(search("quay berth", Seen.ALL, Search.Sort.NEWEST).near())
                 .as("both are there, but not together")
                 .isEmpty();
     }
 
     @Test
     void whatMayNotBeSeenIsNeitherFoundNorCountedNorSuggested() throws Exception {
-        Set<String> forms = Set.of(FORM.key());
+        Seen forms = (stream, type) -> FORM.key().equals(stream + "/" + type) ? Seen.How.WHOLE : Seen.How.NOT;
         assertThat(search("", forms, Search.Sort.NEWEST).ids()).containsExactly(3L);
         assertThat(search("", forms, Search.Sort.NEWEST).counts().get(Answer.Facet.TYPE))
                 .hasSize(1);
         assertThat(search("vessel:PM-4812-K", forms, Search.Sort.NEWEST).near()).isEmpty();
         assertThat(index.known(List.of("vessel"), "pm", forms, 5))
                 .containsExactly(new Answer.Known("vessel", "PM-9912-K", 1));
-        assertThat(index.known(List.of("owner", "vessel"), "luk", null, 5))
+        assertThat(index.known(List.of("owner", "vessel"), "luk", Seen.ALL, 5))
                 .containsExactly(new Answer.Known("owner", "Łukasz Größer", 1));
-        assertThat(search("", Set.of(), Search.Sort.NEWEST).total()).isZero();
+        assertThat(search("", (stream, type) -> Seen.How.NOT, Search.Sort.NEWEST)
+                        .total())
+                .isZero();
+    }
+
+    @Test
+    void whatIsConfidentialIsFoundByThoseWhoMaySeeItAndTheRestByEverybodyOnce() throws Exception {
+        Seen open = (stream, type) -> Seen.How.OPEN;
+        assertThat(ids("amount:731.43")).containsExactly(2L);
+        assertThat(ids("")).as("each once").containsExactly(3L, 2L, 1L);
+        assertThat(index.size()).isEqualTo(3);
+        assertThat(index.size(open)).isEqualTo(3);
+        assertThat(search("", open, Search.Sort.NEWEST).ids()).containsExactly(3L, 2L, 1L);
+        assertThat(search("vessel:7730", open, Search.Sort.NEWEST).ids()).containsExactly(2L);
+        for (String secret : List.of("amount:731.43", "731.43", "sold", "amount:700..800", "amount:731.44", "solt")) {
+            assertThat(search(secret, open, Search.Sort.NEWEST).total())
+                    .as(secret)
+                    .isZero();
+            assertThat(search(secret, open, Search.Sort.NEWEST).near())
+                    .as(secret)
+                    .isEmpty();
+        }
+        assertThat(index.known(List.of("amount"), "7", open, 5)).isEmpty();
+        assertThat(search("", open, new Search.Sort("amount", true)).ids())
+                .as("the order tells nothing")
+                .containsExactly(3L, 2L, 1L);
+        index.remove(2);
+        index.refresh();
+        assertThat(search("", open, Search.Sort.NEWEST).ids()).containsExactly(3L, 1L);
     }
 
     @Test
@@ -196,6 +225,6 @@ class SearchIndexTest {
         assertThat(index.size()).isEqualTo(3);
         index.clear();
         index.refresh();
-        assertThat(search("x", null, Search.Sort.NEWEST).total()).isZero();
+        assertThat(search("x", Seen.ALL, Search.Sort.NEWEST).total()).isZero();
     }
 }

@@ -21,6 +21,32 @@ public enum Problem {
     NO_READABLE_PAGE(Kind.MISSING, "batch", "page"),
     @JsonProperty("tokenNotForStream")
     TOKEN_NOT_FOR_STREAM(Kind.FORBIDDEN, "streams", "stream"),
+    @JsonProperty("notYourRight")
+    NOT_YOUR_RIGHT(Kind.FORBIDDEN),
+    @JsonProperty("notYourType")
+    NOT_YOUR_TYPE(Kind.FORBIDDEN, "type"),
+    @JsonProperty("notTheirStream")
+    NOT_THEIR_STREAM(Kind.INPUT, "who", "stream"),
+    @JsonProperty("confidentialPages")
+    CONFIDENTIAL_PAGES(Kind.FORBIDDEN),
+    @JsonProperty("noSuchGroup")
+    NO_SUCH_GROUP(Kind.MISSING),
+    @JsonProperty("groupIsThere")
+    GROUP_IS_THERE(Kind.INPUT, "group"),
+    @JsonProperty("groupHasRights")
+    GROUP_HAS_RIGHTS(Kind.NOW, "group", "streams"),
+    @JsonProperty("signInForm")
+    SIGN_IN_FORM(Kind.INPUT),
+    @JsonProperty("signInTaken")
+    SIGN_IN_TAKEN(Kind.INPUT, "who"),
+    @JsonProperty("sayRole")
+    SAY_ROLE(Kind.INPUT),
+    @JsonProperty("nameLength")
+    NAME_LENGTH(Kind.INPUT, "most"),
+    @JsonProperty("lastSupervisor")
+    LAST_SUPERVISOR(Kind.NOW),
+    @JsonProperty("sayRight")
+    SAY_RIGHT(Kind.INPUT),
     @JsonProperty("keyLength")
     KEY_LENGTH(Kind.INPUT),
     @JsonProperty("revisionForm")

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 
 /**
  * Made-up filed documents of three pages, any number of them: words as frequent as in a language, numbers that nobody else
@@ -19,6 +20,7 @@ final class FiledPapers {
     private static final int WORDS_OF_PAGE = 140;
     private static final double NUMBERS = 0.06;
     private static final double MISREAD = 0.02;
+    private static final int CONFIDENTIAL_EVERY = 20;
     private static final String[] TYPES = {
         "Delivery note", "Survey", "Complaint", "Tender", "Tenancy agreement", "Wage slip", "Inspection", "Minutes"
     };
@@ -92,7 +94,8 @@ final class FiledPapers {
                 PEOPLE[random.nextInt(PEOPLE.length)],
                 Instant.ofEpochSecond(1_600_000_000L + id * 190),
                 fields,
-                pages);
+                pages,
+                id % CONFIDENTIAL_EVERY == 0 ? fields.keySet() : Set.of());
     }
 
     private static char letter(Random random) {

@@ -5,6 +5,7 @@ import jalon.find.Answer;
 import jalon.find.Search;
 import jalon.find.SearchIndex;
 import jalon.find.SearchLine;
+import jalon.find.Seen;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -98,21 +99,30 @@ public final class FindBench {
             papers.asked(documents, EACH)
                     .forEach((sort, lines) -> all.put(sort, took(lines, line -> {
                         Answer found = index.search(
-                                new Search(SearchLine.of(line, names), null, Search.Sort.NEWEST, 0, A_PAGE));
+                                new Search(SearchLine.of(line, names), Seen.ALL, Search.Sort.NEWEST, 0, A_PAGE));
                         return found.total();
                     })));
             all.put(
                     "suggestions",
                     took(
                             papers.asked(documents, EACH).get("part of a field"),
-                            line -> index.known(index.fields(), line.substring(6), null, 8)
+                            line -> index.known(index.fields(), line.substring(6), Seen.ALL, 8)
                                     .size()));
+            Seen some = (stream, type) -> stream.equals("s3") ? Seen.How.NOT : Seen.How.OPEN;
+            all.put(
+                    "a frequent word, by one who may not see all",
+                    took(
+                            papers.asked(documents, EACH).get("a frequent word"),
+                            line -> index.search(
+                                            new Search(SearchLine.of(line, names), some, Search.Sort.NEWEST, 0, A_PAGE))
+                                    .total()));
             all.put(
                     "the search after one is filed",
                     took(papers.asked(documents, EACH).get("two words"), line -> {
                         index.put(papers.document(documents));
                         index.refresh();
-                        return index.search(new Search(SearchLine.of(line, names), null, Search.Sort.NEWEST, 0, A_PAGE))
+                        return index.search(
+                                        new Search(SearchLine.of(line, names), Seen.ALL, Search.Sort.NEWEST, 0, A_PAGE))
                                 .total();
                     }));
             return all;

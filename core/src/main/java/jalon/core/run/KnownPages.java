@@ -68,7 +68,19 @@ public final class KnownPages implements PageKnowledge {
     @Override
     public Optional<Value> value(StakeRule.ByChange rule, PageFacts page) {
         var field = new Field(
-                VALUE, null, null, null, false, false, true, List.of(rule.finder()), true, List.of(), List.of(), null);
+                VALUE,
+                null,
+                null,
+                null,
+                false,
+                false,
+                true,
+                false,
+                List.of(rule.finder()),
+                true,
+                List.of(),
+                List.of(),
+                null);
         var type = DocumentType.of(VALUE, null, List.of(field));
         FieldValue found = Indexer.index(
                         type,

@@ -14,6 +14,7 @@ import java.util.Map;
  * @param several whether it holds all values that are found, joined by {@link #JOINED_BY}
  * @param ranked whether the first finder that finds something is right, whatever the others find
  * @param mayBeAbsent whether a person may say that it is not on the document
+ * @param confidential whether it is only for those who may see what is confidential
  * @param sureFrom a value at least this certain, with all checks passed, is sure
  */
 public record Field(
@@ -24,6 +25,7 @@ public record Field(
         boolean several,
         boolean required,
         Boolean mayBeAbsent,
+        boolean confidential,
         List<Finder> finders,
         boolean ranked,
         List<TidyStep> tidy,

@@ -107,6 +107,7 @@ public record StreamDefinition(
     /**
      * @param under where it stands in the tree of types: a department, a kind, a sender; the widest first
      * @param otherwise the type of a document that no type's words claim
+     * @param confidential whether its documents are only for those who may see what is confidential
      * @param checkBelow a type less certain than this is shown to a person
      */
     public record DocumentType(
@@ -115,6 +116,7 @@ public record StreamDefinition(
             List<String> under,
             Words words,
             @JsonProperty("default") boolean otherwise,
+            boolean confidential,
             Double checkBelow,
             Layout layout,
             List<Field> fields) {
@@ -128,7 +130,7 @@ public record StreamDefinition(
 
         /** One that is known by nothing and has these fields. */
         public static DocumentType of(String type, String title, List<Field> fields) {
-            return new DocumentType(type, title, null, null, false, null, null, fields);
+            return new DocumentType(type, title, null, null, false, false, null, null, fields);
         }
 
         public Optional<Field> field(String name) {

@@ -101,7 +101,8 @@ class ChecksAndTidyTest {
     }
 
     private static Tidying.Tidied tidy(String raw, List<? extends TidyStep> steps) {
-        var field = new Field("f", null, null, null, false, false, null, null, false, List.copyOf(steps), null, null);
+        var field = new Field(
+                "f", null, null, null, false, false, null, false, null, false, List.copyOf(steps), null, null);
         return Tidy.tidy(raw, field, LocalDate.of(2026, 11, 23));
     }
 

@@ -4,6 +4,7 @@ import jalon.core.image.Repair;
 import jalon.server.archive.Archive;
 import jalon.server.archive.ArchiveSearch;
 import jalon.server.archive.DocumentBundle;
+import jalon.server.archive.DocumentLog;
 import jalon.server.archive.SavedSearches;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
@@ -42,6 +43,7 @@ class ArchiveApi {
     private final FiledVersions versions;
     private final PageRenditions renditions;
     private final ActivityLog log;
+    private final DocumentLog documentLog;
 
     ArchiveApi(
             Archive archive,
@@ -51,7 +53,9 @@ class ArchiveApi {
             Batches batches,
             FiledVersions versions,
             PageRenditions renditions,
-            ActivityLog log) {
+            ActivityLog log,
+            DocumentLog documentLog) {
+        this.documentLog = documentLog;
         this.search = search;
         this.searches = searches;
         this.bundle = bundle;
@@ -70,19 +74,20 @@ class ArchiveApi {
     ArchiveSearch.Result searchArchive(
             @RequestParam(defaultValue = "") String q,
             @RequestParam(defaultValue = "") String sort,
-            @RequestParam(defaultValue = "0") int from) {
-        return search.search(q, sort, Math.max(0, from));
+            @RequestParam(defaultValue = "0") int from,
+            Principal who) {
+        return search.search(q, sort, Math.max(0, from), who.getName());
     }
 
     @GetMapping("/suggestions")
-    List<ArchiveSearch.Suggestion> archiveSuggestions(@RequestParam(defaultValue = "") String q) {
-        return search.suggest(q);
+    List<ArchiveSearch.Suggestion> archiveSuggestions(@RequestParam(defaultValue = "") String q, Principal who) {
+        return search.suggest(q, who.getName());
     }
 
     @GetMapping(value = "/results.csv", produces = "text/csv;charset=UTF-8")
     ResponseEntity<String> archiveResults(
             @RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "") String sort, Principal who) {
-        String csv = search.csv(q, sort);
+        String csv = search.csv(q, sort, who.getName());
         log.add(who.getName(), Act.TOOK_RESULTS.with(q));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"found.csv\"")
@@ -104,8 +109,9 @@ class ArchiveApi {
     }
 
     private List<Path> taken(List<Long> ids, Principal who) {
-        List<Path> files = bundle.files(ids);
-        ids.forEach(id -> log.add(who.getName(), archive.batchOf(id).id(), Act.TOOK_FILE.with(id)));
+        List<Path> files = bundle.files(ids, who.getName());
+        ids.forEach(
+                id -> log.add(who.getName(), archive.batchOf(id, who.getName()).id(), Act.TOOK_FILE.with(id)));
         return files;
     }
 
@@ -142,7 +148,7 @@ class ArchiveApi {
 
     @GetMapping("/{id}")
     OpenedDocument archivedDocument(@PathVariable long id, @RequestParam(defaultValue = "") String q, Principal who) {
-        Archive.Opened opened = archive.open(id, q);
+        Archive.Opened opened = archive.open(id, q, who.getName());
         Batch batch = batches.get(opened.document().batch());
         log.add(who.getName(), batch.id(), Act.LOOKED_AT.with(id));
         var facts = batches.facts(batch);
@@ -160,9 +166,15 @@ class ArchiveApi {
                 versions.of(batch.id(), opened.document().kind().type()));
     }
 
+    /** What was shown of it to whom, for supervisors. */
+    @GetMapping("/{id}/seen")
+    List<DocumentLog.SeenOn> archivedDocumentSeen(@PathVariable long id) {
+        return documentLog.of(id);
+    }
+
     @GetMapping("/{id}/pages/{page}/text")
-    List<Archive.TextLine> archivedPageText(@PathVariable long id, @PathVariable int page) {
-        return archive.text(id, page);
+    List<Archive.TextLine> archivedPageText(@PathVariable long id, @PathVariable int page, Principal who) {
+        return archive.text(id, page, who.getName());
     }
 
     /** @param received whether the page is wanted as it was received, and not as it was filed */
@@ -171,8 +183,9 @@ class ArchiveApi {
             @PathVariable long id,
             @PathVariable int page,
             @RequestParam(defaultValue = "900") int width,
-            @RequestParam(defaultValue = "false") boolean received) {
-        Batch batch = archive.batchOf(id, page);
+            @RequestParam(defaultValue = "false") boolean received,
+            Principal who) {
+        Batch batch = archive.shown(id, page, who.getName());
         List<Repair> recipe = received
                 ? List.of()
                 : batches.filedRecipes(batch, List.of(page)).getOrDefault(page, List.of());
@@ -181,8 +194,8 @@ class ArchiveApi {
 
     @GetMapping(value = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<Resource> archivedFile(@PathVariable long id, Principal who) {
-        var file = archive.file(id);
-        log.add(who.getName(), archive.batchOf(id).id(), Act.TOOK_FILE.with(id));
+        var file = archive.file(id, who.getName());
+        log.add(who.getName(), archive.batchOf(id, who.getName()).id(), Act.TOOK_FILE.with(id));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(

@@ -13,6 +13,8 @@ import jalon.server.batch.NotReadPages;
 import jalon.server.batch.PageInsertion;
 import jalon.server.batch.Receiving;
 import jalon.server.people.ActivityLog;
+import jalon.server.rights.Right;
+import jalon.server.rights.Rights;
 import java.io.IOException;
 import java.security.Principal;
 import java.util.List;
@@ -42,6 +44,8 @@ class BatchApi {
     private final PageInsertion insertion;
     private final ActivityLog log;
     private final NotReadPages notRead;
+    private final Rights rights;
+    private final BatchRights batchRights;
 
     BatchApi(
             Batches batches,
@@ -50,7 +54,11 @@ class BatchApi {
             Receiving receiving,
             PageInsertion insertion,
             ActivityLog log,
-            NotReadPages notRead) {
+            NotReadPages notRead,
+            Rights rights,
+            BatchRights batchRights) {
+        this.rights = rights;
+        this.batchRights = batchRights;
         this.batches = batches;
         this.details = details;
         this.decisions = decisions;
@@ -66,6 +74,7 @@ class BatchApi {
 
     @PostMapping
     NewBatchNo openBatch(@RequestBody NewBatch wanted, Principal who) {
+        rights.require(who.getName(), Right.INDEX, wanted.stream());
         return new NewBatchNo(receiving.open(
                 jalon.server.batch.NewBatch.of(wanted.stream(), "upload", CameBy.UPLOAD, who.getName())));
     }
@@ -155,6 +164,7 @@ class BatchApi {
             @RequestHeader(name = REQUEST, required = false) String request,
             @RequestBody Decision decision,
             Principal who) {
+        batchRights.requireOfTypes(no, List.of(decision), who);
         decisions.decide(no, List.of(decision), asked(who, revision, request));
         return batch(no, fields, since, who);
     }
@@ -169,6 +179,7 @@ class BatchApi {
             @RequestHeader(name = REQUEST, required = false) String request,
             @RequestBody List<Decision> together,
             Principal who) {
+        batchRights.requireOfTypes(no, together, who);
         decisions.decide(no, together, asked(who, revision, request));
         return batch(no, fields, since, who);
     }

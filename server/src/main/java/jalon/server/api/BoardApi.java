@@ -2,6 +2,7 @@ package jalon.server.api;
 
 import jalon.server.Problem;
 import jalon.server.Times;
+import jalon.server.batch.Batches;
 import jalon.server.batch.Board;
 import jalon.server.batch.DayFigures;
 import jalon.server.filing.FiledCheck;
@@ -9,6 +10,7 @@ import jalon.server.live.Events;
 import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.people.Role;
+import jalon.server.rights.Rights;
 import jalon.server.stream.StreamLibrary;
 import java.security.Principal;
 import java.time.Duration;
@@ -36,6 +38,8 @@ class BoardApi {
     private final DayFigures figures;
     private final StreamLibrary streams;
     private final FiledCheck filed;
+    private final Batches batches;
+    private final Rights rights;
     private final Times times;
 
     BoardApi(
@@ -45,7 +49,11 @@ class BoardApi {
             DayFigures figures,
             StreamLibrary streams,
             FiledCheck filed,
+            Batches batches,
+            Rights rights,
             Times times) {
+        this.batches = batches;
+        this.rights = rights;
         this.filed = filed;
         this.times = times;
         this.board = board;
@@ -55,12 +63,13 @@ class BoardApi {
         this.streams = streams;
     }
 
-    record Me(String signIn, String name, Role role) {}
+    /** @param mustChange whether nothing can be done before the password is changed */
+    record Me(String signIn, String name, Role role, boolean mustChange) {}
 
     @GetMapping("/me")
     Me me(Principal who) {
         Person person = people.find(who.getName()).orElseThrow();
-        return new Me(person.signIn(), person.name(), person.role());
+        return new Me(person.signIn(), person.name(), person.role(), person.mustChange());
     }
 
     /** Has the browser given its token before anything is posted. */
@@ -80,8 +89,11 @@ class BoardApi {
 
     /** Filed files that are gone or are not what was filed, as they were when that was looked at last. */
     @GetMapping("/filed-troubles")
-    List<FiledCheck.FiledTrouble> filedTroubles() {
-        return filed.troubles();
+    List<FiledCheck.FiledTrouble> filedTroubles(Principal who) {
+        return filed.troubles().stream()
+                .filter(t -> rights.worksOn(
+                        who.getName(), batches.get(t.batch()).stream().name()))
+                .toList();
     }
 
     /** @param titles of streams by name */

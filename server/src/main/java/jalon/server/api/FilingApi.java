@@ -6,6 +6,8 @@ import jalon.server.filing.FilingDesk;
 import jalon.server.filing.FilingPlan;
 import jalon.server.filing.FilingWishes;
 import jalon.server.filing.Remedy;
+import jalon.server.rights.Needs;
+import jalon.server.rights.Right;
 import java.security.Principal;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,8 +25,10 @@ class FilingApi {
     private final FilingDesk filing;
     private final FilingWishes wishes;
     private final FilingPlan plan;
+    private final BatchRights rights;
 
-    FilingApi(FilingDesk filing, FilingWishes wishes, FilingPlan plan) {
+    FilingApi(FilingDesk filing, FilingWishes wishes, FilingPlan plan, BatchRights rights) {
+        this.rights = rights;
         this.wishes = wishes;
         this.plan = plan;
         this.filing = filing;
@@ -36,11 +40,13 @@ class FilingApi {
     }
 
     @PostMapping("/{no}/filing")
+    @Needs(Right.FILE)
     FilingPlan.Plan fileBatch(
             @PathVariable String no,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String revision,
             @RequestHeader(name = BatchApi.REQUEST, required = false) String request,
             Principal who) {
+        rights.requireToFile(no, who);
         filing.file(no, BatchApi.asked(who, revision, request));
         return plan.plan(no);
     }
@@ -50,6 +56,7 @@ class FilingApi {
 
     /** What is to become of a delivery that is refused or waits for its next try. */
     @PostMapping("/{no}/deliveries/{id}")
+    @Needs(Right.FILE)
     FilingPlan.Plan decideDelivery(
             @PathVariable String no, @PathVariable long id, @RequestBody DeliveryFate wanted, Principal who) {
         if (wanted.fate() == null) {
@@ -67,6 +74,7 @@ class FilingApi {
 
     /** What a person wants of one document at one destination, before the batch is filed; both null: as the stream says. */
     @PostMapping("/{no}/filing/wish")
+    @Needs(Right.FILE)
     FilingPlan.Plan wishOfDelivery(@PathVariable String no, @RequestBody Wish wish, Principal who) {
         wishes.wish(no, wish.document(), wish.destination(), wish.path(), wish.leftOut(), who.getName());
         return plan.plan(no);
@@ -74,6 +82,7 @@ class FilingApi {
 
     /** Looks whether the batch's files still lie where they were filed, byte for byte; what is found is in the plan later. */
     @PostMapping("/{no}/filing/check")
+    @Needs(Right.FILE)
     FilingPlan.Plan checkFiled(@PathVariable String no, Principal who) {
         filing.checkFiled(no, who.getName());
         return plan.plan(no);

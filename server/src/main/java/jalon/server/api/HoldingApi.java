@@ -5,6 +5,8 @@ import jalon.server.batch.BatchHolds;
 import jalon.server.batch.DocumentClaims;
 import jalon.server.people.People;
 import jalon.server.people.Role;
+import jalon.server.rights.Needs;
+import jalon.server.rights.Right;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.List;
@@ -84,6 +86,7 @@ class HoldingApi {
     }
 
     @PostMapping("/batches/{no}/withdraw")
+    @Needs(Right.ERASE)
     void withdrawBatch(@PathVariable String no, @RequestBody Because because, Principal who) {
         holds.withdraw(no, because.why(), who.getName());
     }

@@ -9,7 +9,9 @@ import jalon.core.stream.PageRules;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.batch.Rescans;
+import jalon.server.rights.Rights;
 import java.io.IOException;
+import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -26,8 +28,10 @@ import org.springframework.web.bind.annotation.RestController;
 class ImageApi {
     private final Batches batches;
     private final Rescans rescans;
+    private final Rights rights;
 
-    ImageApi(Batches batches, Rescans rescans) {
+    ImageApi(Batches batches, Rescans rescans, Rights rights) {
+        this.rights = rights;
         this.batches = batches;
         this.rescans = rescans;
     }
@@ -71,8 +75,8 @@ class ImageApi {
     }
 
     @GetMapping("/rescans")
-    List<Rescans.Rescan> rescans() {
-        return rescans.all();
+    List<Rescans.Rescan> rescans(Principal who) {
+        return rescans.all(stream -> rights.worksOn(who.getName(), stream));
     }
 
     private PageRules rules(Batch batch) {

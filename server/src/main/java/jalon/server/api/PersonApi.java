@@ -1,7 +1,6 @@
 package jalon.server.api;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jalon.server.Times;
 import jalon.server.people.Passwords;
 import java.security.Principal;
 import org.springframework.http.HttpStatus;
@@ -16,11 +15,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/me")
 class PersonApi {
     private final Passwords passwords;
-    private final Times times;
 
-    PersonApi(Passwords passwords, Times times) {
+    PersonApi(Passwords passwords) {
         this.passwords = passwords;
-        this.times = times;
     }
 
     /** @param before the password so far, @param after the new one */
@@ -31,6 +28,6 @@ class PersonApi {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void changePassword(@RequestBody NewPassword wanted, Principal who, HttpServletRequest request) {
         passwords.change(who.getName(), wanted.before(), wanted.after(), request.getRemoteAddr());
-        Passwords.goOn(request.getSession(), times.now());
+        passwords.goOn(request.getSession(), who.getName());
     }
 }

@@ -2,6 +2,7 @@ package jalon.server.api;
 
 import jalon.core.sort.SampleFaults;
 import jalon.core.stream.StreamDefinition;
+import jalon.server.Problem;
 import jalon.server.batch.Batch;
 import jalon.server.batch.TypeTeaching;
 import jalon.server.learning.LessonMade;
@@ -9,6 +10,7 @@ import jalon.server.learning.Lessons;
 import jalon.server.learning.Sample;
 import jalon.server.learning.SampleStanding;
 import jalon.server.learning.Samples;
+import jalon.server.rights.Rights;
 import jalon.server.stream.StreamLibrary;
 import java.security.Principal;
 import java.time.Instant;
@@ -30,8 +32,10 @@ class SampleApi {
     private final Samples samples;
     private final Lessons lessons;
     private final TypeTeaching teaching;
+    private final Rights rights;
 
-    SampleApi(StreamLibrary streams, Samples samples, Lessons lessons, TypeTeaching teaching) {
+    SampleApi(StreamLibrary streams, Samples samples, Lessons lessons, TypeTeaching teaching, Rights rights) {
+        this.rights = rights;
         this.streams = streams;
         this.samples = samples;
         this.lessons = lessons;
@@ -68,7 +72,14 @@ class SampleApi {
     record StreamSamples(List<SampledType> types, LessonMade lesson) {}
 
     @GetMapping("/streams/{name}/samples")
-    StreamSamples samples(@PathVariable String name) {
+    StreamSamples samples(@PathVariable String name, Principal who) {
+        if (!rights.worksOn(who.getName(), name)) {
+            throw Problem.NOT_YOUR_RIGHT.with();
+        }
+        return samples(name);
+    }
+
+    private StreamSamples samples(String name) {
         StreamDefinition stream = streams.definition(name, streams.newest(name));
         List<Sample> all = samples.of(name);
         List<SampleFaults.Fault> faults = lessons.faults(name);

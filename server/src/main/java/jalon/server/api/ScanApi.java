@@ -1,5 +1,8 @@
 package jalon.server.api;
 
+import jalon.server.batch.Batches;
+import jalon.server.rights.Right;
+import jalon.server.rights.Rights;
 import jalon.server.scan.Scan;
 import jalon.server.scan.ScanDesk;
 import java.security.Principal;
@@ -16,8 +19,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class ScanApi {
     private final ScanDesk desk;
+    private final Batches batches;
+    private final Rights rights;
 
-    ScanApi(ScanDesk desk) {
+    ScanApi(ScanDesk desk, Batches batches, Rights rights) {
+        this.batches = batches;
+        this.rights = rights;
         this.desk = desk;
     }
 
@@ -28,6 +35,10 @@ class ScanApi {
 
     @PostMapping("/scans")
     Scan.State startScan(@RequestBody ScanDesk.Wanted wanted, Principal who) {
+        String stream = wanted.batch() == null
+                ? wanted.stream()
+                : batches.get(wanted.batch()).stream().name();
+        rights.require(who.getName(), Right.INDEX, stream);
         return desk.start(wanted, who.getName());
     }
 

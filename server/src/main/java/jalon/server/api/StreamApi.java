@@ -1,7 +1,10 @@
 package jalon.server.api;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jalon.server.batch.StreamTrial;
 import jalon.server.certainty.Certainties;
+import jalon.server.people.Role;
+import jalon.server.rights.Rights;
 import jalon.server.stream.StreamLibrary;
 import java.security.Principal;
 import java.util.List;
@@ -20,16 +23,23 @@ class StreamApi {
     private final StreamLibrary library;
     private final StreamTrial trial;
     private final Certainties certainties;
+    private final Rights rights;
 
-    StreamApi(StreamLibrary library, StreamTrial trial, Certainties certainties) {
+    StreamApi(StreamLibrary library, StreamTrial trial, Certainties certainties, Rights rights) {
+        this.rights = rights;
         this.certainties = certainties;
         this.trial = trial;
         this.library = library;
     }
 
+    /** Those that who asks works on; a supervisor sees to all. */
     @GetMapping("/streams")
-    List<StreamLibrary.Listed> streams() {
-        return library.current();
+    List<StreamLibrary.Listed> streams(HttpServletRequest request) {
+        String who = request.getUserPrincipal().getName();
+        boolean all = request.isUserInRole(Role.SUPERVISOR.name());
+        return library.current().stream()
+                .filter(s -> all || rights.worksOn(who, s.name()))
+                .toList();
     }
 
     /** The definition in force, as it was written. */

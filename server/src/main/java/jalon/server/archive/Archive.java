@@ -23,6 +23,8 @@ public class Archive {
     private final ArchiveRows rows;
     private final FoundDocuments documents;
     private final ArchiveSearch search;
+    private final Sights sights;
+    private final DocumentLog log;
     private final Batches batches;
     private final Times times;
     private final Path root;
@@ -31,12 +33,16 @@ public class Archive {
             ArchiveRows rows,
             FoundDocuments documents,
             ArchiveSearch search,
+            Sights sights,
+            DocumentLog log,
             Batches batches,
             Times times,
             JalonSettings settings) {
         this.rows = rows;
         this.documents = documents;
         this.search = search;
+        this.sights = sights;
+        this.log = log;
         this.batches = batches;
         this.times = times;
         this.root = settings.dataFolder().resolve("archive");
@@ -78,51 +84,64 @@ public class Archive {
     public record Opened(
             FoundDocuments.Found document, List<Integer> pages, List<FoundDocuments.Hit> hits, String path) {}
 
-    /** @param line that found it, whose words are marked */
-    public Opened open(long id, String line) {
-        ArchiveRows.DocumentRow d = row(id);
-        FoundDocuments.Marked marked = search.marked(line);
-        return new Opened(
-                documents.of(List.of(id), FoundDocuments.Marked.NOTHING).get(0),
-                FoundDocuments.pages(d),
-                documents.hits(d, marked, MOST_HITS),
-                d.path());
+    /**
+     * @param line that found it, whose words are marked
+     * @param who opens it; without its pages where these are not for this person
+     */
+    public Opened open(long id, String line, String who) {
+        Sight sight = sights.of(who);
+        ArchiveRows.DocumentRow d = sights.document(id, sight);
+        FoundDocuments.Found found =
+                documents.of(List.of(id), FoundDocuments.Marked.NOTHING, sight).get(0);
+        log.seen(List.of(id), who, DocumentLog.What.OPENED);
+        return found.pagesHidden()
+                ? new Opened(found, List.of(), List.of(), null)
+                : new Opened(
+                        found,
+                        FoundDocuments.pages(d),
+                        documents.hits(d, search.marked(line, sight), MOST_HITS),
+                        d.path());
     }
 
     /** A printed line, for who wants to copy it. */
     public record TextLine(String text, Box box) {}
 
     /** What is printed on a page of a document, in reading order. */
-    public List<TextLine> text(long id, int page) {
-        return batches.facts(batchOf(id, page), List.of(page)).get(page).lines().stream()
+    public List<TextLine> text(long id, int page, String who) {
+        Batch batch = batchOf(id, page, who);
+        log.seen(id, who, DocumentLog.What.TEXT, page);
+        return batches.facts(batch, List.of(page)).get(page).lines().stream()
                 .map(line -> new TextLine(line.text(), line.box()))
                 .toList();
     }
 
-    /** Where the filed PDF lies. */
-    public Path file(long id) {
-        Path file = root.resolve(row(id).path()).normalize();
+    /** Where the filed PDF lies. @param who takes it along */
+    public Path file(long id, String who) {
+        Path file = root.resolve(sights.whole(id, sights.of(who)).path()).normalize();
         if (!file.startsWith(root)) {
             throw Problem.NOT_IN_ARCHIVE.with();
         }
+        log.seen(List.of(id), who, DocumentLog.What.FILE);
         return file;
     }
 
-    /** The batch that a document came in. */
-    public Batch batchOf(long id) {
-        return batches.get(row(id).batchId());
+    /** The batch that a document came in, for somebody who may see its pages. */
+    public Batch batchOf(long id, String who) {
+        return batches.get(sights.whole(id, sights.of(who)).batchId());
     }
 
-    /** The batch page behind a page of an archived document; others are not for readers. */
-    public Batch batchOf(long id, int page) {
-        ArchiveRows.DocumentRow d = row(id);
+    /** The batch with a page of a document, for somebody who is shown its picture. */
+    public Batch shown(long id, int page, String who) {
+        Batch batch = batchOf(id, page, who);
+        log.seen(id, who, DocumentLog.What.PAGE, page);
+        return batch;
+    }
+
+    private Batch batchOf(long id, int page, String who) {
+        ArchiveRows.DocumentRow d = sights.whole(id, sights.of(who));
         if (!FoundDocuments.pages(d).contains(page)) {
             throw Problem.DOCUMENT_HAS_NO_PAGE.with(page);
         }
         return batches.get(d.batchId());
-    }
-
-    private ArchiveRows.DocumentRow row(long id) {
-        return rows.find(id).orElseThrow(() -> Problem.NO_SUCH_DOCUMENT.with());
     }
 }

@@ -4,6 +4,7 @@ import jalon.find.Answer;
 import jalon.find.Search;
 import jalon.find.SearchIndex;
 import jalon.find.Searchable;
+import jalon.find.Seen;
 import jalon.server.JalonSettings;
 import jalon.server.Times;
 import jalon.server.batch.Batch;
@@ -13,7 +14,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
@@ -84,8 +84,13 @@ public class ArchiveIndex implements SmartLifecycle {
     }
 
     /** Values that exist and begin so. */
-    public List<Answer.Known> known(List<String> fields, String beginning, Collection<String> kinds, int most) {
-        return asked(() -> index.known(fields, beginning, kinds, most));
+    public List<Answer.Known> known(List<String> fields, String beginning, Seen seen, int most) {
+        return asked(() -> index.known(fields, beginning, seen, most));
+    }
+
+    /** How many documents somebody may see. */
+    public int size(Seen seen) {
+        return asked(() -> index.size(seen));
     }
 
     /** Names of fields that can be asked for. */
@@ -158,6 +163,7 @@ public class ArchiveIndex implements SmartLifecycle {
                         .put(f.name(), f.value()));
         Map<Long, List<ArchiveRows.PageText>> pages = ArchiveRows.byDocument(rows.texts(ids));
         Map<String, Searchable.Kind> kinds = kinds();
+        var confidential = new Confidential(streams);
         for (ArchiveRows.DocumentRow d : rows.byIds(ids)) {
             var of = new Searchable.Kind(
                     d.kind().stream(),
@@ -175,7 +181,8 @@ public class ArchiveIndex implements SmartLifecycle {
                             fields.getOrDefault(d.id(), Map.of()),
                             pages.getOrDefault(d.id(), List.of()).stream()
                                     .map(ArchiveRows.PageText::words)
-                                    .toList()));
+                                    .toList(),
+                            confidential.fields(d.kind().stream(), d.kind().type())));
         }
         for (long id : ids) {
             if (found.containsKey(id)) {

@@ -55,6 +55,10 @@ interface ArchiveRows {
     @Insert("insert into archive_change (document_id, at) values (#{documentId}, #{now})")
     void changed(long documentId, Instant now);
 
+    @Insert("insert into archive_change (document_id, at)"
+            + " select id, #{now} from archived_document where stream = #{stream} order by id")
+    void changedOfStream(String stream, Instant now);
+
     /** Something that became of a document. */
     record Change(long id, long documentId, Instant at) {}
 
@@ -106,7 +110,4 @@ interface ArchiveRows {
     })
     @ResultMap("document")
     Optional<DocumentRow> newest(String type, Map<String, String> values, long butNot);
-
-    @Select("select count(*) from archived_document")
-    long count();
 }

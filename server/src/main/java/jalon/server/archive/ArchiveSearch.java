@@ -28,14 +28,22 @@ public class ArchiveSearch {
     private static final int MOST_PARTS = 50;
 
     private final ArchiveIndex index;
-    private final ArchiveRows rows;
     private final FoundDocuments documents;
     private final StreamLibrary streams;
+    private final Sights sights;
+    private final DocumentLog log;
     private final Times times;
 
-    ArchiveSearch(ArchiveIndex index, ArchiveRows rows, FoundDocuments documents, StreamLibrary streams, Times times) {
+    ArchiveSearch(
+            ArchiveIndex index,
+            FoundDocuments documents,
+            StreamLibrary streams,
+            Sights sights,
+            DocumentLog log,
+            Times times) {
+        this.sights = sights;
+        this.log = log;
         this.index = index;
-        this.rows = rows;
         this.documents = documents;
         this.streams = streams;
         this.times = times;
@@ -69,7 +77,7 @@ public class ArchiveSearch {
      * A page of results.
      *
      * @param total of all that match
-     * @param archived how many documents there are at all
+     * @param archived how many documents who asks may see at all
      * @param behind how many of them are not in the index yet, so that they may be missing here
      * @param fields that can be searched and sorted by
      */
@@ -85,8 +93,10 @@ public class ArchiveSearch {
     /**
      * @param sort name of a field, behind a minus for the largest first; empty for what was filed last
      * @param from how many results to pass over
+     * @param who asks; finds what this person may see
      */
-    public Result search(String line, String sort, int from) {
+    public Result search(String line, String sort, int from, String who) {
+        Sight sight = sights.of(who);
         Map<String, String> titles = titles();
         SearchLine wanted = understand(line, titles);
         if (from > DEEPEST) {
@@ -100,19 +110,20 @@ public class ArchiveSearch {
                     0,
                     understood(wanted, List.of(), titles),
                     List.of(),
-                    rows.count(),
+                    index.size(sight),
                     index.behind(),
                     fields);
         }
-        Answer answer = index.search(new Search(wanted, null, sort(sort), from, A_PAGE));
+        Answer answer = index.search(new Search(wanted, sight, sort(sort), from, A_PAGE));
         List<Facet> facets = new ArrayList<>();
         answer.counts().forEach((facet, values) -> facets.add(new Facet(facet.field(), values)));
+        log.seen(answer.ids(), who, DocumentLog.What.FOUND);
         return new Result(
-                documents.of(answer.ids(), marked(wanted, answer.near())),
+                documents.of(answer.ids(), marked(wanted, answer.near()), sight),
                 answer.total(),
                 understood(wanted, answer.near(), titles),
                 facets,
-                rows.count(),
+                index.size(sight),
                 index.behind(),
                 fields);
     }
@@ -126,10 +137,10 @@ public class ArchiveSearch {
     }
 
     /** What a line marks on the pages of a document that it found. */
-    FoundDocuments.Marked marked(String line) {
+    FoundDocuments.Marked marked(String line, Sight sight) {
         SearchLine wanted = understand(line, titles());
         return wanted.asks()
-                ? marked(wanted, index.near(new Search(wanted, null, Search.Sort.NEWEST, 0, 1)))
+                ? marked(wanted, index.near(new Search(wanted, sight, Search.Sort.NEWEST, 0, 1)))
                 : FoundDocuments.Marked.NOTHING;
     }
 
@@ -196,7 +207,7 @@ public class ArchiveSearch {
     public record Suggestion(String line, String title, String value, int documents) {}
 
     /** For what stands last in the line: fields of that name, and values that begin so. */
-    public List<Suggestion> suggest(String line) {
+    public List<Suggestion> suggest(String line, String who) {
         Map<String, String> titles = titles();
         List<SearchLine.Part> parts = understand(line, titles).parts();
         SearchLine.Part last = parts.isEmpty() ? null : parts.get(parts.size() - 1);
@@ -216,7 +227,7 @@ public class ArchiveSearch {
             }
         }
         List<String> of = last.field() == null ? fields : List.of(last.field());
-        for (Answer.Known k : index.known(of, last.text(), null, SUGGESTIONS)) {
+        for (Answer.Known k : index.known(of, last.text(), sights.of(who), SUGGESTIONS)) {
             suggestions.add(new Suggestion(
                     before + k.field() + ":" + quoted(k.value()),
                     titles.getOrDefault(k.field(), k.field()),
@@ -232,19 +243,20 @@ public class ArchiveSearch {
     }
 
     /** All that match as a table, one row a document, in the order of the results; at most as many as are looked through. */
-    public String csv(String line, String sort) {
+    public String csv(String line, String sort, String who) {
+        Sight sight = sights.of(who);
         Map<String, String> titles = titles();
         SearchLine wanted = understand(line, titles);
         if (!wanted.asks() && !wanted.isBlank()) {
             throw Problem.NOTHING_ASKED.with();
         }
-        Answer answer = index.search(new Search(wanted, null, sort(sort), 0, DEEPEST));
+        Answer answer = index.search(new Search(wanted, sight, sort(sort), 0, DEEPEST));
         List<FoundDocuments.Found> all = new ArrayList<>();
         for (int from = 0; from < answer.ids().size(); from += A_PAGE) {
-            all.addAll(documents.of(
-                    answer.ids()
-                            .subList(from, Math.min(from + A_PAGE, answer.ids().size())),
-                    FoundDocuments.Marked.NOTHING));
+            List<Long> some = answer.ids()
+                    .subList(from, Math.min(from + A_PAGE, answer.ids().size()));
+            all.addAll(documents.of(some, FoundDocuments.Marked.NOTHING, sight));
+            log.seen(some, who, DocumentLog.What.TABLE);
         }
         return ResultsTable.of(all, times);
     }

@@ -27,12 +27,12 @@ public class DocumentBundle {
         this.archive = archive;
     }
 
-    /** The files of these documents, in their order; all of them are there, or it is said which is not. */
-    public List<Path> files(List<Long> ids) {
+    /** The files of these documents, in their order; all of them are there for this person, or none is given. */
+    public List<Path> files(List<Long> ids, String who) {
         if (ids.isEmpty() || ids.size() > MOST) {
             throw Problem.BUNDLE_SIZE.with(MOST);
         }
-        return ids.stream().map(archive::file).toList();
+        return ids.stream().map(id -> archive.file(id, who)).toList();
     }
 
     /** One after the other in one PDF. */

@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** Archived documents as they are shown to who looked for them. */
@@ -35,11 +36,17 @@ class FoundDocuments {
     /** How large a page is, in millimetres. */
     public record PageSize(double widthMm, double heightMm) {}
 
-    /** A value as it was filed. @param title what people call the field, @param name what it is searched by */
+    /**
+     * A value as it was filed.
+     *
+     * @param title what people call the field, @param name what it is searched by
+     * @param value null where it is confidential and not for who asks
+     */
     public record FiledField(String name, String title, String value) {}
 
     /**
      * @param fields in the order of the document's type
+     * @param pagesHidden whether its pages are not for who asks, since something confidential stands on them
      * @param hit the first one, or null when no word of the page was asked for
      */
     public record Found(
@@ -48,6 +55,7 @@ class FoundDocuments {
             @JsonUnwrapped Kind kind,
             @JsonUnwrapped Extent extent,
             List<FiledField> fields,
+            boolean pagesHidden,
             Hit hit,
             Instant filedAt,
             String filedBy) {}
@@ -71,8 +79,8 @@ class FoundDocuments {
         }
     }
 
-    /** Those that are still there, in the order of their numbers here. */
-    List<Found> of(List<Long> ids, Marked marked) {
+    /** Those that are still there, in the order of their numbers here, as somebody may see them. */
+    List<Found> of(List<Long> ids, Marked marked, Sight sight) {
         if (ids.isEmpty()) {
             return List.of();
         }
@@ -87,22 +95,28 @@ class FoundDocuments {
         return ids.stream()
                 .map(found::get)
                 .filter(Objects::nonNull)
+                .filter(d -> sight.sees(d.kind()))
                 .map(d -> found(
-                        d,
-                        values.getOrDefault(d.id(), Map.of()),
-                        firstHit(d, texts.getOrDefault(d.id(), List.of()), marked)))
+                        d, values.getOrDefault(d.id(), Map.of()), texts.getOrDefault(d.id(), List.of()), marked, sight))
                 .toList();
     }
 
-    private Found found(ArchiveRows.DocumentRow d, Map<String, String> values, Hit hit) {
+    private Found found(
+            ArchiveRows.DocumentRow d,
+            Map<String, String> values,
+            List<ArchiveRows.PageText> texts,
+            Marked marked,
+            Sight sight) {
         List<Integer> pages = pages(d);
+        boolean hidden = !sight.seesPages(d.kind(), values);
         return new Found(
                 d.id(),
                 Batch.no(d.batchId()),
                 d.kind(),
                 new Extent(pages.get(0), pages.size()),
-                fields(d, values),
-                hit,
+                fields(d, values, sight.hidden(d.kind())),
+                hidden,
+                hidden ? null : firstHit(d, texts, marked),
                 d.filed().at(),
                 d.filed().by());
     }
@@ -151,17 +165,17 @@ class FoundDocuments {
     }
 
     /** What the type of a document says about its fields is what its stream said when it was filed. */
-    private List<FiledField> fields(ArchiveRows.DocumentRow d, Map<String, String> values) {
+    private List<FiledField> fields(ArchiveRows.DocumentRow d, Map<String, String> values, Set<String> hidden) {
         Map<String, String> left = new LinkedHashMap<>(values);
         List<FiledField> fields = new ArrayList<>();
         for (Field f : fieldsOfType(d)) {
             String value = left.remove(f.field());
             if (value != null) {
-                fields.add(new FiledField(f.field(), f.title(), value));
+                fields.add(new FiledField(f.field(), f.title(), hidden.contains(f.field()) ? null : value));
             }
         }
         // A field that the type does not know has no other title than its name.
-        left.forEach((name, value) -> fields.add(new FiledField(name, name, value)));
+        left.forEach((name, value) -> fields.add(new FiledField(name, name, hidden.contains(name) ? null : value)));
         return fields;
     }
 

@@ -38,7 +38,7 @@ final class ResultsTable {
 
     private static List<String> row(FoundDocuments.Found d, Set<String> titles, Times times) {
         Map<String, String> values = new HashMap<>();
-        d.fields().forEach(f -> values.merge(f.title(), f.value(), (a, b) -> a + "; " + b));
+        d.fields().forEach(f -> values.merge(f.title(), f.value() == null ? "" : f.value(), (a, b) -> a + "; " + b));
         List<String> row = new ArrayList<>(List.of(
                 d.kind().title(),
                 d.batch(),

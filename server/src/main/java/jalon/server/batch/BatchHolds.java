@@ -11,6 +11,7 @@ import jalon.server.people.ActivityLog;
 import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.people.Role;
+import jalon.server.rights.Rights;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -30,6 +31,7 @@ public class BatchHolds {
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
+    private final Rights rights;
     private final Times times;
 
     BatchHolds(
@@ -39,7 +41,9 @@ public class BatchHolds {
             WorkQueue work,
             ActivityLog log,
             Events events,
+            Rights rights,
             Times times) {
+        this.rights = rights;
         this.work = work;
         this.times = times;
         this.rows = rows;
@@ -84,6 +88,10 @@ public class BatchHolds {
             Person person = people.find(to).orElseThrow(() -> Problem.NO_SUCH_PERSON.with(to));
             if (person.role() == Role.READER) {
                 throw Problem.READS_ONLY.with(person.name());
+            }
+            if (!rights.worksOn(to, batch.stream().name())) {
+                throw Problem.NOT_THEIR_STREAM.with(
+                        person.name(), batches.stream(batch).title());
             }
         }
         rows.takenBy(batch.id(), to, to == null ? null : times.now());

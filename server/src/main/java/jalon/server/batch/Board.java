@@ -5,6 +5,7 @@ import jalon.core.stream.IntakeRules;
 import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Times;
+import jalon.server.rights.Rights;
 import jalon.server.stream.StreamLibrary;
 import java.time.Duration;
 import java.time.Instant;
@@ -21,9 +22,11 @@ public class Board {
     private final BatchRows rows;
     private final StreamLibrary streams;
     private final Batches batches;
+    private final Rights rights;
     private final Times times;
 
-    Board(BatchRows rows, StreamLibrary streams, Batches batches, Times times) {
+    Board(BatchRows rows, StreamLibrary streams, Batches batches, Rights rights, Times times) {
+        this.rights = rights;
         this.times = times;
         this.rows = rows;
         this.streams = streams;
@@ -78,6 +81,7 @@ public class Board {
         Map<Long, BatchRows.BoardRow> pages = new HashMap<>();
         rows.boardPages(since).forEach(p -> pages.put(p.id(), p));
         return rows.board(since).stream()
+                .filter(b -> rights.worksOn(who, b.stream().name()))
                 .map(b -> row(b, pages.getOrDefault(b.id(), new BatchRows.BoardRow(b.id(), 0, 0, 0, 0, 0)), who, now))
                 .toList();
     }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 
 /** Pages that are to be scanned again, of all batches: where the sheet lies, and how to know it. */
@@ -39,9 +40,13 @@ public class Rescans {
     /** @param sheet and @param side of a page scanned here, or null */
     public record Place(Integer sheet, Side side, String file, int filePage) {}
 
-    public List<Rescan> all() {
+    /** @param wanted names of streams */
+    public List<Rescan> all(Predicate<String> wanted) {
         List<Rescan> all = new ArrayList<>();
         for (Batch batch : rows.withRescans()) {
+            if (!wanted.test(batch.stream().name())) {
+                continue;
+            }
             Map<Integer, Receiving.Sheet> sheets = batches.sheets(batch);
             Map<Integer, PageFacts> facts = batches.facts(batch);
             for (BatchView.PageView page : batches.view(batch, false).askedAgain()) {

@@ -179,6 +179,25 @@ public enum Act {
     SIGNED_OUT,
     @JsonProperty("changedPassword")
     CHANGED_PASSWORD,
+    @JsonProperty("addedPerson")
+    ADDED_PERSON("person", "role"),
+    @JsonProperty("changedPerson")
+    CHANGED_PERSON("person", "role"),
+    @JsonProperty("lockedPerson")
+    LOCKED_PERSON("person"),
+    @JsonProperty("unlockedPerson")
+    UNLOCKED_PERSON("person"),
+    @JsonProperty("gavePassword")
+    GAVE_PASSWORD("person"),
+    @JsonProperty("addedGroup")
+    ADDED_GROUP("group"),
+    @JsonProperty("renamedGroup")
+    RENAMED_GROUP("from", "to"),
+    @JsonProperty("removedGroup")
+    REMOVED_GROUP("group"),
+    /** Groups that alone have it; none for everybody whose role has it. */
+    @JsonProperty("saidRight")
+    SAID_RIGHT("right", "stream", "type", "groups"),
     @JsonProperty("refused")
     REFUSED("request"),
     @JsonProperty("lookedAt")

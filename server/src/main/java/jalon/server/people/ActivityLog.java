@@ -52,6 +52,20 @@ public class ActivityLog {
         return rows.ofBatch(batchId).stream().map(ActivityLog::entry).toList();
     }
 
+    /** An entry that may be about a batch. @param no of the entry, @param batchId null where it is about none */
+    public record AnyEntry(long no, Long batchId, Entry entry) {}
+
+    /**
+     * The newest.
+     *
+     * @param who whose, or null for all, @param before number of the entry before which they are, or null for the newest
+     */
+    public List<AnyEntry> latest(String who, Long before, int most) {
+        return rows.latest(who, before == null ? Long.MAX_VALUE : before, most).stream()
+                .map(row -> new AnyEntry(row.id(), row.batchId(), entry(row)))
+                .toList();
+    }
+
     private static Entry entry(LogRows.Row row) {
         return new Entry(
                 row.at(),

@@ -10,14 +10,31 @@ import org.apache.ibatis.annotations.Select;
 @Mapper
 interface LogRows {
     /** @param code null for an entry from before there were codes; then there are only its words */
-    record Row(Instant at, String who, Logged.Step step, Act code, String parts, Unread because, String words) {}
+    record Row(
+            long id,
+            Long batchId,
+            Instant at,
+            String who,
+            Logged.Step step,
+            Act code,
+            String parts,
+            Unread because,
+            String words) {}
 
     @Insert("insert into log_entry (at, who, batch_id, step, code, parts, because)"
             + " values (#{at}, #{who}, #{batchId}, #{step}, #{code}, #{parts}, #{because})")
     void add(Instant at, String who, Long batchId, Logged.Step step, Act code, String parts, Unread because);
 
     @Select(
-            "select at, who, step, code, parts, because, concat_ws(' ', act, detail) as words from log_entry where batch_id = #{batchId}"
+            "select id, batch_id, at, who, step, code, parts, because, concat_ws(' ', act, detail) as words from log_entry where batch_id = #{batchId}"
                     + " order by id desc limit 500")
     List<Row> ofBatch(long batchId);
+
+    @Select({
+        "<script>",
+        "select id, batch_id, at, who, step, code, parts, because, concat_ws(' ', act, detail) as words from log_entry",
+        "where id &lt; #{before} <if test='who != null'>and who = #{who}</if> order by id desc limit #{most}",
+        "</script>"
+    })
+    List<Row> latest(String who, long before, int most);
 }

@@ -7,13 +7,18 @@ import jakarta.servlet.http.HttpSession;
 import jalon.server.Problem;
 import jalon.server.Times;
 import java.nio.charset.StandardCharsets;
+import java.security.SecureRandom;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,6 +35,16 @@ public class Passwords {
     private static final int HARD_ENOUGH = 3;
 
     private static final int LEAST_OF_ITS_OWN = 8;
+
+    /** None that is taken for another when it is read out or copied by hand. */
+    private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
+
+    /** Of one that is given: 79 bits. */
+    private static final int GIVEN_LETTERS = 16;
+
+    private static final int GROUP = 4;
+
+    private final SecureRandom chance = new SecureRandom();
 
     private final Zxcvbn guesses = new Zxcvbn();
     private final People people;
@@ -68,7 +83,7 @@ public class Passwords {
         }
         guard.succeeded(signIn, address);
         check(person, after);
-        people.password(signIn, encoder.encode(after), times.now());
+        people.password(signIn, encoder.encode(after), false, times.now());
         changed.invalidate(signIn);
         log.add(signIn, Act.CHANGED_PASSWORD.with());
     }
@@ -98,9 +113,32 @@ public class Passwords {
         return rest.replaceAll("[^\\p{L}\\p{N}]", "");
     }
 
-    /** The session in which it was changed goes on. */
-    public static void goOn(HttpSession session, Instant now) {
-        SessionFilter.begin(session, now);
+    /** One that a supervisor gives, and that is good for nothing but choosing another. */
+    String given() {
+        StringBuilder given = new StringBuilder();
+        for (int i = 0; i < GIVEN_LETTERS; i++) {
+            given.append(i > 0 && i % GROUP == 0 ? "-" : "").append(LETTERS.charAt(chance.nextInt(LETTERS.length())));
+        }
+        return given.toString();
+    }
+
+    /** Sessions from before are over at once on this server, and in some seconds on others. */
+    void endSessions(String signIn) {
+        changed.invalidate(signIn);
+    }
+
+    String encoded(String password) {
+        return encoder.encode(password);
+    }
+
+    /** The session in which it was changed goes on, with all that the person may do. */
+    public void goOn(HttpSession session, String signIn) {
+        Person person = people.find(signIn).orElseThrow(() -> Problem.NO_SUCH_PERSON.with(signIn));
+        SessionFilter.begin(session, times.now());
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                SecurityRules.user(person), null, SecurityRules.user(person).getAuthorities()));
+        session.setAttribute(HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY, context);
     }
 
     /** Whether a sign-in from then was made with another password. */

@@ -12,6 +12,7 @@ import org.springframework.security.authentication.InternalAuthenticationService
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
@@ -27,6 +28,8 @@ import org.springframework.security.web.context.SecurityContextHolderFilter;
 class SecurityRules {
     private static final String SUPERVISOR = Role.SUPERVISOR.name();
     private static final String OPERATOR = Role.OPERATOR.name();
+    private static final String READER = Role.READER.name();
+    private static final String NEWCOMER = "NEWCOMER";
     static final String NO_DATABASE = "The database does not answer. Try again in a moment.";
 
     /** Programs show a token with each request and have no session. */
@@ -59,8 +62,12 @@ class SecurityRules {
         http.authorizeHttpRequests(a -> a.requestMatchers(
                         HttpMethod.GET, "/", "/index.html", "/assets/**", "/favicon.svg", "/desk/**", "/api/csrf")
                 .permitAll()
-                .requestMatchers("/api/me", "/api/me/password", "/api/archive/**")
+                .requestMatchers("/api/me", "/api/me/password")
                 .authenticated()
+                .requestMatchers("/api/archive/*/seen")
+                .hasRole(SUPERVISOR)
+                .requestMatchers("/api/archive/**")
+                .hasAnyRole(READER, OPERATOR, SUPERVISOR)
                 .requestMatchers(
                         HttpMethod.POST, "/api/streams/**", "/api/registers/**", "/api/channels/**", "/api/places/**")
                 .hasRole(SUPERVISOR)
@@ -70,6 +77,10 @@ class SecurityRules {
                 .hasRole(SUPERVISOR)
                 .requestMatchers(
                         "/api/tokens/**",
+                        "/api/people/**",
+                        "/api/groups/**",
+                        "/api/rights/**",
+                        "/api/log",
                         "/api/day",
                         "/api/sign-in-waits/**",
                         "/api/batches/*/withdraw",
@@ -132,12 +143,17 @@ class SecurityRules {
 
     @Bean
     UserDetailsService signIns(People people) {
-        return name -> people.find(name)
-                .map(p -> User.withUsername(p.signIn())
-                        .password(p.passwordHash())
-                        .roles(p.role().name())
-                        .build())
-                .orElseThrow(() -> new UsernameNotFoundException(name));
+        return name ->
+                people.find(name).map(SecurityRules::user).orElseThrow(() -> new UsernameNotFoundException(name));
+    }
+
+    /** Who has still to choose a password has no role until then. */
+    static UserDetails user(Person p) {
+        return User.withUsername(p.signIn())
+                .password(p.passwordHash())
+                .roles(p.mustChange() ? NEWCOMER : p.role().name())
+                .disabled(p.locked())
+                .build();
     }
 
     @Bean

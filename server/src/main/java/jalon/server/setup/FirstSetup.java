@@ -74,7 +74,7 @@ class FirstSetup implements SmartInitializingSingleton {
         if (people.all().isEmpty() && Files.exists(list)) {
             var json = JsonMapper.builder().build();
             for (NewPerson p : json.readValue(Files.readString(list), NewPerson[].class)) {
-                people.add(new Person(p.signIn(), p.name(), p.role(), passwords.encode(p.password())));
+                people.add(Person.of(p.signIn(), p.name(), p.role(), passwords.encode(p.password())));
             }
             LOG.info("people set up from {}", list);
         }

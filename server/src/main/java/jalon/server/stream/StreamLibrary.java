@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -38,6 +39,7 @@ public class StreamLibrary {
     private final StreamRows rows;
     private final ActivityLog log;
     private final Times times;
+    private final ApplicationEventPublisher told;
     private final Cache<String, StreamDefinition> parsed =
             Caffeine.newBuilder().maximumSize(200).build();
     /** Another server may have saved one. */
@@ -49,7 +51,8 @@ public class StreamLibrary {
 
     private record Registers(String stamp, Map<String, Register> all) {}
 
-    StreamLibrary(StreamRows rows, ActivityLog log, Times times) {
+    StreamLibrary(StreamRows rows, ActivityLog log, Times times, ApplicationEventPublisher told) {
+        this.told = told;
         this.times = times;
         this.rows = rows;
         this.log = log;
@@ -154,6 +157,7 @@ public class StreamLibrary {
         var saved = new StreamRows.Saved(definition.stream(), version, definition.title(), json, by, now);
         rows.add(saved);
         log.add(by, Act.SAVED_STREAM.with(definition.stream(), version));
+        told.publishEvent(new StreamSaved(definition.stream(), version));
         return listed(saved, definition);
     }
 

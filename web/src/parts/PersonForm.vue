@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import type { FormInstance } from 'element-plus'
+import { reactive, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, type Schema, worded } from '../api/client'
+import { useChoices } from '../composables/useChoices'
+import KeyButton from './base/KeyButton.vue'
+import NoteBanner from './base/NoteBanner.vue'
+import PickOne from './base/PickOne.vue'
+
+type Account = Schema['Account']
+
+/** One person as a supervisor keeps it: name, role, groups, whether it may sign in. */
+const props = defineProps<{ person: Account | null; groups: Schema['Group'][] }>()
+const emit = defineEmits<{ saved: [name: string, password?: string]; close: [] }>()
+const { t } = useI18n()
+const choices = useChoices()
+const box = ref<FormInstance>()
+const form = reactive<Account>({
+  ...(props.person ?? { signIn: '', name: '', role: 'operator', locked: false }),
+  groups: [...(props.person?.groups ?? [])],
+})
+const busy = ref(false)
+const refused = ref<unknown>()
+const needed = { required: true, message: t('channels.needed'), trigger: 'change' }
+
+async function ask<T>(
+  work: () => Promise<{ data?: T; error?: unknown }>,
+  then: (data: T | undefined) => void,
+) {
+  if (busy.value) return
+  busy.value = true
+  refused.value = undefined
+  const { data, error } = await work().catch(() => ({ data: undefined, error: null }))
+  busy.value = false
+  if (error === undefined) then(data)
+  else refused.value = error
+}
+async function save() {
+  if (!(await box.value?.validate().catch(() => false))) return
+  if (!props.person)
+    return ask(
+      () => api.POST('/api/people', { body: form }),
+      (made) => emit('saved', form.name, made?.password),
+    )
+  const path = { signIn: props.person.signIn }
+  return ask(
+    () => api.PUT('/api/people/{signIn}', { params: { path }, body: form }),
+    () => emit('saved', form.name),
+  )
+}
+const giveNew = () =>
+  ask(
+    () => api.POST('/api/people/{signIn}/password', { params: { path: { signIn: form.signIn } } }),
+    (made) => emit('saved', form.name, made?.password),
+  )
+</script>
+
+<template>
+  <ElForm ref="box" :model="form" label-position="top" @submit.prevent="save">
+    <ElFormItem :label="t('people.name')" prop="name" :rules="needed">
+      <ElInput v-model="form.name" maxlength="80" />
+    </ElFormItem>
+    <ElFormItem :label="t('people.signIn')" prop="signIn" :rules="needed">
+      <ElInput v-model="form.signIn" class="mono" maxlength="59" :disabled="!!person" autocapitalize="off" />
+      <small v-if="!person" class="soft">{{ t('people.signInHint') }}</small>
+    </ElFormItem>
+    <ElFormItem :label="t('people.does')">
+      <PickOne
+        v-model="form.role"
+        :options="choices(['operator', 'supervisor', 'reader'], 'people.roleIs')"
+      />
+    </ElFormItem>
+    <ElFormItem v-if="groups.length" :label="t('people.groups')">
+      <ElSelect v-model="form.groups" multiple :placeholder="t('people.noGroup')">
+        <ElOption v-for="g in groups" :key="g.id" :value="g.id" :label="g.name" />
+      </ElSelect>
+    </ElFormItem>
+    <ElFormItem v-if="person">
+      <ElCheckbox v-model="form.locked" :label="t('people.locked')" />
+    </ElFormItem>
+    <NoteBanner v-if="refused !== undefined" kind="wrong">{{ worded(refused) }}</NoteBanner>
+    <div class="row">
+      <KeyButton main submit :disabled="busy">{{ t(person ? 'people.save' : 'people.add') }}</KeyButton>
+      <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
+      <span class="stretch" />
+      <KeyButton v-if="person && !person.locked" :disabled="busy" @click="giveNew">
+        {{ t('people.giveNew') }}
+      </KeyButton>
+    </div>
+  </ElForm>
+</template>
