@@ -103,7 +103,7 @@ useEventListener('keydown', (e) => {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 0 22px;
+  gap: 0 16px;
   padding: 0 16px;
   background: var(--bar);
   color: #e8edf0;
@@ -120,7 +120,7 @@ useEventListener('keydown', (e) => {
 nav {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 4px;
+  gap: 0;
 }
 nav a {
   color: #cfd8de;
@@ -136,13 +136,14 @@ nav a.router-link-active {
   border-bottom-color: #7fb6bf;
 }
 .find {
-  flex: 1 1 240px;
+  flex: 1 1 170px;
   display: flex;
   align-items: center;
   justify-content: flex-end;
 }
 .find .el-input {
-  --el-input-width: 220px;
+  --el-input-width: 100%;
+  max-width: 220px;
   --el-input-height: 28px;
   --el-input-bg-color: #2a3644;
   --el-input-text-color: #fff;

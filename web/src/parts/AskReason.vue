@@ -27,12 +27,13 @@ const say = () => text.value.trim() && emit('said', text.value.trim())
 
 <style scoped>
 .asking {
+  flex-wrap: wrap;
   gap: 8px;
   padding: 6px 14px;
   background: var(--doubt-pale);
   border-bottom: 1px solid var(--line);
 }
 .asking .el-input {
-  flex: 1;
+  flex: 1 1 180px;
 }
 </style>

@@ -55,7 +55,7 @@ const name = (signIn: string) => people.data.value?.find((p) => p.signIn === sig
     @again="load"
   />
   <ElTable v-if="entries.length" :data="entries" row-key="no" size="small">
-    <ElTableColumn :label="t('people.when')" width="150">
+    <ElTableColumn :label="t('people.when')" width="180">
       <template #default="{ row }">{{ moment(row.at) }}</template>
     </ElTableColumn>
     <ElTableColumn :label="t('people.who')" width="150">

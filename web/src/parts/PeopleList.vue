@@ -17,6 +17,7 @@ const { t } = useI18n()
 const people = useLoad(() => api.GET('/api/people'))
 const groups = useLoad(() => api.GET('/api/groups'))
 const editing = ref<Account | 'new' | null>(null)
+const form = ref<InstanceType<typeof PersonForm>>()
 const done = ref('')
 const given = ref<{ name: string; password: string } | null>(null)
 
@@ -95,10 +96,12 @@ useKeys([{ key: 'A', on: ['a', 'A'], label: t('people.add'), run: () => (editing
       :title="t(editing === 'new' ? 'people.add' : 'people.changeOne')"
       size="460px"
       destroy-on-close
+      @opened="form?.focus()"
       @update:model-value="editing = null"
     >
       <PersonForm
         v-if="editing"
+        ref="form"
         :person="editing === 'new' ? null : editing"
         :groups="groups.data.value ?? []"
         @saved="saved"

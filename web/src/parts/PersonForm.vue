@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FormInstance } from 'element-plus'
+import type { FormInstance, InputInstance } from 'element-plus'
 import { reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, type Schema, worded } from '../api/client'
@@ -20,6 +20,9 @@ const form = reactive<Account>({
   ...(props.person ?? { signIn: '', name: '', role: 'operator', locked: false }),
   groups: [...(props.person?.groups ?? [])],
 })
+const first = ref<InputInstance>()
+/** The drawer has the focus until it is there. */
+defineExpose({ focus: () => first.value?.focus() })
 const busy = ref(false)
 const refused = ref<unknown>()
 const needed = { required: true, message: t('channels.needed'), trigger: 'change' }
@@ -59,7 +62,7 @@ const giveNew = () =>
 <template>
   <ElForm ref="box" :model="form" label-position="top" @submit.prevent="save">
     <ElFormItem :label="t('people.name')" prop="name" :rules="needed">
-      <ElInput v-model="form.name" maxlength="80" />
+      <ElInput ref="first" v-model="form.name" maxlength="80" />
     </ElFormItem>
     <ElFormItem :label="t('people.signIn')" prop="signIn" :rules="needed">
       <ElInput v-model="form.signIn" class="mono" maxlength="59" :disabled="!!person" autocapitalize="off" />

@@ -108,6 +108,7 @@ function saved(all: Schema['Rule'][]) {
   font-weight: 600;
 }
 .whom {
+  padding: 0;
   white-space: normal;
   text-align: start;
   height: auto;
