@@ -160,7 +160,7 @@ final class Headless {
             List<FilingPlace.Ready> files = workers.insist(work).files();
             List<Put> all = new ArrayList<>();
             for (Filing.Planned one : planned) {
-                all.add(put(one, document, properties(one, view), files));
+                all.add(put(one, document, properties(one, document), files));
             }
             return all;
         } catch (WorkFailed e) {
@@ -184,9 +184,8 @@ final class Headless {
                 .toList();
     }
 
-    private Map<String, String> properties(Filing.Planned planned, BatchView view) {
-        LocalDate today = LocalDate.now(ZoneId.systemDefault());
-        return Filing.properties(stream, planned.destination(), batch, view, planned.document(), today);
+    private Map<String, String> properties(Filing.Planned planned, FiledDocument document) {
+        return Filing.properties(stream, planned.destination(), document, LocalDate.now(ZoneId.systemDefault()));
     }
 
     /** @param files in all formats that the document is written in */

@@ -151,6 +151,37 @@ final class CmisFiles implements RemoteFiles {
         }
     }
 
+    @Override
+    public boolean keepsVersions(Map<String, String> properties) throws IOException {
+        return ((DocumentTypeDefinition) type(properties)).isVersionable();
+    }
+
+    /** Checked out and in again; what a broken try left checked out is given up first, what somebody else has is not. */
+    @Override
+    public void putVersion(String path, Path file, Map<String, String> properties) throws IOException {
+        if (!(object(path) instanceof Document document)) {
+            throw new PlaceTrouble(Why.REFUSED, path + " is not there");
+        }
+        boolean out = Boolean.TRUE.equals(document.isVersionSeriesCheckedOut());
+        if (out && !String.valueOf(to.user()).equals(document.getVersionSeriesCheckedOutBy())) {
+            throw new PlaceTrouble(
+                    Why.REFUSED, path + " is checked out by " + document.getVersionSeriesCheckedOutBy());
+        }
+        Map<String, Object> said = said(type(properties), properties);
+        said.remove(PropertyIds.OBJECT_TYPE_ID);
+        try (InputStream in = Files.newInputStream(file)) {
+            var content =
+                    new ContentStreamImpl(document.getName(), BigInteger.valueOf(Files.size(file)), typeOf(file), in);
+            told(to, path, () -> {
+                if (out) {
+                    document.cancelCheckOut();
+                }
+                Document copy = (Document) session.getObject(document.checkOut());
+                return copy.checkIn(true, said, content, null);
+            });
+        }
+    }
+
     private static String typeOf(Path file) throws IOException {
         String type = Files.probeContentType(file);
         return type == null ? "application/octet-stream" : type;

@@ -34,6 +34,20 @@ public interface RemoteFiles extends Closeable {
         return null;
     }
 
+    /**
+     * Whether a newer version can take the place of a file without that being lost.
+     *
+     * @param properties what is said of it
+     */
+    default boolean keepsVersions(Map<String, String> properties) throws IOException {
+        return false;
+    }
+
+    /** Makes a file the newest version of what has this name, at a place that keeps versions; the others stay. */
+    default void putVersion(String path, Path file, Map<String, String> properties) throws IOException {
+        throw new UnsupportedOperationException("versions are not kept here");
+    }
+
     boolean exists(String path) throws IOException;
 
     /** @return bytes; -1 where the place does not say */

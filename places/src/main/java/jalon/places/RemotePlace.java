@@ -53,6 +53,12 @@ final class RemotePlace implements OwnPlace {
         if (before.size() == files.size() && placed(remote, parcel, before)) {
             return before;
         }
+        if (spot.taken().isVersion() && remote.keepsVersions(parcel.properties())) {
+            List<String> targets = targets(spot, 1, files);
+            remembered.about(targets);
+            putVersions(remote, parcel, targets);
+            return targets;
+        }
         for (int number = 1; number <= spot.names(); number++) {
             List<String> targets = targets(spot, number, files);
             if (mayLieAt(remote, files, targets)) {
@@ -84,6 +90,23 @@ final class RemotePlace implements OwnPlace {
             }
         }
         return true;
+    }
+
+    /** Each the newest version of its name; one that is so already was brought by an earlier try. */
+    private static void putVersions(RemoteFiles remote, Parcel parcel, List<String> targets) throws IOException {
+        for (int i = 0; i < targets.size(); i++) {
+            Ready file = parcel.files().get(i);
+            String target = targets.get(i);
+            if (remote.exists(target) && lies(remote, file, target)) {
+                continue;
+            }
+            if (!remote.putNew(target, file.file(), parcel.properties())) {
+                remote.putVersion(target, file.file(), parcel.properties());
+            }
+            if (!lies(remote, file, target)) {
+                throw new PlaceTrouble(PlaceTrouble.Why.NOT_THE_SAME, target);
+            }
+        }
     }
 
     /** All files or none. */

@@ -9,6 +9,7 @@ import jalon.core.stream.Destination;
 import jalon.places.PlaceTrouble.Why;
 import jalon.standins.RepositoryStandIn;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -112,6 +113,41 @@ class CmisPlaceTest extends RemotePlaceCase {
                 .put(
                         new FilingPlace.Parcel(spot, document, properties, List.of(written("survey"))),
                         FilingPlace.Remembered.nothing());
+    }
+
+    private FilingPlace.Placed putVersion(String content) throws IOException {
+        var spot = new FilingPlace.Spot("", "Survey", List.of(Destination.Format.PDF), Destination.Taken.VERSION);
+        var origin = new FiledDocument.Origin("surveys", "survey", "B-0001", 1);
+        var document = new FiledDocument("Survey", origin, Map.of(), List.of(), Map.of(), Instant.EPOCH);
+        Map<String, String> properties =
+                Map.of("cmis:objectTypeId", RepositoryStandIn.TYPE, "merrow:vessel", "PM-4821-K");
+        return settings("")
+                .place()
+                .put(
+                        new FilingPlace.Parcel(spot, document, properties, List.of(written(content))),
+                        FilingPlace.Remembered.nothing())
+                .get(0);
+    }
+
+    @Test
+    void aNameThatIsTakenIsCheckedInAsAVersionOnceAndTheEarlierOneStays() throws Exception {
+        FilingPlace.Placed first = putVersion("first");
+        FilingPlace.Placed second = putVersion("second");
+        assertThat(second.path()).isEqualTo(first.path()).isEqualTo("Survey.pdf");
+        assertThat(second.identifier()).isNotEqualTo(first.identifier());
+        assertThat(putVersion("second").identifier())
+                .as("another try of the same")
+                .isEqualTo(second.identifier());
+        Document newest = (Document) session.getObjectByPath("/Survey.pdf");
+        List<String> contents = new ArrayList<>();
+        for (Document version : newest.getAllVersions()) {
+            contents.add(new String(version.getContentStream().getStream().readAllBytes(), StandardCharsets.UTF_8));
+        }
+        assertThat(contents).containsExactly("second", "first");
+        newest.checkOut();
+        assertThat(putVersion("third").identifier())
+                .as("what a broken try of ours left checked out")
+                .isNotEqualTo(second.identifier());
     }
 
     @Test

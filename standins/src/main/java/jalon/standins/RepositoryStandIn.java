@@ -136,6 +136,7 @@ public final class RepositoryStandIn implements AutoCloseable {
                 paper.setLocalName("paper");
                 paper.setQueryName(TYPE);
                 paper.setDisplayName("Paper");
+                paper.setIsVersionable(true);
                 Map<String, PropertyDefinition<?>> properties = new HashMap<>(paper.getPropertyDefinitions());
                 add(properties, new PropertyStringDefinitionImpl(), "merrow:vessel", PropertyType.STRING);
                 add(properties, new PropertyDateTimeDefinitionImpl(), "merrow:written", PropertyType.DATETIME);

@@ -3,6 +3,8 @@ package jalon.core.output;
 import jalon.core.image.Repair;
 import jalon.core.read.PageFacts;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -28,6 +30,27 @@ public record FiledDocument(
      * @param no of the document in the batch, from 1
      */
     public record Origin(String stream, String type, String batch, int no) {}
+
+    /**
+     * With the pages of another behind its own, and the values of that one where it has any. Pages are numbered anew, from 1,
+     * since those of another batch may have the same numbers.
+     */
+    public FiledDocument with(FiledDocument more) {
+        List<PageFacts> both = new ArrayList<>();
+        Map<Integer, List<Repair>> repairs = new LinkedHashMap<>();
+        for (FiledDocument part : List.of(this, more)) {
+            for (PageFacts page : part.pages) {
+                int no = both.size() + 1;
+                both.add(page.numbered(no));
+                if (!part.recipe(page.no()).isEmpty()) {
+                    repairs.put(no, part.recipe(page.no()));
+                }
+            }
+        }
+        Map<String, String> values = new LinkedHashMap<>(fields);
+        values.putAll(more.fields);
+        return new FiledDocument(title, origin, values, both, repairs, more.at);
+    }
 
     /** A page's words where they stand on its image as it is filed. */
     PageFacts asFiled(PageFacts page) {

@@ -28,9 +28,12 @@ public interface FilingPlace {
             return taken == Destination.Taken.REFUSE ? 1 : MOST_NUMBERS;
         }
 
-        /** Its name, or with a number from the second one on. */
+        /** Its name, or with a number or as a version from the second one on. */
         public String name(int number) {
-            return number == 1 ? name : name + " (" + number + ")";
+            if (number == 1) {
+                return name;
+            }
+            return taken.isVersion() ? name + " v" + number : name + " (" + number + ")";
         }
     }
 

@@ -48,7 +48,8 @@ public final class Filing {
     }
 
     /**
-     * One entry for each document and destination; names that meet within the batch are numbered here.
+     * One entry for each document and destination; names that meet within the batch are numbered here, unless one is to be a
+     * version of the other.
      *
      * @param day of the filing, where the installation stands
      * @param wishes of people; those for pages that begin no document mean nothing
@@ -75,8 +76,9 @@ public final class Filing {
                 List<String> folders = wished.isEmpty() ? folder.fill(values) : wished.subList(0, wished.size() - 1);
                 int times = taken.merge(
                         String.join("/", folders) + "/" + name.toLowerCase(java.util.Locale.ROOT), 1, Integer::sum);
+                boolean own = times == 1 || destination.taken().isVersion();
                 plan.add(new Planned(
-                        document.no(), destination, folders, times == 1 ? name : name + " (" + times + ")", wish));
+                        document.no(), destination, folders, own ? name : name + " (" + times + ")", wish));
             }
         }
         return plan;
@@ -85,17 +87,14 @@ public final class Filing {
     /**
      * What a destination is told of a document beside its files.
      *
-     * @param documentNo number of the document in the batch, from 1
+     * @param day of the filing, where the installation stands
      * @return by name; those that come to nothing are left out
      */
     public static Map<String, String> properties(
-            StreamDefinition stream,
-            Destination destination,
-            String batch,
-            BatchView view,
-            int documentNo,
-            LocalDate day) {
-        Map<String, String> values = values(stream, batch, view.documents().get(documentNo - 1), day);
+            StreamDefinition stream, Destination destination, FiledDocument document, LocalDate day) {
+        FiledDocument.Origin origin = document.origin();
+        Map<String, String> values = values(stream, origin.type(), origin.batch(), origin.no(), day);
+        values.putAll(document.fields());
         Map<String, String> properties = new LinkedHashMap<>();
         destination.properties().forEach((name, template) -> {
             String text = NameTemplate.parse(template).text(values).strip();
@@ -166,13 +165,19 @@ public final class Filing {
 
     private static Map<String, String> values(
             StreamDefinition stream, String batch, BatchView.DocumentView document, LocalDate day) {
+        Map<String, String> values = values(stream, document.type().type(), batch, document.no(), day);
+        values.putAll(fields(document));
+        return values;
+    }
+
+    private static Map<String, String> values(
+            StreamDefinition stream, String type, String batch, int no, LocalDate day) {
         Map<String, String> values = new LinkedHashMap<>();
         values.put("stream", stream.stream());
-        values.put("type", stream.type(document.type().type()).orElseThrow().title());
+        values.put("type", stream.type(type).orElseThrow().title());
         values.put("batch", batch);
-        values.put("no", Integer.toString(document.no()));
+        values.put("no", Integer.toString(no));
         values.put("filed", day.toString());
-        values.putAll(fields(document));
         return values;
     }
 

@@ -86,6 +86,17 @@ public record Destination(
         @JsonProperty("number")
         NUMBER,
         @JsonProperty("refuse")
-        REFUSE
+        REFUSE,
+        /** It is a newer version of what has the name. */
+        @JsonProperty("version")
+        VERSION,
+        /** The same, with the pages of what Jalon filed under the name before its own. */
+        @JsonProperty("append")
+        APPEND;
+
+        /** Whether it comes as a newer version of what has the name. */
+        public boolean isVersion() {
+            return this == VERSION || this == APPEND;
+        }
     }
 }
