@@ -164,8 +164,7 @@ final class CmisFiles implements RemoteFiles {
         }
         boolean out = Boolean.TRUE.equals(document.isVersionSeriesCheckedOut());
         if (out && !String.valueOf(to.user()).equals(document.getVersionSeriesCheckedOutBy())) {
-            throw new PlaceTrouble(
-                    Why.REFUSED, path + " is checked out by " + document.getVersionSeriesCheckedOutBy());
+            throw new PlaceTrouble(Why.REFUSED, path + " is checked out by " + document.getVersionSeriesCheckedOutBy());
         }
         Map<String, Object> said = said(type(properties), properties);
         said.remove(PropertyIds.OBJECT_TYPE_ID);

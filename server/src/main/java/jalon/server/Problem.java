@@ -29,6 +29,12 @@ public enum Problem {
     NOT_THEIR_STREAM(Kind.INPUT, "who", "stream"),
     @JsonProperty("confidentialPages")
     CONFIDENTIAL_PAGES(Kind.FORBIDDEN),
+    @JsonProperty("notFiledThere")
+    NOT_FILED_THERE(Kind.NOW, "batch"),
+    @JsonProperty("takesNoVersions")
+    TAKES_NO_VERSIONS(Kind.NOW, "batch"),
+    @JsonProperty("deliveryWaits")
+    DELIVERY_WAITS(Kind.NOW),
     @JsonProperty("noSuchGroup")
     NO_SUCH_GROUP(Kind.MISSING),
     @JsonProperty("groupIsThere")

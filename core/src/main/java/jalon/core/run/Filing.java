@@ -77,8 +77,8 @@ public final class Filing {
                 int times = taken.merge(
                         String.join("/", folders) + "/" + name.toLowerCase(java.util.Locale.ROOT), 1, Integer::sum);
                 boolean own = times == 1 || destination.taken().isVersion();
-                plan.add(new Planned(
-                        document.no(), destination, folders, own ? name : name + " (" + times + ")", wish));
+                plan.add(
+                        new Planned(document.no(), destination, folders, own ? name : name + " (" + times + ")", wish));
             }
         }
         return plan;

@@ -40,6 +40,13 @@ public record StreamDefinition(
         return types.stream().filter(t -> t.type().equals(name)).findFirst();
     }
 
+    /** For more pages of a document of this type: all of them belong to it, whatever stands on them. */
+    public StreamDefinition forMoreOf(String type) {
+        DocumentType its = type(type).orElseThrow();
+        var plain = new DocumentType(type, its.title(), its.under(), null, true, its.confidential(), 0.0, null, null);
+        return new StreamDefinition(stream, title, language, intake, pages, null, List.of(plain), filing, destinations);
+    }
+
     public Optional<Destination> destination(String name) {
         return destinations.stream().filter(d -> d.destination().equals(name)).findFirst();
     }

@@ -8,10 +8,14 @@ import jalon.server.archive.DocumentLog;
 import jalon.server.archive.SavedSearches;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.batch.NewBatch;
+import jalon.server.batch.Receiving;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
 import jalon.server.register.FiledVersions;
+import jalon.server.rights.Right;
+import jalon.server.rights.Rights;
 import java.nio.file.Path;
 import java.security.Principal;
 import java.util.List;
@@ -24,6 +28,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -42,6 +47,8 @@ class ArchiveApi {
     private final Batches batches;
     private final FiledVersions versions;
     private final PageRenditions renditions;
+    private final Receiving receiving;
+    private final Rights rights;
     private final ActivityLog log;
     private final DocumentLog documentLog;
 
@@ -53,6 +60,8 @@ class ArchiveApi {
             Batches batches,
             FiledVersions versions,
             PageRenditions renditions,
+            Receiving receiving,
+            Rights rights,
             ActivityLog log,
             DocumentLog documentLog) {
         this.documentLog = documentLog;
@@ -60,6 +69,8 @@ class ArchiveApi {
         this.searches = searches;
         this.bundle = bundle;
         this.log = log;
+        this.receiving = receiving;
+        this.rights = rights;
         this.archive = archive;
         this.batches = batches;
         this.versions = versions;
@@ -137,7 +148,7 @@ class ArchiveApi {
     }
 
     /**
-     * @param no of the page in its batch
+     * @param no of the page in the document, from 1
      * @param lean clockwise, in degrees, of the print on the page as it was received
      * @param repairs done to the page before it was filed
      */
@@ -151,17 +162,15 @@ class ArchiveApi {
         Archive.Opened opened = archive.open(id, q, who.getName());
         Batch batch = batches.get(opened.document().batch());
         log.add(who.getName(), batch.id(), Act.LOOKED_AT.with(id));
-        var facts = batches.facts(batch);
-        var recipes = batches.filedRecipes(batch, opened.pages());
         return new OpenedDocument(
                 opened,
-                opened.pages().stream()
-                        .map(no -> new PageInfo(
-                                no,
-                                facts.get(no).image().widthMm(),
-                                facts.get(no).image().heightMm(),
-                                facts.get(no).image().skewDegrees(),
-                                recipes.getOrDefault(no, List.of())))
+                archive.pages(opened, who.getName()).stream()
+                        .map(page -> new PageInfo(
+                                page.no(),
+                                page.facts().image().widthMm(),
+                                page.facts().image().heightMm(),
+                                page.facts().image().skewDegrees(),
+                                page.recipe()))
                         .toList(),
                 versions.of(batch.id(), opened.document().kind().type()));
     }
@@ -185,16 +194,31 @@ class ArchiveApi {
             @RequestParam(defaultValue = "900") int width,
             @RequestParam(defaultValue = "false") boolean received,
             Principal who) {
-        Batch batch = archive.shown(id, page, who.getName());
-        List<Repair> recipe = received
-                ? List.of()
-                : batches.filedRecipes(batch, List.of(page)).getOrDefault(page, List.of());
-        return PageApi.picture(renditions.picture(batches.facts(batch).get(page), width, recipe));
+        Archive.Shown shown = archive.page(id, page, who.getName());
+        return PageApi.picture(renditions.picture(shown.facts(), width, received ? List.of() : shown.recipe()));
     }
 
     @GetMapping(value = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<Resource> archivedFile(@PathVariable long id, Principal who) {
-        var file = archive.file(id, who.getName());
+        return shown(id, archive.file(id, who.getName()), who);
+    }
+
+    /** As it was before it went on. */
+    @GetMapping(value = "/{id}/versions/{version}/file", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<Resource> archivedVersion(@PathVariable long id, @PathVariable int version, Principal who) {
+        return shown(id, archive.file(id, version, who.getName()), who);
+    }
+
+    /** Opens a batch that brings more pages for a document; from there on it goes its way like any other. */
+    @PostMapping("/{id}/pages")
+    BatchApi.NewBatchNo openMorePages(@PathVariable long id, Principal who) {
+        Batch.Continued document = archive.goesOn(id, who.getName());
+        String stream = batches.get(Batch.no(document.batch())).stream().name();
+        rights.require(who.getName(), Right.INDEX, stream);
+        return new BatchApi.NewBatchNo(receiving.open(NewBatch.moreOf(stream, document, who.getName())));
+    }
+
+    private ResponseEntity<Resource> shown(long id, Path file, Principal who) {
         log.add(who.getName(), archive.batchOf(id, who.getName()).id(), Act.TOOK_FILE.with(id));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)

@@ -1,5 +1,8 @@
 package jalon.server.archive;
 
+import static java.util.stream.Collectors.groupingBy;
+
+import jalon.core.image.Repair;
 import jalon.core.output.FiledDocument;
 import jalon.core.page.Box;
 import jalon.core.read.Line;
@@ -12,13 +15,21 @@ import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.people.ActivityLog;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Jalon's own archive: filed documents, taken in and opened again. */
 @Service
 public class Archive {
     private static final int MOST_HITS = 500;
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final ArchiveRows rows;
     private final FoundDocuments documents;
@@ -52,10 +63,19 @@ public class Archive {
         return root;
     }
 
-    /** Takes a document in; a second time changes nothing. */
-    public void add(Batch batch, FiledDocument document, String path) {
-        var made = new NewId();
-        List<Integer> pages = document.pages().stream().map(PageFacts::no).toList();
+    /** The document that was filed first as this one of a batch. */
+    public Optional<Long> of(long batch, int document) {
+        return rows.of(batch, document);
+    }
+
+    /**
+     * Takes a document in; a second time changes nothing.
+     *
+     * @param batch that it came in, or what came last of it
+     * @param pages where each of its pages came in
+     * @param goesOn the document that it is a newer version of; empty for a new one
+     */
+    public void add(Batch batch, FiledDocument document, List<ArchivePage> pages, String path, Optional<Long> goesOn) {
         String person = batch.wentByItself() ? null : batch.holder().person();
         String filedBy = person == null ? ActivityLog.JALON : batches.nameOf(person);
         var row = new ArchiveRows.DocumentRow(
@@ -64,25 +84,79 @@ public class Archive {
                 document.origin().no(),
                 new FoundDocuments.Kind(
                         document.origin().stream(), document.origin().type(), document.title()),
-                pages.stream().map(String::valueOf).toList(),
+                pages.stream().map(page -> page.written(batch.id())).toList(),
                 path,
+                1,
                 new ArchiveRows.Filed(filedBy, document.at()));
-        if (rows.add(made, row) == 0) {
-            return;
-        }
-        document.fields().forEach((name, value) -> rows.addField(made.getId(), name, value));
-        for (PageFacts page : document.pages()) {
-            rows.addText(
-                    made.getId(),
-                    page.no(),
-                    String.join("\n", page.lines().stream().map(Line::text).toList()));
-        }
-        rows.changed(made.getId(), times.now());
+        Optional<Long> id = goesOn.isPresent() ? wentOn(goesOn.get(), row, pages) : added(row);
+        id.ifPresent(taken -> {
+            document.fields().forEach((name, value) -> rows.addField(taken, name, value));
+            for (int i = 0; i < document.pages().size(); i++) {
+                rows.addText(
+                        taken,
+                        i + 1,
+                        String.join(
+                                "\n",
+                                document.pages().get(i).lines().stream()
+                                        .map(Line::text)
+                                        .toList()));
+            }
+            rows.changed(taken, times.now());
+        });
     }
 
-    /** A document opened: its pages and where on them the hits are. */
+    /** @return empty when it is there already */
+    private Optional<Long> added(ArchiveRows.DocumentRow row) {
+        var made = new NewId();
+        return rows.add(made, row) == 0 ? Optional.empty() : Optional.of(made.getId());
+    }
+
+    /** The version so far stays readable. @return empty when the newer one is there already */
+    private Optional<Long> wentOn(long id, ArchiveRows.DocumentRow row, List<ArchivePage> pages) {
+        ArchiveRows.DocumentRow before = rows.find(id).orElseThrow();
+        boolean known = before.path().equals(row.path())
+                || rows.versions(id).stream().anyMatch(v -> v.path().equals(row.path()));
+        if (known) {
+            return Optional.empty();
+        }
+        Map<String, String> values = new LinkedHashMap<>();
+        rows.fields(id).forEach(f -> values.put(f.name(), f.value()));
+        rows.keepVersion(id, JSON.writeValueAsString(values));
+        rows.goOn(
+                id,
+                new ArchiveRows.DocumentRow(
+                        id,
+                        before.batchId(),
+                        before.documentNo(),
+                        row.kind(),
+                        pages.stream()
+                                .map(page -> page.written(before.batchId()))
+                                .toList(),
+                        row.path(),
+                        before.version() + 1,
+                        row.filed()));
+        rows.clearFields(id);
+        rows.clearText(id);
+        return Optional.of(id);
+    }
+
+    /** A version as it is told. @param pageCount pages that it has, @param now whether it is the newest */
+    public record Version(int version, int pageCount, Instant filedAt, String filedBy, boolean now) {}
+
+    /** All, the newest first. */
+    private List<Version> versions(ArchiveRows.DocumentRow d) {
+        List<Version> all = new ArrayList<>();
+        all.add(new Version(
+                d.version(), d.pages().size(), d.filed().at(), d.filed().by(), true));
+        rows.versions(d.id())
+                .forEach(v -> all.add(new Version(
+                        v.version(), v.pages().size(), v.filed().at(), v.filed().by(), false)));
+        return all;
+    }
+
+    /** A document opened: where on its pages the hits are, and what it was before. @param path null where its file is hidden */
     public record Opened(
-            FoundDocuments.Found document, List<Integer> pages, List<FoundDocuments.Hit> hits, String path) {}
+            FoundDocuments.Found document, List<FoundDocuments.Hit> hits, String path, List<Version> versions) {}
 
     /**
      * @param line that found it, whose words are marked
@@ -95,12 +169,50 @@ public class Archive {
                 documents.of(List.of(id), FoundDocuments.Marked.NOTHING, sight).get(0);
         log.seen(List.of(id), who, DocumentLog.What.OPENED);
         return found.pagesHidden()
-                ? new Opened(found, List.of(), List.of(), null)
-                : new Opened(
-                        found,
-                        FoundDocuments.pages(d),
-                        documents.hits(d, search.marked(line, sight), MOST_HITS),
-                        d.path());
+                ? new Opened(found, List.of(), null, versions(d))
+                : new Opened(found, documents.hits(d, search.marked(line, sight), MOST_HITS), d.path(), versions(d));
+    }
+
+    /** The file of a version. @param who takes it along */
+    public Path file(long id, int version, String who) {
+        ArchiveRows.DocumentRow d = sights.whole(id, sights.of(who));
+        String path = d.version() == version
+                ? d.path()
+                : rows.versions(id).stream()
+                        .filter(v -> v.version() == version)
+                        .findFirst()
+                        .orElseThrow(() -> Problem.NO_SUCH_DOCUMENT.with())
+                        .path();
+        return taken(id, path, who);
+    }
+
+    /** A page of a document as it is shown. @param no counted in the document, from 1 */
+    public record Shown(int no, PageFacts facts, List<Repair> recipe) {}
+
+    /** All of a document's pages; none where they are not for this person. */
+    public List<Shown> pages(Opened opened, String who) {
+        return opened.path() == null
+                ? List.of()
+                : shown(sights.whole(opened.document().id(), sights.of(who)));
+    }
+
+    private List<Shown> shown(ArchiveRows.DocumentRow d) {
+        List<ArchivePage> pages = d.inOrder();
+        Map<Long, Map<Integer, List<Repair>>> recipes = new HashMap<>();
+        pages.stream()
+                .collect(groupingBy(ArchivePage::batch))
+                .forEach((batch, its) -> recipes.put(
+                        batch,
+                        batches.filedRecipes(
+                                batches.get(batch),
+                                its.stream().map(ArchivePage::no).toList())));
+        Map<Integer, PageFacts> facts = documents.facts(d);
+        List<Shown> all = new ArrayList<>();
+        for (int i = 0; i < pages.size(); i++) {
+            ArchivePage page = pages.get(i);
+            all.add(new Shown(i + 1, facts.get(i + 1), recipes.get(page.batch()).getOrDefault(page.no(), List.of())));
+        }
+        return all;
     }
 
     /** A printed line, for who wants to copy it. */
@@ -108,16 +220,20 @@ public class Archive {
 
     /** What is printed on a page of a document, in reading order. */
     public List<TextLine> text(long id, int page, String who) {
-        Batch batch = batchOf(id, page, who);
+        ArchiveRows.DocumentRow d = withPage(id, page, who);
         log.seen(id, who, DocumentLog.What.TEXT, page);
-        return batches.facts(batch, List.of(page)).get(page).lines().stream()
+        return documents.facts(d).get(page).lines().stream()
                 .map(line -> new TextLine(line.text(), line.box()))
                 .toList();
     }
 
     /** Where the filed PDF lies. @param who takes it along */
     public Path file(long id, String who) {
-        Path file = root.resolve(sights.whole(id, sights.of(who)).path()).normalize();
+        return taken(id, sights.whole(id, sights.of(who)).path(), who);
+    }
+
+    private Path taken(long id, String path, String who) {
+        Path file = root.resolve(path).normalize();
         if (!file.startsWith(root)) {
             throw Problem.NOT_IN_ARCHIVE.with();
         }
@@ -130,18 +246,29 @@ public class Archive {
         return batches.get(sights.whole(id, sights.of(who)).batchId());
     }
 
-    /** The batch with a page of a document, for somebody who is shown its picture. */
-    public Batch shown(long id, int page, String who) {
-        Batch batch = batchOf(id, page, who);
+    /** A page of a document, counted in it from 1, for somebody who is shown its picture. */
+    public Shown page(long id, int page, String who) {
+        ArchiveRows.DocumentRow d = withPage(id, page, who);
         log.seen(id, who, DocumentLog.What.PAGE, page);
-        return batch;
+        ArchivePage in = d.inOrder().get(page - 1);
+        Batch batch = batches.get(in.batch());
+        return new Shown(
+                page,
+                batches.facts(batch, List.of(in.no())).get(in.no()),
+                batches.filedRecipes(batch, List.of(in.no())).getOrDefault(in.no(), List.of()));
     }
 
-    private Batch batchOf(long id, int page, String who) {
+    private ArchiveRows.DocumentRow withPage(long id, int page, String who) {
         ArchiveRows.DocumentRow d = sights.whole(id, sights.of(who));
-        if (!FoundDocuments.pages(d).contains(page)) {
+        if (page < 1 || page > d.pages().size()) {
             throw Problem.DOCUMENT_HAS_NO_PAGE.with(page);
         }
-        return batches.get(d.batchId());
+        return d;
+    }
+
+    /** What somebody who may see its pages can add pages to. @return the batch and number that it was filed as first */
+    public Batch.Continued goesOn(long id, String who) {
+        ArchiveRows.DocumentRow d = sights.whole(id, sights.of(who));
+        return new Batch.Continued(d.batchId(), d.documentNo());
     }
 }

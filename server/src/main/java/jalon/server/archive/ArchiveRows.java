@@ -6,12 +6,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface ArchiveRows {
@@ -22,13 +24,19 @@ interface ArchiveRows {
             FoundDocuments.Kind kind,
             List<String> pages,
             String path,
-            Filed filed) {}
+            int version,
+            Filed filed) {
+        /** In its order. */
+        List<ArchivePage> inOrder() {
+            return pages.stream().map(page -> ArchivePage.read(page, batchId)).toList();
+        }
+    }
 
     record Filed(String by, Instant at) {}
 
     /** As {@code ArchiveRows.xml} groups them. */
     String COLUMNS = "d.id, d.batch_id, d.document_no, d.stream as kind_stream, d.type as kind_type,"
-            + " d.title as kind_title, d.pages, d.path, d.filed_by as filed_by, d.filed_at as filed_at";
+            + " d.title as kind_title, d.pages, d.path, d.version, d.filed_by as filed_by, d.filed_at as filed_at";
 
     record FieldRow(long documentId, String name, String value) {}
 
@@ -51,6 +59,32 @@ interface ArchiveRows {
 
     @Select("select document_id, name, value from archived_field where document_id = #{id}")
     List<FieldRow> fields(long id);
+
+    @Select("select id from archived_document where batch_id = #{batchId} and document_no = #{documentNo}")
+    Optional<Long> of(long batchId, int documentNo);
+
+    /** A version that has gone on. @param fields values by field name, as JSON */
+    record VersionRow(long documentId, int version, List<String> pages, String path, String fields, Filed filed) {}
+
+    @Insert("insert into archived_version (document_id, version, pages, path, fields, filed_by, filed_at)"
+            + " select id, version, pages, path, #{fields}, filed_by, filed_at from archived_document where id = #{id}")
+    void keepVersion(long id, String fields);
+
+    @Update("update archived_document set stream = #{d.kind.stream}, type = #{d.kind.type}, title = #{d.kind.title},"
+            + " pages = #{d.pages,javaType=java.util.List}, path = #{d.path}, filed_by = #{d.filed.by},"
+            + " filed_at = #{d.filed.at}, version = version + 1 where id = #{id}")
+    void goOn(@Param("id") long id, @Param("d") DocumentRow d);
+
+    @Delete("delete from archived_field where document_id = #{id}")
+    void clearFields(long id);
+
+    @Delete("delete from archived_text where document_id = #{id}")
+    void clearText(long id);
+
+    @Select("select document_id, version, pages, path, fields, filed_by as filed_by, filed_at as filed_at"
+            + " from archived_version where document_id = #{id} order by version desc")
+    @ResultMap("version")
+    List<VersionRow> versions(long id);
 
     @Insert("insert into archive_change (document_id, at) values (#{documentId}, #{now})")
     void changed(long documentId, Instant now);

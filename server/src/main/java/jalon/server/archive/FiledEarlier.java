@@ -40,6 +40,6 @@ class FiledEarlier implements EarlierDocuments {
                 .map(d -> new FiledBefore.Earlier(
                         times.day(d.filed().at()),
                         Batch.no(d.batchId()),
-                        Integer.parseInt(d.pages().get(0))));
+                        d.inOrder().get(0).no()));
     }
 }

@@ -1,5 +1,9 @@
 package jalon.server.archive;
 
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
+
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
@@ -17,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** Archived documents as they are shown to who looked for them. */
@@ -62,8 +67,8 @@ class FoundDocuments {
 
     public record Kind(String stream, String type, String title) {}
 
-    /** @param firstPage number in its batch */
-    public record Extent(int firstPage, int pageCount) {}
+    /** @param version how often it went on, from 1 */
+    public record Extent(int pageCount, int version) {}
 
     /**
      * What is to be marked.
@@ -107,13 +112,12 @@ class FoundDocuments {
             List<ArchiveRows.PageText> texts,
             Marked marked,
             Sight sight) {
-        List<Integer> pages = pages(d);
         boolean hidden = !sight.seesPages(d.kind(), values);
         return new Found(
                 d.id(),
                 Batch.no(d.batchId()),
                 d.kind(),
-                new Extent(pages.get(0), pages.size()),
+                new Extent(d.pages().size(), d.version()),
                 fields(d, values, sight.hidden(d.kind())),
                 hidden,
                 hidden ? null : firstHit(d, texts, marked),
@@ -126,7 +130,7 @@ class FoundDocuments {
         for (ArchiveRows.PageText text : texts) {
             if (text.words().lines().anyMatch(marked::isIn)) {
                 List<Hit> hits = new ArrayList<>();
-                hits(facts(d, List.of(text.pageNo())).get(text.pageNo()), marked, 1, hits);
+                hits(text.pageNo(), facts(d, List.of(text.pageNo())).get(text.pageNo()), marked, 1, hits);
                 return hits.isEmpty() ? null : hits.get(0);
             }
         }
@@ -137,17 +141,32 @@ class FoundDocuments {
     List<Hit> hits(ArchiveRows.DocumentRow d, Marked marked, int most) {
         List<Hit> hits = new ArrayList<>();
         if (!marked.line().isBlank()) {
-            Map<Integer, PageFacts> facts = facts(d, pages(d));
-            pages(d).forEach(no -> hits(facts.get(no), marked, most, hits));
+            facts(d).forEach((no, page) -> hits(no, page, marked, most, hits));
         }
         return hits;
     }
 
-    private Map<Integer, PageFacts> facts(ArchiveRows.DocumentRow d, List<Integer> pages) {
-        return batches.facts(batches.get(d.batchId()), pages);
+    /** What was seen on each of its pages, which are counted in the document, from 1. */
+    Map<Integer, PageFacts> facts(ArchiveRows.DocumentRow d) {
+        return facts(d, IntStream.rangeClosed(1, d.pages().size()).boxed().toList());
     }
 
-    private static void hits(PageFacts page, Marked marked, int most, List<Hit> hits) {
+    private Map<Integer, PageFacts> facts(ArchiveRows.DocumentRow d, List<Integer> wanted) {
+        List<ArchivePage> pages = d.inOrder();
+        Map<Long, List<Integer>> byBatch = wanted.stream()
+                .map(no -> pages.get(no - 1))
+                .collect(groupingBy(ArchivePage::batch, mapping(ArchivePage::no, toList())));
+        Map<Long, Map<Integer, PageFacts>> known = new HashMap<>();
+        byBatch.forEach((batch, its) -> known.put(batch, batches.facts(batches.get(batch), its)));
+        Map<Integer, PageFacts> facts = new LinkedHashMap<>();
+        wanted.forEach(no -> {
+            ArchivePage page = pages.get(no - 1);
+            facts.put(no, known.get(page.batch()).get(page.no()));
+        });
+        return facts;
+    }
+
+    private static void hits(int no, PageFacts page, Marked marked, int most, List<Hit> hits) {
         var paper = new PageSize(page.image().widthMm(), page.image().heightMm());
         for (Line line : page.lines()) {
             List<Word> words = line.words();
@@ -155,7 +174,7 @@ class FoundDocuments {
                     marked.line().marked(words.stream().map(Word::text).toList(), marked.near());
             if (!these.isEmpty() && hits.size() < most) {
                 hits.add(new Hit(
-                        page.no(),
+                        no,
                         paper,
                         line.text(),
                         line.box(),
@@ -185,9 +204,5 @@ class FoundDocuments {
                 .filter(type -> type.type().equals(d.kind().type()))
                 .flatMap(type -> type.fields().stream())
                 .toList();
-    }
-
-    static List<Integer> pages(ArchiveRows.DocumentRow d) {
-        return d.pages().stream().map(Integer::valueOf).toList();
     }
 }

@@ -29,8 +29,16 @@ public record Batch(
      * @param madeBy who or what opened it
      * @param channelId the watched folder that still adds to it, or null
      * @param mail it came in; its parts are null when it came otherwise
+     * @param continues the filed document that it brings more pages for, or null
      */
-    public record Origin(String source, String madeBy, Instant madeAt, CameBy channel, Long channelId, Mail mail) {
+    public record Origin(
+            String source,
+            String madeBy,
+            Instant madeAt,
+            CameBy channel,
+            Long channelId,
+            Mail mail,
+            Continued continues) {
         public Origin {
             mail = mail == null ? Mail.NONE : mail;
         }
@@ -47,6 +55,9 @@ public record Batch(
             return byHand ? Optional.of(madeBy) : Optional.empty();
         }
     }
+
+    /** A filed document. @param batch row of its batch, @param document number in it, from 1 */
+    public record Continued(long batch, int document) {}
 
     public record Mail(String sender, String subject, Instant sentAt) {
         static final Mail NONE = new Mail(null, null, null);

@@ -33,7 +33,10 @@ class BatchOpening {
     String open(NewBatch wanted) {
         Instant now = times.now();
         var made = new NewId();
-        int version = streams.newest(wanted.stream());
+        // What its document was filed by knows that document's type.
+        int version = wanted.continues() == null
+                ? streams.newest(wanted.stream())
+                : rows.find(wanted.continues().batch()).orElseThrow().stream().version();
         IntakeRules rules = streams.definition(wanted.stream(), version).intake();
         Instant due = now.plus(Duration.ofMinutes(rules.dueMinutes()));
         rows.add(made, wanted, version, rules.priority(), now, due);

@@ -23,6 +23,7 @@ interface BatchRows {
             "id, stream as stream_name, stream_version, lesson as stream_lesson, source as origin_source, made_by as origin_made_by,"
                     + " made_at as origin_made_at, channel as origin_channel, channel_id as origin_channel_id,"
                     + " sender as origin_mail_sender, subject as origin_mail_subject, sent_at as origin_mail_sent_at,"
+                    + " continues_batch as origin_continues_batch, continues_document as origin_continues_document,"
                     + " stage as course_stage, stage_since as course_since, arrived as course_arrived,"
                     + " filed_at as course_filed_at, filed_by as course_filed_by, withdrawn_by as course_withdrawn_by,"
                     + " withdrawn_because as course_withdrawn_because, revision as course_revision,"
@@ -81,9 +82,9 @@ interface BatchRows {
     record BoardRow(long id, int pages, int sheets, int waiting, int notRead, int refused) {}
 
     @Insert("insert into batch (stream, stream_version, source, made_by, made_at, due_at, stage, stage_since, channel,"
-            + " channel_id, priority, sender, subject, sent_at) values (#{b.stream}, #{version}, #{b.source}, #{b.by},"
+            + " channel_id, priority, sender, subject, sent_at, continues_batch, continues_document) values (#{b.stream}, #{version}, #{b.source}, #{b.by},"
             + " #{now}, #{due}, 'intake', #{now}, #{b.channel}, #{b.channelId}, #{priority}, left(#{b.mail.sender}, 400),"
-            + " left(#{b.mail.subject}, 400), #{b.mail.sentAt})")
+            + " left(#{b.mail.subject}, 400), #{b.mail.sentAt}, #{b.continues.batch}, #{b.continues.document})")
     @Options(useGeneratedKeys = true, keyProperty = "made.id")
     void add(NewId made, NewBatch b, int version, IntakeRules.Priority priority, Instant now, Instant due);
 

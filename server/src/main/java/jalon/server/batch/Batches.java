@@ -70,6 +70,9 @@ public class Batches {
     private final Cache<BatchMemory.SortKey, Sorted> sorted =
             Caffeine.newBuilder().maximumSize(20_000).build();
 
+    private final Cache<Long, StreamDefinition> continuing =
+            Caffeine.newBuilder().maximumSize(1_000).build();
+
     private final Cache<Long, BatchView> filed =
             Caffeine.newBuilder().maximumSize(100).build();
 
@@ -103,18 +106,35 @@ public class Batches {
         return get(Batch.no(id));
     }
 
+    /** By what it is cut, sorted, indexed and filed: its stream; for more pages of a document only what that needs. */
     public StreamDefinition stream(Batch batch) {
-        return streams.definition(batch.stream().name(), batch.stream().version());
+        return as(
+                batch, streams.definition(batch.stream().name(), batch.stream().version()));
+    }
+
+    private StreamDefinition as(Batch batch, StreamDefinition stream) {
+        Batch.Continued document = batch.origin().continues();
+        return document == null
+                ? stream
+                : continuing.get(
+                        batch.id(),
+                        id -> stream.forMoreOf(view(get(document.batch()), false)
+                                .documents()
+                                .get(document.document() - 1)
+                                .type()
+                                .type()));
     }
 
     /** What its pages are recognised by. */
     public Learned learned(Batch batch) {
-        return lessons.learned(batch.stream().name(), batch.stream().lesson());
+        return batch.origin().continues() != null
+                ? Learned.NOTHING
+                : lessons.learned(batch.stream().name(), batch.stream().lesson());
     }
 
     /** Its stream, unless a newer Jalon saved that in a form that this one does not know. */
     public Optional<StreamDefinition> usableStream(Batch batch) {
-        return streams.usable(batch.stream().name(), batch.stream().version());
+        return streams.usable(batch.stream().name(), batch.stream().version()).map(stream -> as(batch, stream));
     }
 
     /** What was seen on each page that could be read, by page number. */

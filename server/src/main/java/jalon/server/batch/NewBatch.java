@@ -7,13 +7,26 @@ package jalon.server.batch;
  * @param channelId of a watched folder that goes on adding to it, or null
  * @param by who or what opened it
  * @param mail it came in; its parts are null when it came otherwise
+ * @param continues the filed document that it brings more pages for, or null
  */
-public record NewBatch(String stream, String source, CameBy channel, Long channelId, String by, Batch.Mail mail) {
+public record NewBatch(
+        String stream,
+        String source,
+        CameBy channel,
+        Long channelId,
+        String by,
+        Batch.Mail mail,
+        Batch.Continued continues) {
     public NewBatch {
         mail = mail == null ? Batch.Mail.NONE : mail;
     }
 
     public static NewBatch of(String stream, String source, CameBy channel, String by) {
-        return new NewBatch(stream, source, channel, null, by, null);
+        return new NewBatch(stream, source, channel, null, by, null, null);
+    }
+
+    /** One that brings more pages for a filed document. */
+    public static NewBatch moreOf(String stream, Batch.Continued document, String by) {
+        return new NewBatch(stream, "more of " + Batch.no(document.batch()), CameBy.UPLOAD, null, by, null, document);
     }
 }

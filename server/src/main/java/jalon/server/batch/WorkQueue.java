@@ -31,4 +31,7 @@ public interface WorkQueue {
 
     /** Carry out one delivery now, though it may wait for a later try. */
     void deliver(long deliveryId);
+
+    /** Has a delivery that waits for another tried now; one that is under way finds out by itself. */
+    void wake(long deliveryId);
 }

@@ -8,7 +8,6 @@ import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlaces;
 import jalon.core.output.NameTaken;
 import jalon.core.page.UnreadableFile;
-import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.Filing;
 import jalon.core.stream.Destination;
@@ -42,6 +41,7 @@ public class DeliverWork {
     private final FilingPlaces places;
     private final PageWorkers slowWork;
     private final WrittenFiles written;
+    private final GoingOn goingOn;
     private final DeliveryEnds ends;
     private final Times times;
 
@@ -52,6 +52,7 @@ public class DeliverWork {
             FilingPlaces places,
             PageWorkers slowWork,
             WrittenFiles written,
+            GoingOn goingOn,
             DeliveryEnds ends,
             Times times) {
         this.times = times;
@@ -61,6 +62,7 @@ public class DeliverWork {
         this.places = places;
         this.slowWork = slowWork;
         this.written = written;
+        this.goingOn = goingOn;
         this.ends = ends;
     }
 
@@ -73,15 +75,11 @@ public class DeliverWork {
         DeliveryRows.Spot planned = delivery.spot();
         StreamDefinition stream = batches.stream(batch);
         Destination streams = stream.destination(planned.destination()).orElseThrow();
-        Destination destination = planned.taken() == null ? streams : streams.whenTaken(planned.taken());
-        BatchView view = batches.view(batch, true);
-        FiledDocument document = Filing.document(
-                stream,
-                batch.no(),
-                view,
-                delivery.documentNo(),
-                batches.facts(batch),
-                batch.course().filedAt());
+        Destination destination = streams.whenTaken(taken(delivery, streams));
+        if (goingOn.waits(delivery)) {
+            throw ends.waits(delivery);
+        }
+        FiledDocument document = goingOn.document(delivery);
         FilingPlace place;
         try {
             place = places.of(destination);
@@ -91,12 +89,7 @@ public class DeliverWork {
         }
         var spot = new FilingPlace.Spot(planned.folder(), planned.name(), destination.formats(), destination.taken());
         Map<String, String> properties = Filing.properties(
-                stream,
-                destination,
-                batch.no(),
-                view,
-                delivery.documentNo(),
-                times.day(batch.course().filedAt()));
+                stream, destination, document, times.day(batch.course().filedAt()));
         rows.running(id);
         List<FilingPlace.Placed> placed;
         List<FilingPlace.Ready> files;
@@ -125,6 +118,16 @@ public class DeliverWork {
         }
         ends.done(delivery, batch, destination.to().searchable() ? document : null, files, placed, place.keeps());
         drop(files);
+    }
+
+    /** What follows another comes as its version, whatever the stream says of names that are taken. */
+    private static Destination.Taken taken(DeliveryRows.DeliveryRow delivery, Destination destination) {
+        if (delivery.spot().taken() != null) {
+            return delivery.spot().taken();
+        }
+        return delivery.follows() != null && !destination.taken().isVersion()
+                ? Destination.Taken.APPEND
+                : destination.taken();
     }
 
     /** As they were written at the first try, or written now. */

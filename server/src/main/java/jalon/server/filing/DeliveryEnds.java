@@ -7,14 +7,17 @@ import jalon.core.output.OutputFormat;
 import jalon.core.output.SearchablePdf;
 import jalon.server.NotPossible;
 import jalon.server.Pauses;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.archive.Archive;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
+import jalon.server.batch.WorkQueue;
 import jalon.server.live.Events;
 import java.io.IOException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,10 +28,22 @@ class DeliveryEnds {
     private final BatchFiling marks;
     private final FilingEnd end;
     private final Archive archive;
+    private final GoingOn goingOn;
+    private final WorkQueue work;
     private final Events events;
     private final Times times;
 
-    DeliveryEnds(DeliveryRows rows, BatchFiling marks, FilingEnd end, Archive archive, Events events, Times times) {
+    DeliveryEnds(
+            DeliveryRows rows,
+            BatchFiling marks,
+            FilingEnd end,
+            Archive archive,
+            GoingOn goingOn,
+            WorkQueue work,
+            Events events,
+            Times times) {
+        this.goingOn = goingOn;
+        this.work = work;
         this.end = end;
         this.rows = rows;
         this.marks = marks;
@@ -52,15 +67,38 @@ class DeliveryEnds {
             boolean keeps) {
         marks.lock(batch.no());
         if (toBeFound != null) {
-            archive.add(batch, toBeFound, placed.get(shown(files)).path());
+            archive.add(
+                    batch,
+                    toBeFound,
+                    goingOn.pages(delivery),
+                    placed.get(shown(files)).path(),
+                    archived(delivery));
         }
         for (int i = 0; i < files.size(); i++) {
             Fixity checked = keeps ? Fixity.SAME : Fixity.NOT_KEPT;
             rows.lies(delivery.id(), files.get(i).format(), placed.get(i), checked, times.now());
+            rows.replaced(delivery.id(), files.get(i).format(), placed.get(i).path());
         }
         rows.done(delivery.id(), times.now());
+        rows.after(delivery.id()).ifPresent(next -> work.wake(next.id()));
         end.look(batch);
         events.changed(batch.no());
+    }
+
+    /** The archived document that a delivery is a newer version of. */
+    private Optional<Long> archived(DeliveryRows.DeliveryRow delivery) {
+        if (delivery.follows() == null) {
+            return Optional.empty();
+        }
+        DeliveryRows.DeliveryRow first = goingOn.first(delivery);
+        return archive.of(first.batchId(), first.documentNo());
+    }
+
+    /** @return what tells the queue that what it follows is not there yet */
+    RuntimeException waits(DeliveryRows.DeliveryRow delivery) {
+        rows.waits(delivery.id(), Problem.DELIVERY_WAITS.with().trouble());
+        events.changed(Batch.no(delivery.batchId()));
+        return new IllegalStateException("delivery " + delivery.id() + " waits for the one before it");
     }
 
     /** Which of the files people look at. */

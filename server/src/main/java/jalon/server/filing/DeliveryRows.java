@@ -4,20 +4,25 @@ import jalon.core.output.FilingPlace;
 import jalon.core.output.Fixity;
 import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
+import jalon.server.NewId;
 import jalon.server.Trouble;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface DeliveryRows {
-    record DeliveryRow(long id, long batchId, int documentNo, Spot spot, DeliveryState state, Course course) {}
+    /** @param follows the delivery at the same destination that it is a newer version of, or null */
+    record DeliveryRow(
+            long id, long batchId, int documentNo, Long follows, Spot spot, DeliveryState state, Course course) {}
 
     /**
      * One of a delivery's files.
@@ -49,14 +54,15 @@ interface DeliveryRows {
     record Course(Trouble reason, int tries, Instant nextAt, String leftOutBy, String leftOutWhy) {}
 
     /** As {@code DeliveryRows.xml} groups them. */
-    String COLUMNS = "id, batch_id, document_no, destination as spot_destination, folder as spot_folder,"
+    String COLUMNS = "id, batch_id, document_no, follows, destination as spot_destination, folder as spot_folder,"
             + " name as spot_name, taken as spot_taken, state, reason as course_reason,"
             + " tries as course_tries, next_at as course_next_at, left_out_by as course_left_out_by,"
             + " left_out_why as course_left_out_why";
 
     @Insert("insert into delivery (batch_id, document_no, destination, folder, name)"
             + " values (#{batchId}, #{documentNo}, #{destination}, #{folder}, #{name})")
-    void plan(long batchId, int documentNo, String destination, String folder, String name);
+    @Options(useGeneratedKeys = true, keyProperty = "made.id")
+    void plan(NewId made, long batchId, int documentNo, String destination, String folder, String name);
 
     @Select("select " + COLUMNS + " from delivery where batch_id = #{batchId} order by destination, document_no")
     @ResultMap("row")
@@ -65,6 +71,32 @@ interface DeliveryRows {
     @Select("select " + COLUMNS + " from delivery where id = #{id}")
     @ResultMap("row")
     Optional<DeliveryRow> find(long id);
+
+    @Select("select " + COLUMNS + " from delivery where batch_id = #{batchId} and document_no = #{document}"
+            + " and destination = #{destination}")
+    @ResultMap("row")
+    Optional<DeliveryRow> at(long batchId, int document, String destination);
+
+    @Select("select " + COLUMNS + " from delivery where follows = #{id}")
+    @ResultMap("row")
+    Optional<DeliveryRow> after(long id);
+
+    @Update("update delivery set follows = #{before} where id = #{id}")
+    void follow(long id, Long before);
+
+    /** Until the transaction ends nobody else goes on under this name. @return the delivery that did last, or null */
+    @Select("select delivery_id from filing_name where place = #{place} and name = #{name} for update")
+    Long lastUnder(String place, String name);
+
+    @Insert("insert into filing_name (place, name, delivery_id) values (#{place}, #{name}, #{id})"
+            + " on duplicate key update delivery_id = values(delivery_id)")
+    void nowUnder(String place, String name, long id);
+
+    @Update("update filing_name set delivery_id = #{before} where delivery_id = #{id}")
+    void passName(long id, long before);
+
+    @Delete("delete from filing_name where delivery_id = #{id}")
+    void freeName(long id);
 
     @Select(
             "select f.delivery_id, f.format, f.sha256, f.bytes, f.path, f.identifier, f.checked, f.checked_at from delivery_file f"
@@ -87,6 +119,12 @@ interface DeliveryRows {
     @Update("update delivery_file set path = #{at.path}, identifier = #{at.identifier}, checked = #{checked},"
             + " checked_at = #{now} where delivery_id = #{id} and format = #{format}")
     void lies(long id, Destination.Format format, FilingPlace.Placed at, Fixity checked, Instant now);
+
+    /** A newer version has the place of earlier files: what lies there now is no longer theirs to be looked at. */
+    @Update("update delivery_file f join delivery d on d.id = f.delivery_id join delivery n on n.id = #{id}"
+            + " set f.checked = null where f.path = #{path} and f.format = #{format} and d.id <> n.id"
+            + " and d.destination = n.destination and f.checked is not null")
+    void replaced(long id, Destination.Format format, String path);
 
     @Update("update delivery_file set checked = #{found}, checked_at = #{now} where delivery_id = #{id} and format ="
             + " #{format}")
@@ -130,11 +168,18 @@ interface DeliveryRows {
     @Select(FILED + "f.checked in ('changed', 'gone') order by f.checked_at desc limit 1000")
     List<Filed> troubles();
 
+    @Delete("delete from delivery_file where delivery_id = #{id}")
+    void forgetFiles(long id);
+
     @Update("update delivery_file set path = null where delivery_id = #{id}")
     void forgetPlaces(long id);
 
     @Update("update delivery set state = 'done', reason = null, next_at = null, done_at = #{now} where id = #{id}")
     void done(long id, Instant now);
+
+    /** For another delivery, which has it tried again. */
+    @Update("update delivery set state = 'retrying', reason = #{reason}, next_at = null where id = #{id}")
+    void waits(long id, Trouble reason);
 
     @Update("update delivery set state = 'running' where id = #{id}")
     void running(long id);

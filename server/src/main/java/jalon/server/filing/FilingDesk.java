@@ -8,6 +8,7 @@ import jalon.core.stream.Destination;
 import jalon.core.stream.FilingRules;
 import jalon.core.stream.Stage;
 import jalon.core.stream.StreamDefinition;
+import jalon.server.NewId;
 import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.Asked;
@@ -24,7 +25,9 @@ import jalon.server.people.Logged;
 import jalon.server.register.FiledVersions;
 import jalon.server.register.Newcomers;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -39,6 +42,8 @@ public class FilingDesk {
     private final Newcomers newcomers;
     private final FiledVersions versions;
     private final FilingWishes wishes;
+    private final FilingPlan plan;
+    private final GoingOn goingOn;
     private final FilingEnd end;
     private final WorkQueue work;
     private final ActivityLog log;
@@ -54,6 +59,8 @@ public class FilingDesk {
             Newcomers newcomers,
             FiledVersions versions,
             FilingWishes wishes,
+            FilingPlan plan,
+            GoingOn goingOn,
             FilingEnd end,
             WorkQueue work,
             ActivityLog log,
@@ -69,6 +76,8 @@ public class FilingDesk {
         this.versions = versions;
         this.wishes = wishes;
         this.end = end;
+        this.plan = plan;
+        this.goingOn = goingOn;
         this.work = work;
         this.log = log;
         this.events = events;
@@ -134,14 +143,12 @@ public class FilingDesk {
         newcomers.keep(batch.id(), stream, view, now);
         versions.keep(batch.id(), stream, view);
         List<WishRows.Row> wished = wishes.ofBatch(batch.id());
-        for (Filing.Planned p : Filing.plan(stream, batch.no(), view, times.day(now), FilingWishes.plain(wished))) {
-            rows.plan(batch.id(), p.document(), p.destination().destination(), String.join("/", p.folders()), p.name());
-            if (p.isLeftOut()) {
-                FilingWishes.of(p, wished)
-                        .ifPresent(w ->
-                                rows.leaveOutPlanned(batch.id(), p.document(), w.destination(), w.who(), w.leftOut()));
-            }
+        if (batch.origin().continues() != null) {
+            // One after the other: each goes on where the one before ended.
+            marks.lock(Batch.no(batch.origin().continues().batch()));
         }
+        Map<String, Long> last = new HashMap<>();
+        plan.planned(batch, stream, view).forEach(p -> plan(batch, p, wished, last));
         List<DeliveryRows.DeliveryRow> planned = rows.ofBatch(batch.id()).stream()
                 .filter(r -> r.state() != DeliveryState.LEFT_OUT)
                 .toList();
@@ -153,6 +160,30 @@ public class FilingDesk {
         }
         end.look(batch);
         events.changed(batch.no());
+    }
+
+    /** @param last planned of the batch at a destination, by its name: what goes on goes on there */
+    private void plan(Batch batch, GoingOn.Plan plan, List<WishRows.Row> wished, Map<String, Long> last) {
+        Filing.Planned p = plan.planned();
+        var made = new NewId();
+        rows.plan(
+                made, batch.id(), p.document(), p.destination().destination(), String.join("/", p.folders()), p.name());
+        if (p.isLeftOut()) {
+            String who = FilingWishes.of(p, wished).map(WishRows.Row::who).orElse(ActivityLog.JALON);
+            rows.leaveOutPlanned(
+                    batch.id(),
+                    p.document(),
+                    p.destination().destination(),
+                    who,
+                    p.wish().leftOut());
+        } else if (plan.follows() != null) {
+            long before = last.getOrDefault(p.destination().destination(), plan.follows());
+            rows.follow(made.getId(), before);
+            rows.passName(before, made.getId());
+            last.put(p.destination().destination(), made.getId());
+        } else {
+            goingOn.link(made.getId(), batch.stream().name(), p);
+        }
     }
 
     /** Has a batch's files looked at where they lie. */
@@ -211,6 +242,7 @@ public class FilingDesk {
             }
             case AS_STREAM_SAYS -> throw Problem.BATCH_IS_FILED.with(Batch.no(delivery.batchId()));
             case LEAVE_OUT -> {
+                goingOn.part(delivery);
                 rows.leaveOut(delivery.id(), who);
                 yield Act.DELIVERY_LEFT_OUT.with(destination, document);
             }

@@ -7,6 +7,7 @@ import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.DocumentFate;
 import jalon.core.run.Filing;
+import jalon.core.run.FilingWish;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
 import jalon.core.stream.Destination;
@@ -34,6 +35,7 @@ public class FilingPlan {
     private final BatchFiling marks;
     private final NotReadList notRead;
     private final FilingWishes wishes;
+    private final GoingOn goingOn;
     private final Times times;
 
     FilingPlan(
@@ -42,7 +44,9 @@ public class FilingPlan {
             BatchFiling marks,
             NotReadList notRead,
             FilingWishes wishes,
+            GoingOn goingOn,
             Times times) {
+        this.goingOn = goingOn;
         this.wishes = wishes;
         this.batches = batches;
         this.rows = rows;
@@ -99,8 +103,8 @@ public class FilingPlan {
         List<DeskDelivery> deliveries = new ArrayList<>();
         if (!batch.filed()) {
             List<WishRows.Row> wished = wishes.ofBatch(batch.id());
-            for (Filing.Planned p :
-                    Filing.plan(stream, batch.no(), view, times.day(times.now()), FilingWishes.plain(wished))) {
+            for (GoingOn.Plan plan : planned(batch, stream, view)) {
+                Filing.Planned p = plan.planned();
                 deliveries.add(new DeskDelivery(
                         null,
                         p.document(),
@@ -109,7 +113,9 @@ public class FilingPlan {
                         p.path(),
                         p.isLeftOut() ? DeliveryState.LEFT_OUT : DeliveryState.PLANNED,
                         null,
-                        FilingWishes.of(p, wished).map(this::wished).orElse(Tries.NONE)));
+                        FilingWishes.of(p, wished)
+                                .map(this::wished)
+                                .orElse(p.isLeftOut() ? notThere(p) : tries(plan))));
             }
         } else {
             Map<Long, List<DeliveryRows.FileRow>> files = files(batch);
@@ -118,6 +124,25 @@ public class FilingPlan {
         }
         Ledger ledger = ledger(batch, view);
         return new Plan(deliveries, ledger, setAsideBy(view), batch.filed());
+    }
+
+    /** Where each document of a batch goes, before it does. */
+    List<GoingOn.Plan> planned(Batch batch, StreamDefinition stream, BatchView view) {
+        List<FilingWish> wished = FilingWishes.plain(wishes.ofBatch(batch.id()));
+        if (batch.origin().continues() != null) {
+            return goingOn.ofMore(stream, batch, view, wished);
+        }
+        return Filing.plan(stream, batch.no(), view, times.day(times.now()), wished).stream()
+                .map(p -> new GoingOn.Plan(p, null))
+                .toList();
+    }
+
+    private static Tries tries(GoingOn.Plan plan) {
+        return plan.follows() == null ? Tries.NONE : new Tries(null, 0, null, null, null, List.of(Remedy.LEAVE_OUT));
+    }
+
+    private static Tries notThere(Filing.Planned planned) {
+        return new Tries(null, 0, null, null, planned.wish().leftOut(), List.of());
     }
 
     private Tries wished(WishRows.Row wish) {

@@ -224,7 +224,8 @@ class FolderChannel {
         if (sha256 == null) {
             String by = "channel " + visit.channel.name();
             Long gatheredBy = visit.gathers() ? visit.channel.id() : null;
-            var wanted = new NewBatch(stream, "folder " + visit.channel.name(), CameBy.FOLDER, gatheredBy, by, null);
+            var wanted =
+                    new NewBatch(stream, "folder " + visit.channel.name(), CameBy.FOLDER, gatheredBy, by, null, null);
             Receiving.Received received;
             try (InputStream in = Files.newInputStream(file, LinkOption.NOFOLLOW_LINKS)) {
                 received = visit.gathers()

@@ -249,7 +249,8 @@ class MailChannel {
                 CameBy.MAIL,
                 null,
                 "channel " + channel.name(),
-                new Batch.Mail(sender, mail.getSubject(), sent == null ? null : Instant.ofEpochMilli(sent.getTime())));
+                new Batch.Mail(sender, mail.getSubject(), sent == null ? null : Instant.ofEpochMilli(sent.getTime())),
+                null);
         Receiving.Batched made = receiving.wholeBatch(wanted, files, origin, id -> {});
         List<String> reasons = new ArrayList<>();
         if (made.no() == null) {

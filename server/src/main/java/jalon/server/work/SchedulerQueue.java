@@ -112,13 +112,23 @@ final class SchedulerQueue implements WorkQueue {
 
     @Override
     public void deliver(long deliveryId) {
+        if (!broughtForward(deliveryId)) {
+            throw Problem.BEING_DELIVERED.with();
+        }
+    }
+
+    @Override
+    public void wake(long deliveryId) {
+        broughtForward(deliveryId);
+    }
+
+    /** @return false when it is being carried out at this moment */
+    private boolean broughtForward(long deliveryId) {
         SchedulableInstance<Id> task = now(DELIVER, Long.toString(deliveryId), new Id(deliveryId), Priority.HIGH);
-        if (!client.scheduleIfNotExists(task)) {
-            try {
-                client.reschedule(task.getTaskInstance(), times.now());
-            } catch (TaskInstanceCurrentlyExecutingException e) {
-                throw Problem.BEING_DELIVERED.with();
-            }
+        try {
+            return client.scheduleIfNotExists(task) || client.reschedule(task.getTaskInstance(), times.now());
+        } catch (TaskInstanceCurrentlyExecutingException e) {
+            return false;
         }
     }
 
