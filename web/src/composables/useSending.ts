@@ -14,8 +14,14 @@ export interface Sending {
 }
 const TRIES = 5
 
-/** Files sent one after the other as one batch, each under a key of its own: what was lost on the way is sent again. */
-export function useSending(stream: () => string) {
+type Opened = Promise<{ data?: { no: string }; error?: unknown }>
+
+/**
+ * Files sent one after the other as one batch, each under a key of its own: what was lost on the way is sent again.
+ *
+ * @param open opens the batch that they go to
+ */
+export function useSending(open: () => Opened) {
   const { t } = useI18n()
   const { unread } = useWords()
   const list = ref<Sending[]>([])
@@ -42,11 +48,10 @@ export function useSending(stream: () => string) {
     void send()
   }
   async function send() {
-    localStorage.setItem('jalon.stream', stream())
     busy.value = true
     stopped = false
     if (!no.value) {
-      const opened = await api.POST('/api/batches', { body: { stream: stream() } })
+      const opened = await open()
       if (!opened.data) {
         tell(opened.error)
         busy.value = false

@@ -5,6 +5,7 @@ import type { Repair, Schema } from '../api/client'
 import { useSession } from '../session'
 import FactList from './base/FactList.vue'
 import KeyButton from './base/KeyButton.vue'
+import MorePages from './MorePages.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import SeenBy from './SeenBy.vue'
 import { moment } from './times'
@@ -13,9 +14,13 @@ import { moment } from './times'
 const props = defineProps<{ opened: Schema['OpenedDocument']; asked: boolean; repairs: Repair[] }>()
 defineEmits<{ back: []; show: [page: number] }>()
 const { t } = useI18n()
-/** Who has seen it is listed for supervisors. */
-const supervisor = useSession().me?.role === 'supervisor'
+/** Who has seen it is listed for supervisors; readers add nothing. */
+const role = useSession().me?.role
+const supervisor = role === 'supervisor'
+const reader = role === 'reader'
 const listing = ref(false)
+const adding = ref(false)
+const versions = computed(() => props.opened.document.versions)
 const about = computed(() => props.opened.document.document)
 const registers = computed(() =>
   props.opened.registers.map((r) => t('archive.register', { ...r })).join(', '),
@@ -28,7 +33,6 @@ const facts = computed(() =>
     mono: f.value !== null,
   })),
 )
-const place = (page: number) => props.opened.pages.findIndex((p) => p.no === page) + 1
 const copy = (text: string) => navigator.clipboard?.writeText(text)
 </script>
 
@@ -54,9 +58,39 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
       {{ t('image.hold') }}
       <kbd>B</kbd>
     </p>
-    <ElButton v-if="supervisor" link @click="listing = true">{{ t('archive.seenBy') }}</ElButton>
+    <template v-if="versions.length > 1">
+      <h2>{{ t('archive.versions') }}</h2>
+      <ul>
+        <li v-for="v in versions" :key="v.version">
+          <component
+            :is="about.pagesHidden ? 'span' : 'a'"
+            :href="`/api/archive/${about.id}/versions/${v.version}/file`"
+            target="_blank"
+            rel="noopener"
+          >
+            {{
+              t('archive.versionIs', {
+                n: v.version,
+                pages: v.pageCount,
+                when: moment(v.filedAt),
+                by: v.filedBy,
+              })
+            }}
+          </component>
+        </li>
+      </ul>
+    </template>
+    <div class="row acts">
+      <KeyButton v-if="!reader && !about.pagesHidden" @click="adding = true">
+        {{ t('archive.addPages') }}
+      </KeyButton>
+      <KeyButton v-if="supervisor" @click="listing = true">{{ t('archive.seenBy') }}</KeyButton>
+    </div>
+    <ElDrawer v-model="adding" :title="t('archive.addPages')" size="560px" destroy-on-close>
+      <MorePages :found="about" />
+    </ElDrawer>
     <ElDrawer v-model="listing" :title="t('archive.seenBy')" size="560px" destroy-on-close>
-      <SeenBy :id="about.id" :pages="opened.pages.map((p) => p.no)" />
+      <SeenBy :id="about.id" />
     </ElDrawer>
     <template v-if="asked && !about.pagesHidden">
       <h2>
@@ -67,7 +101,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
         <li v-for="(h, i) in hits" :key="i">
           <ElButton link class="hit" @click="$emit('show', h.page)">
             {{ h.line }}
-            <span class="soft">{{ t('archive.hitOn', { page: place(h.page) }) }}</span>
+            <span class="soft">{{ t('archive.hitOn', { page: h.page }) }}</span>
           </ElButton>
           <ElButton link :aria-label="t('archive.copyLine', { line: h.line })" @click="copy(h.line)">
             {{ t('archive.copy') }}
@@ -94,10 +128,15 @@ h1 {
 h2 {
   margin: 18px 0 6px;
 }
-ol {
+ol,
+ul {
   padding: 0;
   margin: 0;
   list-style: none;
+}
+.acts {
+  margin-top: 14px;
+  flex-wrap: wrap;
 }
 li {
   display: flex;

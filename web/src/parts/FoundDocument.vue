@@ -21,18 +21,14 @@ const wider = ([x, y, w, h]: number[]) =>
 <template>
   <article class="panel found" :class="{ at }" :aria-current="at || undefined" @click="$emit('open')">
     <p v-if="found.pagesHidden" class="hidden soft">{{ t('archive.pagesHiddenShort') }}</p>
-    <img
-      v-else
-      :src="archivePicture(found.id, found.hit?.page ?? found.firstPage, 900)"
-      loading="lazy"
-      alt=""
-    />
+    <img v-else :src="archivePicture(found.id, found.hit?.page ?? 1, 900)" loading="lazy" alt="" />
     <div class="what">
       <header>
         <ElCheckbox v-model="chosen" :aria-label="t('archive.choose', { title: found.title })" @click.stop />
         <a href="#" dir="auto" @click.prevent.stop="$emit('open')">{{ found.title }}</a>
         <span class="soft">
           {{ t('archive.pages', found.pageCount) }} ·
+          <template v-if="found.version > 1">{{ t('archive.version', { n: found.version }) }} ·</template>
           {{ t('archive.filed', { when: moment(found.filedAt), by: found.filedBy }) }}
         </span>
       </header>

@@ -7,14 +7,12 @@ import WaitingFor from './base/WaitingFor.vue'
 import { moment } from './times'
 
 /** What was shown of a document, and to whom: a row for each person, day and part of it. */
-const props = defineProps<{ id: number; pages: number[] }>()
+const props = defineProps<{ id: number }>()
 const { t } = useI18n()
 const { data, loading, problem, load } = useLoad(() =>
   api.GET('/api/archive/{id}/seen', { params: { path: { id: props.id } } }),
 )
 const empty = computed(() => data.value?.length === 0 && t('archive.seenByNobody'))
-/** Pages are counted in the document, not in its batch. */
-const place = (page: number) => props.pages.indexOf(page) + 1 || page
 </script>
 
 <template>
@@ -23,7 +21,7 @@ const place = (page: number) => props.pages.indexOf(page) + 1 || page
     <ElTableColumn :label="t('people.who')" prop="who" min-width="120" />
     <ElTableColumn :label="t('people.what')" min-width="170">
       <template #default="{ row }">
-        {{ t(`archive.seen.${row.what}`, { page: place(row.page ?? 0) }) }}
+        {{ t(`archive.seen.${row.what}`, { page: row.page }) }}
       </template>
     </ElTableColumn>
     <ElTableColumn :label="t('archive.seenLast')" width="150">

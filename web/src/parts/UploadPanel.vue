@@ -1,19 +1,24 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { api } from '../api/client'
 import { useSending } from '../composables/useSending'
 import KeyButton from './base/KeyButton.vue'
 import PickFiles from './base/PickFiles.vue'
 import { ACCEPTED, filesDropped } from './drop'
 import SendingList from './SendingList.vue'
 
-/** Files and whole folders brought in by hand, dropped or chosen, as one batch. */
-const props = defineProps<{ stream: string }>()
+/** Files and whole folders brought in by hand, dropped or chosen, as a batch; or as more pages of a filed document. */
+const props = defineProps<{ stream: string; document?: number }>()
 const emit = defineEmits<{ finished: [no: string] }>()
 const { t } = useI18n()
-const { list, no, busy, finished, pages, done, share, take, send, complete, cancel, again } = useSending(
-  () => props.stream,
-)
+function open() {
+  if (props.document !== undefined)
+    return api.POST('/api/archive/{id}/pages', { params: { path: { id: props.document } } })
+  localStorage.setItem('jalon.stream', props.stream)
+  return api.POST('/api/batches', { body: { stream: props.stream } })
+}
+const { list, no, busy, finished, pages, done, share, take, send, complete, cancel, again } = useSending(open)
 const over = ref(false)
 const files = ref<InstanceType<typeof PickFiles>>()
 async function dropped(e: DragEvent) {
@@ -58,8 +63,10 @@ defineExpose({ choose: () => files.value?.choose(), busy })
       <template v-else-if="finished">
         <strong>{{ t('intake.open', { no, pages }, pages) }}</strong>
         <span class="stretch" />
-        <KeyButton @click="emit('finished', again())">{{ t('intake.again') }}</KeyButton>
-        <slot />
+        <KeyButton v-if="document === undefined" @click="emit('finished', again())">
+          {{ t('intake.again') }}
+        </KeyButton>
+        <slot :no="no" />
       </template>
       <template v-else>
         <KeyButton main @click="send">{{ t('intake.goOn') }}</KeyButton>

@@ -210,7 +210,7 @@ export const found = (id: number, hit: Schema['Hit'] | null): Schema['Found'] =>
   stream: 'letters',
   type: 'letter',
   title: `Letter ${id}`,
-  firstPage: 1,
+  version: 1,
   filedBy: 'M. Tarrow',
   pagesHidden: false,
   pageCount: 2,

@@ -54,7 +54,7 @@ const result = (all: Schema['Found'][], archived: number) => ({
   fields: [{ name: 'vessel', title: 'Vessel' }],
 })
 const opened = (hits: Schema['Hit'][]) => ({
-  document: { document: found(1, hits[0] ?? null), pages: [4, 5], hits, path: 'x' },
+  document: { document: found(1, hits[0] ?? null), hits, path: 'x', versions: [] },
   pages: [4, 5].map((no) => ({ no, widthMm: 210, heightMm: 297, lean: 0, repairs: [] })),
   registers: [{ register: 'vessels', version: 3 }],
 })

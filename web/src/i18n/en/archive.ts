@@ -51,6 +51,14 @@ export default {
   pagesHidden:
     'Its pages hold what is confidential and are not shown to you. A supervisor can give you the right to see them.',
   pagesHiddenShort: 'pages confidential',
+  addPages: 'Add pages',
+  moreLead:
+    'They are brought in as a batch of their own; when that is filed, they stand behind the pages that are there, ' +
+    'as version {n}. Earlier versions stay readable.',
+  moreOpen: 'To the pages of {no}',
+  version: 'Version {n}',
+  versions: 'Versions',
+  versionIs: 'Version {n}, {pages} pages, filed {when} by {by}',
   seenBy: 'Who has seen it',
   seenByNobody: 'Nobody has seen it yet.',
   seenLast: 'Last on that day',

@@ -141,22 +141,25 @@ public class Archive {
     }
 
     /** A version as it is told. @param pageCount pages that it has, @param now whether it is the newest */
-    public record Version(int version, int pageCount, Instant filedAt, String filedBy, boolean now) {}
+    public record DocumentVersion(int version, int pageCount, Instant filedAt, String filedBy, boolean now) {}
 
     /** All, the newest first. */
-    private List<Version> versions(ArchiveRows.DocumentRow d) {
-        List<Version> all = new ArrayList<>();
-        all.add(new Version(
+    private List<DocumentVersion> versions(ArchiveRows.DocumentRow d) {
+        List<DocumentVersion> all = new ArrayList<>();
+        all.add(new DocumentVersion(
                 d.version(), d.pages().size(), d.filed().at(), d.filed().by(), true));
         rows.versions(d.id())
-                .forEach(v -> all.add(new Version(
+                .forEach(v -> all.add(new DocumentVersion(
                         v.version(), v.pages().size(), v.filed().at(), v.filed().by(), false)));
         return all;
     }
 
     /** A document opened: where on its pages the hits are, and what it was before. @param path null where its file is hidden */
     public record Opened(
-            FoundDocuments.Found document, List<FoundDocuments.Hit> hits, String path, List<Version> versions) {}
+            FoundDocuments.Found document,
+            List<FoundDocuments.Hit> hits,
+            String path,
+            List<DocumentVersion> versions) {}
 
     /**
      * @param line that found it, whose words are marked
