@@ -46,7 +46,10 @@ function go(e: MouseEvent, no: number) {
 <template>
   <div class="batch-line">
     <strong class="no">{{ batch.no }}</strong>
-    <span class="stream">{{ batch.streamTitle }}</span>
+    <span class="stream">
+      {{ batch.streamTitle }}
+      <template v-if="batch.continues">· {{ t('line.continues', { ...batch.continues }) }}</template>
+    </span>
     <div class="line" :class="{ dense: segments.length > DENSE }" role="list">
       <button
         v-for="(s, i) in segments"

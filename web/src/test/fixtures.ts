@@ -112,6 +112,7 @@ export function batch(
     groupTitle: '',
     groups: [],
     source: 'upload',
+    continues: null as never,
     madeBy: 'm',
     dueAt: '',
     revision: 0,

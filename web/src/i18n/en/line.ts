@@ -1,4 +1,5 @@
 export default {
+  continues: 'more pages for document {document} of {batch}',
   pages: '{n} page | {n} pages',
   sheets: 'on {n} sheet | on {n} sheets',
   documents: '{n} document | {n} documents',

@@ -123,6 +123,14 @@ class GoingOnTest extends ServerCase {
                 .as("nothing that was filed is touched")
                 .containsExactly(no + "-1 v2.pdf " + (before + added), no + "-1.pdf " + before);
         assertThat(lying("safe", stream)).containsExactly(no + "-1.pdf " + before);
+        assertThat(supervisor.get("/api/streams/" + stream + "/samples").findValuesAsString("batch"))
+                .as("they teach nothing about how such a document begins")
+                .doesNotContain(more);
+        assertThat(operator.get("/api/batches/" + more)
+                        .get("continues")
+                        .get("batch")
+                        .asString())
+                .isEqualTo(no);
         assertThat(operator.get("/api/batches/" + more + "/report")
                         .get("ledger")
                         .get("filed")

@@ -47,8 +47,14 @@ record BatchDetail(
     record StreamInfo(
             String stream, String streamTitle, boolean repairedForFiling, List<TypeInfo> types, String groupTitle) {}
 
-    /** @param sender of the mail it came in, or null */
-    record Origin(String source, String madeBy, String sender, String subject) {}
+    /**
+     * @param sender of the mail it came in, or null
+     * @param continues the filed document that it brings more pages for, or null
+     */
+    record Origin(String source, String madeBy, String sender, String subject, FiledDocumentNo continues) {}
+
+    /** @param batch number of its batch, @param document its number in it, from 1 */
+    record FiledDocumentNo(String batch, int document) {}
 
     /** @param withdrawn why it was taken out for good, or null, @param revision which an act that follows names */
     record Course(

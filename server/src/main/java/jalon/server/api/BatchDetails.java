@@ -77,7 +77,12 @@ class BatchDetails {
                         batch.origin().source(),
                         batch.origin().madeBy(),
                         batch.origin().mail().sender(),
-                        batch.origin().mail().subject()),
+                        batch.origin().mail().subject(),
+                        batch.origin().continues() == null
+                                ? null
+                                : new BatchDetail.FiledDocumentNo(
+                                        Batch.no(batch.origin().continues().batch()),
+                                        batch.origin().continues().document())),
                 new BatchDetail.Course(
                         batch.stage(),
                         batch.filed(),

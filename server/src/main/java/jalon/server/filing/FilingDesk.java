@@ -139,9 +139,11 @@ public class FilingDesk {
         }
         Instant now = times.now();
         marks.begin(batch.id(), view, who, now);
-        certainties.keep(batch.id(), stream.stream(), batches.outcomes(batch, view));
-        newcomers.keep(batch.id(), stream, view, now);
-        versions.keep(batch.id(), stream, view);
+        if (batch.origin().continues() == null) {
+            certainties.keep(batch.id(), stream.stream(), batches.outcomes(batch, view));
+            newcomers.keep(batch.id(), stream, view, now);
+            versions.keep(batch.id(), stream, view);
+        }
         List<WishRows.Row> wished = wishes.ofBatch(batch.id());
         if (batch.origin().continues() != null) {
             // One after the other: each goes on where the one before ended.
@@ -154,8 +156,9 @@ public class FilingDesk {
                 .toList();
         planned.forEach(r -> work.deliver(r.id()));
         log.add(who, batch.id(), Act.FILED.with(planned.size()));
-        boolean byPerson = !ActivityLog.JALON.equals(who);
-        if (byPerson && samples.confirmed(stream, batch.id(), view, batches.facts(batch), who)) {
+        // Pages that go on a document say nothing about how one of its type begins.
+        boolean teaches = !ActivityLog.JALON.equals(who) && batch.origin().continues() == null;
+        if (teaches && samples.confirmed(stream, batch.id(), view, batches.facts(batch), who)) {
             work.learn(stream.stream());
         }
         end.look(batch);
