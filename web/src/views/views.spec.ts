@@ -55,7 +55,7 @@ const result = (all: Schema['Found'][], archived: number) => ({
 })
 const opened = (hits: Schema['Hit'][]) => ({
   document: { document: found(1, hits[0] ?? null), hits, path: 'x', versions: [] },
-  pages: [4, 5].map((no) => ({ no, widthMm: 210, heightMm: 297, lean: 0, repairs: [] })),
+  pages: [1, 2].map((no) => ({ no, widthMm: 210, heightMm: 297, lean: 0, repairs: [] })),
   registers: [{ register: 'vessels', version: 3 }],
 })
 const hour = { at: '2026-11-23T09:00:00Z', stream: 'letters', pages: 12, sheets: 6 }
@@ -182,7 +182,7 @@ const views: Record<string, Case> = {
     props: { id: '1' },
     at: '/document?q=dues',
     full: [
-      { '/api/archive/1': opened([hit(5, 'the dues for')]) },
+      { '/api/archive/1': opened([hit(2, 'the dues for')]) },
       [
         'Letter 1',
         'Vessel',

@@ -28,6 +28,7 @@ export default {
   signInFailed: 'a sign-in as {who} from {address} failed',
   signedOut: 'signed out',
   changedPassword: 'changed the password',
+  corrected: 'corrected {fields} of document {document}: {why}',
   addedPerson: 'added {person} as {role}',
   changedPerson: 'changed {person}, {role}',
   lockedPerson: 'let {person} sign in no more',

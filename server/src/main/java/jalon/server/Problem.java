@@ -33,6 +33,18 @@ public enum Problem {
     NOT_FILED_THERE(Kind.NOW, "batch"),
     @JsonProperty("takesNoVersions")
     TAKES_NO_VERSIONS(Kind.NOW, "batch"),
+    @JsonProperty("sayWhyCorrected")
+    SAY_WHY_CORRECTED(Kind.INPUT),
+    @JsonProperty("nothingCorrected")
+    NOTHING_CORRECTED(Kind.INPUT),
+    @JsonProperty("noSuchField")
+    NO_SUCH_FIELD(Kind.INPUT, "field"),
+    @JsonProperty("valueTooLong")
+    VALUE_TOO_LONG(Kind.INPUT, "field", "most"),
+    @JsonProperty("stillBeingFiled")
+    STILL_BEING_FILED(Kind.NOW, "destination"),
+    @JsonProperty("nowhereAVersion")
+    NOWHERE_A_VERSION(Kind.NOW),
     @JsonProperty("deliveryWaits")
     DELIVERY_WAITS(Kind.NOW),
     @JsonProperty("noSuchGroup")

@@ -42,3 +42,21 @@ create table archived_version (
   filed_at datetime(6) not null,
   primary key (document_id, version)
 ) character set utf8mb4 collate utf8mb4_uca1400_ai_ci;
+
+-- What people corrected in filed documents: JSON of the values that are others now, by field name, null for one that is gone.
+create table document_correction (
+  batch_id bigint not null references batch (id),
+  document_no int not null,
+  correction int not null,
+  fields mediumtext not null,
+  why varchar(400) not null,
+  who varchar(60) not null,
+  at datetime(6) not null,
+  primary key (batch_id, document_no, correction)
+) character set utf8mb4 collate utf8mb4_uca1400_ai_ci;
+
+alter table delivery
+  -- the correction that it brings; 0 for the document as it was filed first
+  add column correction int not null default 0,
+  add unique document_idx (batch_id, document_no, destination, correction),
+  drop index batch_id;

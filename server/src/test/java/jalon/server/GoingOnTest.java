@@ -166,6 +166,57 @@ class GoingOnTest extends ServerCase {
     }
 
     @Test
+    void valuesCorrectedAfterFilingMakeANewerVersionAndTheOnesBeforeStay() throws Exception {
+        String stream = stream("Letters to correct", "{batch}-{no}", Map.of("archive", "number", "safe", "refuse"));
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 95);
+        String no = filed(stream, stack);
+        JsonNode found = find(operator, "batch:" + no).get("found").get(0);
+        String document = "/api/archive/" + found.get("id").asLong();
+        assertThatThrownBy(() -> operator.post(document + "/values", Map.of("values", Map.of("amount", "12.50"))))
+                .hasMessageContaining("Say why");
+        assertThatThrownBy(() ->
+                        operator.post(document + "/values", Map.of("values", Map.of("colour", "red"), "why", "wrong")))
+                .hasMessageContaining("no field colour");
+        JsonNode corrected =
+                operator.post(document + "/values", Map.of("values", Map.of("amount", "9 012,50"), "why", "misread"));
+        assertThat(corrected.get("to").get(0).asString()).isEqualTo("archive");
+        assertThat(corrected.get("not").get(0).asString()).isEqualTo("safe");
+        org.awaitility.Awaitility.await()
+                .until(() -> find(operator, "batch:" + no)
+                                .get("found")
+                                .get(0)
+                                .get("version")
+                                .asInt()
+                        == 2);
+        assertThat(find(operator, "amount:9012.50")
+                        .get("found")
+                        .get(0)
+                        .get("batch")
+                        .asString())
+                .as("in the field's form")
+                .isEqualTo(no);
+        assertThat(operator.get(document).get("document").get("versions")).hasSize(2);
+        assertThat(operator.get("/api/batches/" + no + "/log").toString()).contains("misread");
+        assertThat(operator.stage(no)).isEqualTo("done");
+        assertThat(operator.get("/api/batches/" + no + "/report")
+                        .get("ledger")
+                        .get("open")
+                        .asInt())
+                .isZero();
+
+        String more = operator.post(document + "/pages", Map.of()).get("no").asString();
+        operator.upload("/api/batches/" + more + "/files", stack.files().get(0));
+        operator.post("/api/batches/" + more + "/arrived", Map.of());
+        awaitStage(more, "filing");
+        operator.post("/api/batches/" + more + "/filing", Map.of());
+        awaitStage(more, "done");
+        JsonNode now = find(operator, "amount:9012.50").get("found").get(0);
+        assertThat(now.get("version").asInt()).as("what was corrected stays so").isEqualTo(3);
+        assertThat(now.get("pageCount").asInt())
+                .isGreaterThan(found.get("pageCount").asInt());
+    }
+
+    @Test
     void documentsOfOneNameGoOnInOneFileInTheirOrderOrAreVersionsOfEachOther() throws Exception {
         String stream = stream("One file for all", "all letters", Map.of("archive", "version", "shelf", "append"));
         var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 3, 93);

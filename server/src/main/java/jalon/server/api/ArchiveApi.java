@@ -10,6 +10,7 @@ import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
+import jalon.server.filing.Corrections;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
@@ -19,6 +20,7 @@ import jalon.server.rights.Rights;
 import java.nio.file.Path;
 import java.security.Principal;
 import java.util.List;
+import java.util.Map;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -48,6 +50,7 @@ class ArchiveApi {
     private final FiledVersions versions;
     private final PageRenditions renditions;
     private final Receiving receiving;
+    private final Corrections corrections;
     private final Rights rights;
     private final ActivityLog log;
     private final DocumentLog documentLog;
@@ -61,6 +64,7 @@ class ArchiveApi {
             FiledVersions versions,
             PageRenditions renditions,
             Receiving receiving,
+            Corrections corrections,
             Rights rights,
             ActivityLog log,
             DocumentLog documentLog) {
@@ -70,6 +74,7 @@ class ArchiveApi {
         this.bundle = bundle;
         this.log = log;
         this.receiving = receiving;
+        this.corrections = corrections;
         this.rights = rights;
         this.archive = archive;
         this.batches = batches;
@@ -216,6 +221,23 @@ class ArchiveApi {
         String stream = batches.get(Batch.no(document.batch())).stream().name();
         rights.require(who.getName(), Right.INDEX, stream);
         return new BatchApi.NewBatchNo(receiving.open(NewBatch.moreOf(stream, document, who.getName())));
+    }
+
+    /** @param values as typed, by field name; null for one that is not on the document, @param why as a person says */
+    record Correction(Map<String, String> values, String why) {}
+
+    /** Corrects values after filing: a newer version, wherever one can be brought. */
+    @PostMapping("/{id}/values")
+    Corrections.Corrected correctArchived(@PathVariable long id, @RequestBody Correction wanted, Principal who) {
+        Batch.Continued document = archive.goesOn(id, who.getName());
+        Batch batch = batches.get(Batch.no(document.batch()));
+        String type = batches.view(batch, false)
+                .documents()
+                .get(document.document() - 1)
+                .type()
+                .type();
+        rights.require(who.getName(), Right.INDEX, batch.stream().name(), type);
+        return corrections.correct(document, wanted.values(), wanted.why(), who.getName());
     }
 
     private ResponseEntity<Resource> shown(long id, Path file, Principal who) {

@@ -74,9 +74,16 @@ public class Archive {
      * @param batch that it came in, or what came last of it
      * @param pages where each of its pages came in
      * @param goesOn the document that it is a newer version of; empty for a new one
+     * @param by sign-in of who corrected it; empty where its batch says on whose word it is filed
      */
-    public void add(Batch batch, FiledDocument document, List<ArchivePage> pages, String path, Optional<Long> goesOn) {
-        String person = batch.wentByItself() ? null : batch.holder().person();
+    public void add(
+            Batch batch,
+            FiledDocument document,
+            List<ArchivePage> pages,
+            String path,
+            Optional<Long> goesOn,
+            Optional<String> by) {
+        String person = by.orElse(batch.wentByItself() ? null : batch.holder().person());
         String filedBy = person == null ? ActivityLog.JALON : batches.nameOf(person);
         var row = new ArchiveRows.DocumentRow(
                 0,

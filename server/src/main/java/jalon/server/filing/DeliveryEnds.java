@@ -29,6 +29,7 @@ class DeliveryEnds {
     private final FilingEnd end;
     private final Archive archive;
     private final GoingOn goingOn;
+    private final CorrectedValues corrected;
     private final WorkQueue work;
     private final Events events;
     private final Times times;
@@ -39,10 +40,12 @@ class DeliveryEnds {
             FilingEnd end,
             Archive archive,
             GoingOn goingOn,
+            CorrectedValues corrected,
             WorkQueue work,
             Events events,
             Times times) {
         this.goingOn = goingOn;
+        this.corrected = corrected;
         this.work = work;
         this.end = end;
         this.rows = rows;
@@ -72,7 +75,8 @@ class DeliveryEnds {
                     toBeFound,
                     goingOn.pages(delivery),
                     placed.get(shown(files)).path(),
-                    archived(delivery));
+                    archived(delivery),
+                    corrected.by(delivery));
         }
         for (int i = 0; i < files.size(); i++) {
             Fixity checked = keeps ? Fixity.SAME : Fixity.NOT_KEPT;

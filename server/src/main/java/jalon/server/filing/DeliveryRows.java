@@ -20,9 +20,19 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface DeliveryRows {
-    /** @param follows the delivery at the same destination that it is a newer version of, or null */
+    /**
+     * @param correction of the document that it brings; 0 for the document as it was filed first
+     * @param follows the delivery at the same destination that it is a newer version of, or null
+     */
     record DeliveryRow(
-            long id, long batchId, int documentNo, Long follows, Spot spot, DeliveryState state, Course course) {}
+            long id,
+            long batchId,
+            int documentNo,
+            int correction,
+            Long follows,
+            Spot spot,
+            DeliveryState state,
+            Course course) {}
 
     /**
      * One of a delivery's files.
@@ -54,10 +64,11 @@ interface DeliveryRows {
     record Course(Trouble reason, int tries, Instant nextAt, String leftOutBy, String leftOutWhy) {}
 
     /** As {@code DeliveryRows.xml} groups them. */
-    String COLUMNS = "id, batch_id, document_no, follows, destination as spot_destination, folder as spot_folder,"
-            + " name as spot_name, taken as spot_taken, state, reason as course_reason,"
-            + " tries as course_tries, next_at as course_next_at, left_out_by as course_left_out_by,"
-            + " left_out_why as course_left_out_why";
+    String COLUMNS =
+            "id, batch_id, document_no, correction, follows, destination as spot_destination, folder as spot_folder,"
+                    + " name as spot_name, taken as spot_taken, state, reason as course_reason,"
+                    + " tries as course_tries, next_at as course_next_at, left_out_by as course_left_out_by,"
+                    + " left_out_why as course_left_out_why";
 
     @Insert("insert into delivery (batch_id, document_no, destination, folder, name)"
             + " values (#{batchId}, #{documentNo}, #{destination}, #{folder}, #{name})")
@@ -73,9 +84,15 @@ interface DeliveryRows {
     Optional<DeliveryRow> find(long id);
 
     @Select("select " + COLUMNS + " from delivery where batch_id = #{batchId} and document_no = #{document}"
-            + " and destination = #{destination}")
+            + " and destination = #{destination} and correction = 0")
     @ResultMap("row")
     Optional<DeliveryRow> at(long batchId, int document, String destination);
+
+    @Insert("insert into delivery (batch_id, document_no, destination, correction, folder, name, follows)"
+            + " select batch_id, document_no, destination, #{correction}, #{folder}, #{name}, #{follows} from delivery"
+            + " where id = #{first}")
+    @Options(useGeneratedKeys = true, keyProperty = "made.id")
+    void planCorrection(NewId made, long first, int correction, String folder, String name, long follows);
 
     @Select("select " + COLUMNS + " from delivery where follows = #{id}")
     @ResultMap("row")

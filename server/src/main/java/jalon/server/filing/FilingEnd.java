@@ -1,5 +1,6 @@
 package jalon.server.filing;
 
+import jalon.core.stream.Stage;
 import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
@@ -26,7 +27,8 @@ class FilingEnd {
 
     /** In the transaction in which a delivery ended. */
     void look(Batch batch) {
-        if (rows.open(batch.id()) > 0) {
+        // What was corrected later makes it no younger.
+        if (batch.stage() == Stage.DONE || rows.open(batch.id()) > 0) {
             return;
         }
         marks.finish(batch.id(), times.now());

@@ -181,7 +181,9 @@ public class FilingPlan {
     public Ledger ledger(Batch batch, BatchView view) {
         Map<Integer, List<DeliveryState>> states = new LinkedHashMap<>();
         for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
-            states.computeIfAbsent(r.documentNo(), d -> new ArrayList<>()).add(r.state());
+            if (r.correction() == 0) {
+                states.computeIfAbsent(r.documentNo(), d -> new ArrayList<>()).add(r.state());
+            }
         }
         Map<Integer, DocumentFate> fates = new LinkedHashMap<>();
         states.forEach((document, its) -> fates.put(document, DocumentFate.of(its)));

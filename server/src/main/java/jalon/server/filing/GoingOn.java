@@ -28,8 +28,10 @@ import org.springframework.stereotype.Component;
 class GoingOn {
     private final DeliveryRows rows;
     private final Batches batches;
+    private final CorrectedValues corrected;
 
-    GoingOn(DeliveryRows rows, Batches batches) {
+    GoingOn(DeliveryRows rows, Batches batches, CorrectedValues corrected) {
+        this.corrected = corrected;
         this.rows = rows;
         this.batches = batches;
     }
@@ -104,7 +106,7 @@ class GoingOn {
     }
 
     /** Where a delivery lies without its ending, or is going to lie. */
-    private String path(DeliveryRows.DeliveryRow delivery) {
+    String path(DeliveryRows.DeliveryRow delivery) {
         DeliveryRows.Spot spot = delivery.spot();
         return rows.files(delivery.id()).stream()
                 .filter(f -> f.path() != null)
@@ -113,7 +115,8 @@ class GoingOn {
                 .orElse(spot.folder().isEmpty() ? spot.name() : spot.folder() + "/" + spot.name());
     }
 
-    private DeliveryRows.DeliveryRow newest(DeliveryRows.DeliveryRow delivery) {
+    /** The last one of those that follow it. */
+    DeliveryRows.DeliveryRow newest(DeliveryRows.DeliveryRow delivery) {
         DeliveryRows.DeliveryRow last = delivery;
         for (Optional<DeliveryRows.DeliveryRow> next = rows.after(last.id()); next.isPresent(); ) {
             last = next.get();
@@ -172,7 +175,8 @@ class GoingOn {
     /** Whether the pages of what it follows come before its own. */
     private boolean appends(DeliveryRows.DeliveryRow delivery) {
         Batch batch = batches.get(delivery.batchId());
-        return batch.origin().continues() != null
+        return delivery.correction() > 0
+                || batch.origin().continues() != null
                 || batches.stream(batch)
                                 .destination(delivery.spot().destination())
                                 .orElseThrow()
@@ -190,6 +194,10 @@ class GoingOn {
     FiledDocument document(DeliveryRows.DeliveryRow delivery) {
         FiledDocument whole = null;
         for (DeliveryRows.DeliveryRow part : parts(delivery)) {
+            if (part.correction() > 0) {
+                whole = corrected.of(whole, part);
+                continue;
+            }
             Batch batch = batches.get(part.batchId());
             FiledDocument own = Filing.document(
                     batches.stream(batch),
@@ -207,11 +215,13 @@ class GoingOn {
     List<ArchivePage> pages(DeliveryRows.DeliveryRow delivery) {
         List<ArchivePage> pages = new ArrayList<>();
         for (DeliveryRows.DeliveryRow part : parts(delivery)) {
-            batches.view(batches.get(part.batchId()), false)
-                    .documents()
-                    .get(part.documentNo() - 1)
-                    .pages()
-                    .forEach(no -> pages.add(new ArchivePage(part.batchId(), no)));
+            if (part.correction() == 0) {
+                batches.view(batches.get(part.batchId()), false)
+                        .documents()
+                        .get(part.documentNo() - 1)
+                        .pages()
+                        .forEach(no -> pages.add(new ArchivePage(part.batchId(), no)));
+            }
         }
         return pages;
     }
