@@ -5,6 +5,7 @@ import type { Repair, Schema } from '../api/client'
 import { useSession } from '../session'
 import FactList from './base/FactList.vue'
 import KeyButton from './base/KeyButton.vue'
+import CorrectValues from './CorrectValues.vue'
 import MorePages from './MorePages.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import SeenBy from './SeenBy.vue'
@@ -20,6 +21,12 @@ const supervisor = role === 'supervisor'
 const reader = role === 'reader'
 const listing = ref(false)
 const adding = ref(false)
+const correcting = ref(false)
+const corrected = ref<Schema['Corrected'] | null>(null)
+function correctedNow(now: Schema['Corrected']) {
+  corrected.value = now
+  correcting.value = false
+}
 const versions = computed(() => props.opened.document.versions)
 const about = computed(() => props.opened.document.document)
 const registers = computed(() =>
@@ -84,8 +91,20 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
       <KeyButton v-if="!reader && !about.pagesHidden" @click="adding = true">
         {{ t('archive.addPages') }}
       </KeyButton>
+      <KeyButton v-if="!reader && !about.pagesHidden" @click="correcting = true">
+        {{ t('archive.correct') }}
+      </KeyButton>
       <KeyButton v-if="supervisor" @click="listing = true">{{ t('archive.seenBy') }}</KeyButton>
     </div>
+    <NoteBanner v-if="corrected">
+      {{ t('archive.correctedTo', { places: corrected.to.join(', ') }) }}
+      <template v-if="corrected.not.length">
+        {{ t('archive.correctedNot', { places: corrected.not.join(', ') }) }}
+      </template>
+    </NoteBanner>
+    <ElDrawer v-model="correcting" :title="t('archive.correct')" size="460px" destroy-on-close>
+      <CorrectValues :opened="opened" @done="correctedNow" @close="correcting = false" />
+    </ElDrawer>
     <ElDrawer v-model="adding" :title="t('archive.addPages')" size="560px" destroy-on-close>
       <MorePages :found="about" />
     </ElDrawer>

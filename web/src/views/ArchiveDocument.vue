@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { api, archivePicture, repairsOf, type Schema } from '../api/client'
+import { useEvents } from '../composables/useEvents'
 import { useHeld } from '../composables/useHeld'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
@@ -10,6 +11,7 @@ import DocumentFacts from '../parts/DocumentFacts.vue'
 import PagesBeside from '../parts/PagesBeside.vue'
 import PageViewer from '../parts/PageViewer.vue'
 import WaitingFor from '../parts/base/WaitingFor.vue'
+import { useSession } from '../session'
 import type { Shape } from '../parts/shapes'
 
 const props = defineProps<{ id: string }>()
@@ -32,8 +34,16 @@ const {
   }),
 )
 watch(opened, (o) => {
-  if (o) pageNo.value = o.document.hits[0]?.page ?? o.pages[0]?.no ?? 0
+  // What goes on under somebody's eyes leaves them where they are.
+  if (o && !o.pages.some((p) => p.no === pageNo.value))
+    pageNo.value = o.document.hits[0]?.page ?? o.pages[0]?.no ?? 0
 })
+// A newer version is shown when it is there.
+if (useSession().me?.role !== 'reader') {
+  useEvents((no) => {
+    if (no === opened.value?.document.document.batch) void load()
+  })
+}
 const text = ref<Schema['TextLine'][]>([])
 watch(pageNo, async (page) => {
   text.value = []

@@ -54,7 +54,7 @@ const result = (all: Schema['Found'][], archived: number) => ({
   fields: [{ name: 'vessel', title: 'Vessel' }],
 })
 const opened = (hits: Schema['Hit'][]) => ({
-  document: { document: found(1, hits[0] ?? null), hits, path: 'x', versions: [] },
+  document: { document: found(1, hits[0] ?? null), hits, path: 'x', versions: [], fields: [] },
   pages: [1, 2].map((no) => ({ no, widthMm: 210, heightMm: 297, lean: 0, repairs: [] })),
   registers: [{ register: 'vessels', version: 3 }],
 })

@@ -51,6 +51,12 @@ export default {
   pagesHidden:
     'Its pages hold what is confidential and are not shown to you. A supervisor can give you the right to see them.',
   pagesHiddenShort: 'pages confidential',
+  correct: 'Correct values',
+  correctLead: 'What is put right here is filed as version {n}; earlier versions stay readable.',
+  correctWhy: 'Why they are corrected',
+  correctSave: 'File the correction',
+  correctedTo: 'On its way to {places}.',
+  correctedNot: 'Names that are taken are refused at {places}: the values stay as they were there.',
   addPages: 'Add pages',
   moreLead:
     'They are brought in as a batch of their own; when that is filed, they stand behind the pages that are there, ' +

@@ -161,12 +161,18 @@ public class Archive {
         return all;
     }
 
-    /** A document opened: where on its pages the hits are, and what it was before. @param path null where its file is hidden */
+    /**
+     * A document opened: where on its pages the hits are, and what it was before.
+     *
+     * @param path null where its file is hidden
+     * @param fields all that its type has, with a value or without
+     */
     public record Opened(
             FoundDocuments.Found document,
             List<FoundDocuments.Hit> hits,
             String path,
-            List<DocumentVersion> versions) {}
+            List<DocumentVersion> versions,
+            List<ArchiveSearch.SearchField> fields) {}
 
     /**
      * @param line that found it, whose words are marked
@@ -179,8 +185,13 @@ public class Archive {
                 documents.of(List.of(id), FoundDocuments.Marked.NOTHING, sight).get(0);
         log.seen(List.of(id), who, DocumentLog.What.OPENED);
         return found.pagesHidden()
-                ? new Opened(found, List.of(), null, versions(d))
-                : new Opened(found, documents.hits(d, search.marked(line, sight), MOST_HITS), d.path(), versions(d));
+                ? new Opened(found, List.of(), null, versions(d), List.of())
+                : new Opened(
+                        found,
+                        documents.hits(d, search.marked(line, sight), MOST_HITS),
+                        d.path(),
+                        versions(d),
+                        documents.titles(d));
     }
 
     /** The file of a version. @param who takes it along */

@@ -198,6 +198,13 @@ class FoundDocuments {
         return fields;
     }
 
+    /** All fields of a document's type, in its order. */
+    List<ArchiveSearch.SearchField> titles(ArchiveRows.DocumentRow d) {
+        return fieldsOfType(d).stream()
+                .map(f -> new ArchiveSearch.SearchField(f.field(), f.title()))
+                .toList();
+    }
+
     private List<Field> fieldsOfType(ArchiveRows.DocumentRow d) {
         return batches.usableStream(batches.get(d.batchId())).stream()
                 .flatMap(stream -> stream.types().stream())

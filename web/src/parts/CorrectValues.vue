@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, type Schema, worded } from '../api/client'
+import KeyButton from './base/KeyButton.vue'
+import NoteBanner from './base/NoteBanner.vue'
+import FieldBox from './base/FieldBox.vue'
+
+/** Values of a filed document put right: they are filed as its newer version. */
+const props = defineProps<{ opened: Schema['OpenedDocument'] }>()
+const emit = defineEmits<{ done: [corrected: Schema['Corrected']]; close: [] }>()
+const { t } = useI18n()
+const about = props.opened.document.document
+const before: Record<string, string> = Object.fromEntries(about.fields.map((f) => [f.name, f.value ?? '']))
+const typed = reactive({ ...before })
+const why = ref('')
+const busy = ref(false)
+const refused = ref<unknown>()
+const others = computed(() =>
+  Object.fromEntries(Object.entries(typed).filter(([name, value]) => value.trim() !== (before[name] ?? ''))),
+)
+const ready = computed(() => Object.keys(others.value).length > 0 && why.value.trim() !== '')
+
+async function save() {
+  if (busy.value || !ready.value) return
+  busy.value = true
+  const { data, error } = await api
+    .POST('/api/archive/{id}/values', {
+      params: { path: { id: about.id } },
+      body: { values: others.value, why: why.value },
+    })
+    .catch(() => ({ data: undefined, error: null }))
+  busy.value = false
+  if (data) emit('done', data)
+  else refused.value = error
+}
+</script>
+
+<template>
+  <form class="form" @submit.prevent="save">
+    <p class="soft">{{ t('archive.correctLead', { n: about.version + 1 }) }}</p>
+    <FieldBox v-for="f in opened.document.fields" :key="f.name" :label="f.title">
+      <ElInput v-model="typed[f.name]" class="mono" maxlength="1000" />
+    </FieldBox>
+    <FieldBox :label="t('archive.correctWhy')"><ElInput v-model="why" maxlength="400" /></FieldBox>
+    <NoteBanner v-if="refused !== undefined" kind="wrong">{{ worded(refused) }}</NoteBanner>
+    <div class="row">
+      <KeyButton main submit :disabled="busy || !ready">{{ t('archive.correctSave') }}</KeyButton>
+      <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 10px;
+}
+p {
+  margin: 0;
+}
+</style>
