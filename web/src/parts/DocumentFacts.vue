@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Repair, Schema } from '../api/client'
 import { useSession } from '../session'
@@ -33,6 +33,11 @@ const registers = computed(() =>
   props.opened.registers.map((r) => t('archive.register', { ...r })).join(', '),
 )
 const hits = computed(() => props.opened.document.hits)
+/** Until it is there. */
+watch(
+  () => about.value.version,
+  () => (corrected.value = null),
+)
 const facts = computed(() =>
   about.value.fields.map((f) => ({
     label: f.title,
@@ -76,12 +81,11 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
             rel="noopener"
           >
             {{
-              t('archive.versionIs', {
-                n: v.version,
-                pages: v.pageCount,
-                when: moment(v.filedAt),
-                by: v.filedBy,
-              })
+              t(
+                'archive.versionIs',
+                { n: v.version, pages: v.pageCount, when: moment(v.filedAt), by: v.filedBy },
+                v.pageCount,
+              )
             }}
           </component>
         </li>
@@ -154,7 +158,7 @@ ul {
   list-style: none;
 }
 .acts {
-  margin-top: 14px;
+  margin-block: 14px;
   flex-wrap: wrap;
 }
 li {

@@ -24,7 +24,7 @@ const empty = computed(() => data.value?.length === 0 && t('archive.seenByNobody
         {{ t(`archive.seen.${row.what}`, { page: row.page }) }}
       </template>
     </ElTableColumn>
-    <ElTableColumn :label="t('archive.seenLast')" width="150">
+    <ElTableColumn :label="t('archive.seenLast')" width="180">
       <template #default="{ row }">{{ moment(row.lastAt) }}</template>
     </ElTableColumn>
     <ElTableColumn :label="t('archive.seenTimes')" prop="times" width="80" align="right" />

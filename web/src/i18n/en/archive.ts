@@ -64,7 +64,8 @@ export default {
   moreOpen: 'To the pages of {no}',
   version: 'Version {n}',
   versions: 'Versions',
-  versionIs: 'Version {n}, {pages} pages, filed {when} by {by}',
+  versionIs:
+    'Version {n}, {pages} page, filed {when} by {by} | Version {n}, {pages} pages, filed {when} by {by}',
   seenBy: 'Who has seen it',
   seenByNobody: 'Nobody has seen it yet.',
   seenLast: 'Last on that day',
