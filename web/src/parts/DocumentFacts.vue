@@ -6,6 +6,7 @@ import { useSession } from '../session'
 import FactList from './base/FactList.vue'
 import KeyButton from './base/KeyButton.vue'
 import CorrectValues from './CorrectValues.vue'
+import DocumentStory from './DocumentStory.vue'
 import MorePages from './MorePages.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import SeenBy from './SeenBy.vue'
@@ -21,6 +22,7 @@ const supervisor = role === 'supervisor'
 const reader = role === 'reader'
 const listing = ref(false)
 const adding = ref(false)
+const telling = ref(false)
 const correcting = ref(false)
 const corrected = ref<Schema['Corrected'] | null>(null)
 function correctedNow(now: Schema['Corrected']) {
@@ -98,6 +100,9 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
       <KeyButton v-if="!reader && !about.pagesHidden" @click="correcting = true">
         {{ t('archive.correct') }}
       </KeyButton>
+      <KeyButton v-if="!reader && !about.pagesHidden" @click="telling = true">
+        {{ t('archive.story.title') }}
+      </KeyButton>
       <KeyButton v-if="supervisor" @click="listing = true">{{ t('archive.seenBy') }}</KeyButton>
     </div>
     <NoteBanner v-if="corrected">
@@ -108,6 +113,9 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
     </NoteBanner>
     <ElDrawer v-model="correcting" :title="t('archive.correct')" size="460px" destroy-on-close>
       <CorrectValues :opened="opened" @done="correctedNow" @close="correcting = false" />
+    </ElDrawer>
+    <ElDrawer v-model="telling" :title="t('archive.story.title')" size="560px" destroy-on-close>
+      <DocumentStory :id="about.id" />
     </ElDrawer>
     <ElDrawer v-model="adding" :title="t('archive.addPages')" size="560px" destroy-on-close>
       <MorePages :found="about" />

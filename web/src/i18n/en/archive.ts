@@ -1,3 +1,5 @@
+import type { Schema } from '../../api/types'
+
 export default {
   placeholder:
     'What do you remember? A name, half a number, vessel:PM-48, written:2026-03..05, -copy, quay OR berth',
@@ -66,6 +68,44 @@ export default {
   versions: 'Versions',
   versionIs:
     'Version {n}, {pages} page, filed {when} by {by} | Version {n}, {pages} pages, filed {when} by {by}',
+  story: {
+    title: 'Its story',
+    came: 'Came in',
+    cameBy: 'by {source}, {when}, {by}',
+    page: 'Page {no}:',
+    begins: 'Begins where it does',
+    isType: 'Is of its type',
+    byHand: 'as {by} said',
+    byRule: '{why}; certain to {share}',
+    values: 'Values, as they were filed first',
+    settled: 'settled by {by}',
+    onPage: '{how}, on page {page}',
+    certain: '{where}; certain to {share}',
+    corrected: 'Corrected after filing',
+    because: '{why}; {by}, {when}',
+    lies: 'Lies at',
+    finder: {
+      zone: 'read in a zone',
+      barcode: 'a barcode',
+      shape: 'found by its form',
+      label: 'beside its label',
+      register: 'from a register',
+      ticks: 'a box that is ticked',
+      inherited: 'from the batch or its group',
+      fixed: 'always the same',
+      fields: 'from other fields',
+      person: 'typed',
+      none: 'not found',
+    } satisfies Record<Schema['FieldValue']['finder'], string>,
+    state: {
+      planned: 'planned',
+      running: 'being delivered',
+      done: 'an earlier version',
+      retrying: 'tried again',
+      refused: 'needs somebody',
+      leftOut: 'left out',
+    } satisfies Record<Schema['Lies']['state'], string>,
+  },
   seenBy: 'Who has seen it',
   seenByNobody: 'Nobody has seen it yet.',
   seenLast: 'Last on that day',

@@ -210,6 +210,17 @@ class GoingOnTest extends ServerCase {
         awaitStage(more, "filing");
         operator.post("/api/batches/" + more + "/filing", Map.of());
         awaitStage(more, "done");
+        JsonNode story = operator.get(document + "/story");
+        assertThat(story.get("came").findValuesAsString("batch")).containsExactly(no, more);
+        assertThat(story.get("stake").get("evidence")).isNotEmpty();
+        assertThat(story.get("values").findValuesAsString("title")).contains("Amount");
+        assertThat(story.get("corrections").get(0).get("why").asString()).isEqualTo("misread");
+        assertThat(story.get("corrections").get(0).get("by").asString()).isEqualTo("M. Tarrow");
+        assertThat(story.get("lies").findValuesAsString("path"))
+                .contains(
+                        stream + "/" + no + "-1.pdf", stream + "/" + no + "-1 v2.pdf", stream + "/" + no + "-1 v3.pdf");
+        assertThatThrownBy(() -> api("i.ravenel", "merrow-reader").get(document + "/story"))
+                .hasMessageContaining("403");
         JsonNode now = find(operator, "amount:9012.50").get("found").get(0);
         assertThat(now.get("version").asInt()).as("what was corrected stays so").isEqualTo(3);
         assertThat(now.get("pageCount").asInt())

@@ -26,6 +26,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -34,7 +35,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The server is killed at random instants while it files in a file server, a repository, an object store and a program, and the places
- * go away and come back meanwhile. Afterwards each document is at each place once, whole. {@code -Djalon.kills=50} for the long run.
+ * go away and come back meanwhile. Afterwards each document is at each place once, whole, and what goes on does so in its order. {@code -Djalon.kills=50} for the long run.
  */
 @Tag("whole")
 class KilledWhileFilingTest {
@@ -54,7 +55,11 @@ class KilledWhileFilingTest {
               {"destination": "office", "to": "place", "place": "office", "folder": "{batch}", "file": "slip"},
               {"destination": "papers", "to": "place", "place": "papers", "folder": "Slips", "file": "slip"},
               {"destination": "store", "to": "place", "place": "store", "file": "slip", "formats": ["pdf", "json"]},
-              {"destination": "ledger", "to": "place", "place": "ledger", "file": "{batch} {no}"}]}""";
+              {"destination": "ledger", "to": "place", "place": "ledger", "file": "{batch} {no}"},
+              {"destination": "album", "to": "place", "place": "office", "folder": "Album", "file": "album",
+               "taken": "append"},
+              {"destination": "sheets", "to": "place", "place": "papers", "folder": "Sheets", "file": "sheet",
+               "taken": "version", "properties": {"cmis:objectTypeId": "merrow:paper"}}]}""";
 
     @TempDir
     Path folder;
@@ -112,18 +117,34 @@ class KilledWhileFilingTest {
                             .get("stage")
                             .asString()
                             .equals("done"));
-            assertThat(files(office.folder())).hasSize(DOCUMENTS).allMatch(f -> f.endsWith(".pdf"));
+            assertThat(files(office.folder())).hasSize(2 * DOCUMENTS).allMatch(f -> f.endsWith(".pdf"));
+            for (int i = 1; i <= DOCUMENTS; i++) {
+                Path album = office.folder().resolve(i == 1 ? "Album/album.pdf" : "Album/album v" + i + ".pdf");
+                try (var pdf = Loader.loadPDF(album.toFile())) {
+                    assertThat(pdf.getNumberOfPages())
+                            .as(album.getFileName().toString())
+                            .isEqualTo(i);
+                }
+            }
             assertThat(files(store.folder())).hasSize(2 * DOCUMENTS);
-            assertThat(inPapers(papers)).hasSize(DOCUMENTS);
+            assertThat(inPapers(papers, "Slips", "children")).hasSize(DOCUMENTS);
+            assertThat(inPapers(papers, "Sheets", "children")).hasSize(1);
+            assertThat(inPapers(papers, "Sheets/sheet.pdf", "versions")).hasSize(DOCUMENTS);
             assertThat(ledger.arrived()).hasSize(DOCUMENTS);
             last.post("/api/batches/" + no + "/filing/check", Map.of());
             String begun = "\"ledger\"";
             await().untilAsserted(() -> {
                 JsonNode plan = last.get("/api/batches/" + no + "/filing");
                 assertThat(plan.get("deliveries"))
-                        .hasSize(4 * DOCUMENTS)
+                        .hasSize(6 * DOCUMENTS)
                         .allMatch(d -> d.get("destination").toString().equals(begun)
+                                || d.get("checked").isNull()
                                 || d.get("checked").get("found").asString().equals("same"));
+                assertThat(plan.get("deliveries"))
+                        .filteredOn(d -> d.get("destination").asString().equals("sheets"))
+                        .filteredOn(d -> !d.get("checked").isNull())
+                        .as("of versions at one place the newest is looked at")
+                        .hasSize(1);
             });
             server.kill();
             System.out.println(KILLS + " kills, " + DOCUMENTS
@@ -163,16 +184,16 @@ class KilledWhileFilingTest {
     }
 
     /** Asked as any client may. */
-    private static List<String> inPapers(RepositoryStandIn papers) throws Exception {
+    private static List<String> inPapers(RepositoryStandIn papers, String path, String what) throws Exception {
         String pair = Base64.getEncoder()
                 .encodeToString((RepositoryStandIn.USER + ":secret").getBytes(StandardCharsets.UTF_8));
-        var request = HttpRequest.newBuilder(URI.create(
-                        papers.url() + "/merrow/root/Slips?cmisselector=children&succinct=true&maxItems=1000"))
+        var request = HttpRequest.newBuilder(URI.create(papers.url() + "/merrow/root/" + path + "?cmisselector=" + what
+                        + "&succinct=true&maxItems=1000"))
                 .header("Authorization", "Basic " + pair)
                 .build();
         String json = HttpClient.newHttpClient()
                 .send(request, HttpResponse.BodyHandlers.ofString())
                 .body();
-        return JsonMapper.builder().build().readTree(json).path("objects").findValuesAsString("cmis:name");
+        return JsonMapper.builder().build().readTree(json).findValuesAsString("cmis:name");
     }
 }

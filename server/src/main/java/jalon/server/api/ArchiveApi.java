@@ -11,6 +11,7 @@ import jalon.server.batch.Batches;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
 import jalon.server.filing.Corrections;
+import jalon.server.filing.DocumentStory;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
@@ -51,6 +52,7 @@ class ArchiveApi {
     private final PageRenditions renditions;
     private final Receiving receiving;
     private final Corrections corrections;
+    private final DocumentStory story;
     private final Rights rights;
     private final ActivityLog log;
     private final DocumentLog documentLog;
@@ -65,6 +67,7 @@ class ArchiveApi {
             PageRenditions renditions,
             Receiving receiving,
             Corrections corrections,
+            DocumentStory story,
             Rights rights,
             ActivityLog log,
             DocumentLog documentLog) {
@@ -75,6 +78,7 @@ class ArchiveApi {
         this.log = log;
         this.receiving = receiving;
         this.corrections = corrections;
+        this.story = story;
         this.rights = rights;
         this.archive = archive;
         this.batches = batches;
@@ -184,6 +188,13 @@ class ArchiveApi {
     @GetMapping("/{id}/seen")
     List<DocumentLog.SeenOn> archivedDocumentSeen(@PathVariable long id) {
         return documentLog.of(id);
+    }
+
+    /** How it came to be what it is, and where it lies, for those who work on batches. */
+    @GetMapping("/{id}/story")
+    DocumentStory.Story archivedDocumentStory(@PathVariable long id, Principal who) {
+        String name = who.getName();
+        return story.of(archive.goesOn(id, name), archive.cameIn(id, name));
     }
 
     @GetMapping("/{id}/pages/{page}/text")

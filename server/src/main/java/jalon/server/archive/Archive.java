@@ -287,6 +287,11 @@ public class Archive {
         return d;
     }
 
+    /** Where its pages came in, for somebody who may see them. */
+    public List<ArchivePage> cameIn(long id, String who) {
+        return sights.whole(id, sights.of(who)).inOrder();
+    }
+
     /** What somebody who may see its pages can add pages to. @return the batch and number that it was filed as first */
     public Batch.Continued goesOn(long id, String who) {
         ArchiveRows.DocumentRow d = sights.whole(id, sights.of(who));

@@ -17,6 +17,7 @@ import java.util.Set;
  */
 final class Confidential {
     private final StreamLibrary streams;
+    private final Map<String, Optional<Integer>> newest = new HashMap<>();
     private final Map<String, Optional<StreamDefinition.DocumentType>> known = new HashMap<>();
 
     Confidential(StreamLibrary streams) {
@@ -51,11 +52,14 @@ final class Confidential {
     }
 
     private Optional<StreamDefinition.DocumentType> lookedUp(String stream, String type) {
-        return !streams.has(stream)
-                ? Optional.empty()
-                : streams.versions(stream).stream()
-                        .flatMap(v -> streams.usable(stream, v.version()).stream())
-                        .flatMap(definition -> definition.type(type).stream())
-                        .findFirst();
+        int version = newest.computeIfAbsent(stream, streams::newestIfAny).orElse(0);
+        for (int v = version; v >= 1; v--) {
+            Optional<StreamDefinition.DocumentType> its =
+                    streams.usable(stream, v).flatMap(definition -> definition.type(type));
+            if (its.isPresent()) {
+                return its;
+            }
+        }
+        return Optional.empty();
     }
 }

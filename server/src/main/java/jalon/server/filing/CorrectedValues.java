@@ -24,7 +24,7 @@ class CorrectedValues {
     FiledDocument of(FiledDocument document, DeliveryRows.DeliveryRow delivery) {
         CorrectionRows.Row row = find(delivery).orElseThrow();
         Map<String, String> values = new LinkedHashMap<>(document.fields());
-        JSON.readValue(row.fields(), VALUES).forEach((name, value) -> {
+        read(row).forEach((name, value) -> {
             if (value == null) {
                 values.remove(name);
             } else {
@@ -33,6 +33,11 @@ class CorrectedValues {
         });
         return new FiledDocument(
                 document.title(), document.origin(), values, document.pages(), document.recipes(), row.at());
+    }
+
+    /** By field name; null for one that is gone. */
+    static Map<String, String> read(CorrectionRows.Row row) {
+        return JSON.readValue(row.fields(), VALUES);
     }
 
     /** Sign-in of who corrected it; empty for a delivery that brings no correction. */

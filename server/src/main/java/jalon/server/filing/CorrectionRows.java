@@ -1,6 +1,7 @@
 package jalon.server.filing;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -22,4 +23,8 @@ interface CorrectionRows {
     @Select("select batch_id, document_no, correction, fields, why, who, at from document_correction"
             + " where batch_id = #{batchId} and document_no = #{document} and correction = #{correction}")
     Optional<Row> find(long batchId, int document, int correction);
+
+    @Select("select batch_id, document_no, correction, fields, why, who, at from document_correction"
+            + " where batch_id = #{batchId} and document_no = #{document} order by correction")
+    List<Row> ofDocument(long batchId, int document);
 }

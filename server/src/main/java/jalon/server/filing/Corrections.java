@@ -113,7 +113,7 @@ public class Corrections {
                 corrected.not().add(name);
                 continue;
             }
-            String path = goingOn.path(first.get());
+            String path = goingOn.path(goingOn.first(first.get()));
             int slash = path.lastIndexOf('/');
             var made = new NewId();
             deliveries.planCorrection(

@@ -185,7 +185,7 @@ public class FilingDesk {
             rows.passName(before, made.getId());
             last.put(p.destination().destination(), made.getId());
         } else {
-            goingOn.link(made.getId(), batch.stream().name(), p);
+            goingOn.link(made.getId(), p);
         }
     }
 

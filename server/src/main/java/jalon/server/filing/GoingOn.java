@@ -76,7 +76,7 @@ class GoingOn {
             Optional<DeliveryRows.DeliveryRow> first,
             Optional<DeliveryRows.DeliveryRow> last,
             FilingWish wish) {
-        String path = first.map(this::path).orElse("");
+        String path = first.map(this::first).map(this::path).orElse("");
         int slash = path.lastIndexOf('/');
         List<String> folders =
                 slash < 0 ? List.of() : List.of(path.substring(0, slash).split("/"));
@@ -125,19 +125,15 @@ class GoingOn {
         return last;
     }
 
-    /**
-     * Has a delivery that was just planned go on under its name, where its destination says so.
-     *
-     * @param stream whose destination it is
-     */
-    void link(long delivery, String stream, Filing.Planned planned) {
+    /** Has a delivery that was just planned go on under its name, where its destination says so. */
+    void link(long delivery, Filing.Planned planned) {
         Destination destination = planned.destination();
         if (!destination.taken().isVersion()) {
             return;
         }
         String place = destination.to() == Destination.To.PLACE
                 ? "place:" + destination.place()
-                : destination.to().searchable() ? "archive" : stream + ":" + destination.destination();
+                : destination.to().searchable() ? "archive" : "folder:" + destination.destination();
         String name = Sha256.of(planned.path().toLowerCase(Locale.ROOT));
         Long before = rows.lastUnder(place, name);
         rows.nowUnder(place, name, delivery);

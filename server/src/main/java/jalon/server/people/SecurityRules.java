@@ -66,6 +66,8 @@ class SecurityRules {
                 .authenticated()
                 .requestMatchers("/api/archive/*/seen")
                 .hasRole(SUPERVISOR)
+                .requestMatchers("/api/archive/*/story", "/api/archive/*/pages", "/api/archive/*/values")
+                .hasAnyRole(OPERATOR, SUPERVISOR)
                 .requestMatchers("/api/archive/**")
                 .hasAnyRole(READER, OPERATOR, SUPERVISOR)
                 .requestMatchers(

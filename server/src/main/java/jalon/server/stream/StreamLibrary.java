@@ -71,7 +71,7 @@ public class StreamLibrary {
             IntakeRules.ScanRules scan,
             List<StreamSheets.Kind> sheets) {}
 
-    private static Listed listed(StreamRows.Saved s, StreamDefinition definition) {
+    private static Listed listed(StreamRows.Head s, StreamDefinition definition) {
         return new Listed(
                 s.name(),
                 s.version(),
@@ -92,7 +92,7 @@ public class StreamLibrary {
     public List<String> titles(Predicate<StreamDefinition> so) {
         return rows.current().stream()
                 .filter(s -> usable(s.name(), s.version()).filter(so).isPresent())
-                .map(StreamRows.Saved::title)
+                .map(StreamRows.Head::title)
                 .toList();
     }
 
@@ -102,11 +102,12 @@ public class StreamLibrary {
     }
 
     public int newest(String name) {
-        Integer version = rows.newest(name);
-        if (version == null) {
-            throw Problem.NO_SUCH_STREAM.with(name);
-        }
-        return version;
+        return newestIfAny(name).orElseThrow(() -> Problem.NO_SUCH_STREAM.with(name));
+    }
+
+    /** The newest version; empty when there is no such stream. */
+    public Optional<Integer> newestIfAny(String name) {
+        return Optional.ofNullable(rows.newest(name));
     }
 
     public StreamDefinition definition(String name, int version) {
@@ -158,7 +159,7 @@ public class StreamLibrary {
         rows.add(saved);
         log.add(by, Act.SAVED_STREAM.with(definition.stream(), version));
         told.publishEvent(new StreamSaved(definition.stream(), version));
-        return listed(saved, definition);
+        return listed(saved.head(), definition);
     }
 
     /** Saves a version of a stream as another stream, named after its title; one that is there already stays as it is. */

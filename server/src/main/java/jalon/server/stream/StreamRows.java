@@ -12,13 +12,20 @@ import org.apache.ibatis.annotations.Select;
 
 @Mapper
 interface StreamRows {
-    record Saved(String name, int version, String title, String definition, String savedBy, Instant savedAt) {}
+    record Saved(String name, int version, String title, String definition, String savedBy, Instant savedAt) {
+        Head head() {
+            return new Head(name, version, title, savedBy, savedAt);
+        }
+    }
 
     record SavedRegister(String name, String csv, String savedBy, Instant savedAt) {}
 
-    @Select("select name, version, title, definition, saved_by, saved_at from stream s"
+    /** A version without what it says, which can be long. */
+    record Head(String name, int version, String title, String savedBy, Instant savedAt) {}
+
+    @Select("select name, version, title, saved_by, saved_at from stream s"
             + " where version = (select max(version) from stream m where m.name = s.name) order by title")
-    List<Saved> current();
+    List<Head> current();
 
     @Select("select name, version, title, definition, saved_by, saved_at from stream"
             + " where name = #{name} and version = #{version}")
