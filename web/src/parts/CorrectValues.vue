@@ -19,15 +19,19 @@ const refused = ref<unknown>()
 const others = computed(() =>
   Object.fromEntries(Object.entries(typed).filter(([name, value]) => value.trim() !== (before[name] ?? ''))),
 )
+const unlikely = computed(
+  () => (refused.value as { code?: string } | undefined)?.code === 'correctionUnlikely',
+)
 const ready = computed(() => Object.keys(others.value).length > 0 && why.value.trim() !== '')
 
-async function save() {
+/** @param sure whether values that do not pass their fields' checks are meant so */
+async function save(sure: boolean) {
   if (busy.value || !ready.value) return
   busy.value = true
   const { data, error } = await api
     .POST('/api/archive/{id}/values', {
       params: { path: { id: about.id } },
-      body: { values: others.value, why: why.value },
+      body: { values: others.value, why: why.value, sure },
     })
     .catch(() => ({ data: undefined, error: null }))
   busy.value = false
@@ -37,13 +41,18 @@ async function save() {
 </script>
 
 <template>
-  <form class="form" @submit.prevent="save">
+  <form class="form" @submit.prevent="save(false)">
     <p class="soft">{{ t('archive.correctLead', { n: about.version + 1 }) }}</p>
     <FieldBox v-for="f in opened.document.fields" :key="f.name" :label="f.title">
       <ElInput v-model="typed[f.name]" class="mono" maxlength="1000" />
     </FieldBox>
     <FieldBox :label="t('archive.correctWhy')"><ElInput v-model="why" maxlength="400" /></FieldBox>
-    <NoteBanner v-if="refused !== undefined" kind="wrong">{{ worded(refused) }}</NoteBanner>
+    <NoteBanner v-if="refused !== undefined" kind="wrong">
+      {{ worded(refused) }}
+      <template v-if="unlikely" #acts>
+        <KeyButton @click="save(true)">{{ t('archive.correctSure') }}</KeyButton>
+      </template>
+    </NoteBanner>
     <div class="row">
       <KeyButton main submit :disabled="busy || !ready">{{ t('archive.correctSave') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>

@@ -4,7 +4,7 @@ import { api, type Schema } from '../api/client'
 import { useLoad } from '../composables/useLoad'
 import { useWords } from '../composables/useWords'
 import WaitingFor from './base/WaitingFor.vue'
-import { share } from './figures'
+import { certain } from './figures'
 import { moment } from './times'
 
 /** How a filed document came to be what it is: what brought its pages, who or what decided, and where it lies. */
@@ -24,12 +24,12 @@ const from = (p: Schema['CamePage']) => {
 const decided = (d: { by?: string; certainty: number; evidence: Schema['Evidence'][] }) =>
   d.by
     ? t('archive.story.byHand', { by: d.by })
-    : t('archive.story.byRule', { why: words.reasons(d.evidence), share: share(d.certainty, 1) })
+    : t('archive.story.byRule', { why: words.reasons(d.evidence), share: certain(d.certainty) })
 function found({ page, value }: Schema['StoryValue']) {
   if (value.by) return t('archive.story.settled', { by: value.by })
   const how = t(`archive.story.finder.${value.finder}`)
   const where = page ? t('archive.story.onPage', { how, page }) : how
-  return t('archive.story.certain', { where, share: share(value.certainty, 1) })
+  return t('archive.story.certain', { where, share: certain(value.certainty) })
 }
 const fields = (c: Schema['StoryCorrection']) =>
   Object.entries(c.values)
@@ -117,6 +117,9 @@ p,
 ul,
 dl {
   margin: 0 0 6px;
+}
+p .soft {
+  display: block;
 }
 ul {
   padding-inline-start: 18px;

@@ -13,3 +13,9 @@ export function measured(v: number): string {
 /** A part of a whole in percent; a dash where there is no whole. */
 export const share = (part: number, all: number) =>
   all ? new Intl.NumberFormat(locale(), { style: 'percent' }).format(part / all) : '–'
+
+/** How certain something is, in percent; never rounded up to what it is not. */
+export const certain = (certainty: number) =>
+  new Intl.NumberFormat(locale(), { style: 'percent', maximumFractionDigits: 1 }).format(
+    Math.floor(certainty * 1000) / 1000,
+  )

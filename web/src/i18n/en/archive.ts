@@ -57,6 +57,7 @@ export default {
   correctLead: 'What is put right here is filed as version {n}; earlier versions stay readable.',
   correctWhy: 'Why they are corrected',
   correctSave: 'File the correction',
+  correctSure: 'File it all the same',
   correctedTo: 'On its way to {places}.',
   correctedNot: 'Names that are taken are refused at {places}: the values stay as they were there.',
   addPages: 'Add pages',

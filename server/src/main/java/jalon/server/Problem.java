@@ -39,6 +39,8 @@ public enum Problem {
     NOTHING_CORRECTED(Kind.INPUT),
     @JsonProperty("noSuchField")
     NO_SUCH_FIELD(Kind.INPUT, "field"),
+    @JsonProperty("correctionUnlikely")
+    CORRECTION_UNLIKELY(Kind.INPUT, "fields"),
     @JsonProperty("valueTooLong")
     VALUE_TOO_LONG(Kind.INPUT, "field", "most"),
     @JsonProperty("stillBeingFiled")

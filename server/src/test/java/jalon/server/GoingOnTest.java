@@ -177,6 +177,8 @@ class GoingOnTest extends ServerCase {
         assertThatThrownBy(() ->
                         operator.post(document + "/values", Map.of("values", Map.of("colour", "red"), "why", "wrong")))
                 .hasMessageContaining("no field colour");
+        Map<String, Object> unlikely = Map.of("values", Map.of("vessel", "9012"), "why", "misread");
+        assertThatThrownBy(() -> operator.post(document + "/values", unlikely)).hasMessageContaining("all the same");
         JsonNode corrected =
                 operator.post(document + "/values", Map.of("values", Map.of("amount", "9 012,50"), "why", "misread"));
         assertThat(corrected.get("to").get(0).asString()).isEqualTo("archive");

@@ -234,8 +234,11 @@ class ArchiveApi {
         return new BatchApi.NewBatchNo(receiving.open(NewBatch.moreOf(stream, document, who.getName())));
     }
 
-    /** @param values as typed, by field name; null for one that is not on the document, @param why as a person says */
-    record Correction(Map<String, String> values, String why) {}
+    /**
+     * @param values as typed, by field name; null for one that is not on the document, @param why as a person says
+     * @param sure whether values that do not pass their fields' checks are meant so
+     */
+    record Correction(Map<String, String> values, String why, boolean sure) {}
 
     /** Corrects values after filing: a newer version, wherever one can be brought. */
     @PostMapping("/{id}/values")
@@ -248,7 +251,7 @@ class ArchiveApi {
                 .type()
                 .type();
         rights.require(who.getName(), Right.INDEX, batch.stream().name(), type);
-        return corrections.correct(document, wanted.values(), wanted.why(), who.getName());
+        return corrections.correct(document, wanted.values(), wanted.why(), wanted.sure(), who.getName());
     }
 
     private ResponseEntity<Resource> shown(long id, Path file, Principal who) {

@@ -1,5 +1,6 @@
 package jalon.server.filing;
 
+import jalon.core.index.FieldValue;
 import jalon.core.index.Indexer;
 import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
@@ -74,9 +75,11 @@ public class Corrections {
      * @param document as it was filed first
      * @param values as typed, by field name; null or blank for one that is not on the document
      * @param why as a person says
+     * @param sure whether values that do not pass their fields' checks are meant so
      */
     @Transactional
-    public Corrected correct(Batch.Continued document, Map<String, String> values, String why, String who) {
+    public Corrected correct(
+            Batch.Continued document, Map<String, String> values, String why, boolean sure, String who) {
         String reason = why == null ? "" : why.strip();
         if (reason.isEmpty() || reason.length() > LONGEST_WHY) {
             throw Problem.SAY_WHY_CORRECTED.with();
@@ -85,7 +88,7 @@ public class Corrections {
         StreamDefinition stream = batches.stream(batch);
         BatchView.DocumentView filed = batches.view(batch, true).documents().get(document.document() - 1);
         String said =
-                JSON.writeValueAsString(tidied(stream.type(filed.type().type()).orElseThrow(), values, who));
+                JSON.writeValueAsString(tidied(stream.type(filed.type().type()).orElseThrow(), values, sure, who));
         int no = rows.last(document.batch(), document.document()) + 1;
         rows.add(new CorrectionRows.Row(document.batch(), document.document(), no, said, reason, who, times.now()));
         Corrected corrected = plan(stream, document, no);
@@ -134,11 +137,13 @@ public class Corrections {
     }
 
     /** As they would have been settled at the desk. */
-    private Map<String, String> tidied(StreamDefinition.DocumentType type, Map<String, String> values, String who) {
+    private Map<String, String> tidied(
+            StreamDefinition.DocumentType type, Map<String, String> values, boolean sure, String who) {
         if (values == null || values.isEmpty()) {
             throw Problem.NOTHING_CORRECTED.with();
         }
         Map<String, String> tidied = new LinkedHashMap<>();
+        List<String> unlikely = new ArrayList<>();
         values.forEach((name, value) -> {
             Field field = type.field(name).orElseThrow(() -> Problem.NO_SUCH_FIELD.with(name));
             String typed = value == null || value.isBlank() ? null : value.strip();
@@ -148,13 +153,17 @@ public class Corrections {
             if (typed != null && typed.length() > LONGEST) {
                 throw Problem.VALUE_TOO_LONG.with(field.title(), LONGEST);
             }
-            tidied.put(
-                    name,
-                    typed == null
-                            ? null
-                            : Indexer.settle(field, typed, streams.registers(), times.day(times.now()), 0, null, who)
-                                    .value());
+            FieldValue settled = typed == null
+                    ? null
+                    : Indexer.settle(field, typed, streams.registers(), times.day(times.now()), 0, null, who);
+            tidied.put(name, settled == null ? null : settled.value());
+            if (settled != null && !settled.reasons().isEmpty()) {
+                unlikely.add(field.title());
+            }
         });
+        if (!sure && !unlikely.isEmpty()) {
+            throw Problem.CORRECTION_UNLIKELY.with(String.join(", ", unlikely));
+        }
         return tidied;
     }
 }
