@@ -117,7 +117,7 @@ final class Headless {
         Map<Integer, Future<List<Put>>> underWay = new LinkedHashMap<>();
         planned.forEach((no, its) -> {
             var document = Filing.document(stream, batch, view, no, pages, at);
-            underWay.put(no, pool.submit(() -> put(its, document, view, paths)));
+            underWay.put(no, pool.submit(() -> put(its, document, paths)));
         });
         Map<Integer, List<Report.Delivery>> deliveries = new TreeMap<>();
         Map<Integer, DocumentFate> fates = new TreeMap<>();
@@ -148,7 +148,7 @@ final class Headless {
         }
     }
 
-    private List<Put> put(List<Filing.Planned> planned, FiledDocument document, BatchView view, Map<String, Path> paths)
+    private List<Put> put(List<Filing.Planned> planned, FiledDocument document, Map<String, Path> paths)
             throws IOException, InterruptedException {
         List<Destination.Format> formats = planned.stream()
                 .flatMap(p -> p.destination().formats().stream())

@@ -174,7 +174,10 @@ public final class Filing {
             StreamDefinition stream, String type, String batch, int no, LocalDate day) {
         Map<String, String> values = new LinkedHashMap<>();
         values.put("stream", stream.stream());
-        values.put("type", stream.type(type).orElseThrow().title());
+        // A document may go on what another stream filed, whose types this one does not have.
+        values.put(
+                "type",
+                stream.type(type).map(StreamDefinition.DocumentType::title).orElse(type));
         values.put("batch", batch);
         values.put("no", Integer.toString(no));
         values.put("filed", day.toString());
