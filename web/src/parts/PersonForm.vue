@@ -69,10 +69,8 @@ const giveNew = () =>
       <small v-if="!person" class="soft">{{ t('people.signInHint') }}</small>
     </ElFormItem>
     <ElFormItem :label="t('people.does')">
-      <PickOne
-        v-model="form.role"
-        :options="choices(['operator', 'supervisor', 'reader'], 'people.roleIs')"
-      />
+      <PickOne v-model="form.role" :options="choices(['operator', 'supervisor', 'reader'], 'people.role')" />
+      <small class="soft">{{ t(`people.roleIs.${form.role}`) }}</small>
     </ElFormItem>
     <ElFormItem v-if="groups.length" :label="t('people.groups')">
       <ElSelect v-model="form.groups" multiple :placeholder="t('people.noGroup')">

@@ -11,9 +11,9 @@ export default {
   signInHint: 'Small letters, digits, dots, dashes. It stays, since the log has it.',
   does: 'Does what',
   roleIs: {
-    operator: 'operator: works on batches, reads the archive',
-    supervisor: 'supervisor: sets up streams, places, people too',
-    reader: 'reader: reads the archive',
+    operator: 'Works on batches, reads the archive.',
+    supervisor: 'Sets up streams, places and people too.',
+    reader: 'Reads the archive.',
   },
   role: { operator: 'operator', supervisor: 'supervisor', reader: 'reader' },
   groups: 'Groups',
