@@ -17,6 +17,10 @@ export function useWords() {
   const inShort = (why: Schema['Reason'] | undefined) =>
     why?.code.startsWith('patch') ? t('reasonShort.patch', why.with) : reason(why)
 
+  /** A side of a sheet that was scanned. */
+  const sheet = (no: number, side: Schema['CamePage']['side']) =>
+    t(side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: no })
+
   /** Why something was not read. */
   const unread = (why: Schema['Unread']) => {
     const said = t(`unread.${why.code}`, why.with)
@@ -26,7 +30,8 @@ export function useWords() {
   /** What somebody did. */
   const logged = ({ act, step, with: parts, because }: Schema['Logged']) => {
     const pages = parts.pages?.split(', ').length ?? 1
-    const done = t(`log.${act}`, parts, pages) + (because ? `: ${unread(because)}` : '')
+    const told = parts.right ? { ...parts, right: t(`people.rightIs.${parts.right}`) } : parts
+    const done = t(`log.${act}`, told, pages) + (because ? `: ${unread(because)}` : '')
     return step === 'DONE' ? done : t(step === 'UNDONE' ? 'logStep.undone' : 'logStep.doneAgain', { done })
   }
 
@@ -46,5 +51,5 @@ export function useWords() {
     ].join(' ')
   }
 
-  return { reason, reasons, inShort, unread, logged, ledger }
+  return { reason, reasons, inShort, sheet, unread, logged, ledger }
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schema } from '../api/client'
-import { share } from './figures'
+import { certain } from './figures'
 import { useWords } from '../composables/useWords'
 import KeyButton from './base/KeyButton.vue'
 
@@ -23,7 +23,7 @@ const found = computed(() =>
         <span class="mono">{{ c.value }}</span>
       </KeyButton>
       <span v-if="c.row" class="why">
-        {{ share(c.row.certainty, 1) }}: {{ c.row.why.map(reason).join('; ') }}
+        {{ certain(c.row.certainty) }}: {{ c.row.why.map(reason).join('; ') }}
       </span>
     </li>
   </ul>

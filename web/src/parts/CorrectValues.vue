@@ -2,6 +2,7 @@
 import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, type Schema, worded } from '../api/client'
+import { useAsking } from '../composables/useAsking'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import FieldBox from './base/FieldBox.vue'
@@ -14,8 +15,7 @@ const about = props.opened.document.document
 const before: Record<string, string> = Object.fromEntries(about.fields.map((f) => [f.name, f.value ?? '']))
 const typed = reactive({ ...before })
 const why = ref('')
-const busy = ref(false)
-const refused = ref<unknown>()
+const { busy, refused, asking } = useAsking()
 const others = computed(() =>
   Object.fromEntries(Object.entries(typed).filter(([name, value]) => value.trim() !== (before[name] ?? ''))),
 )
@@ -25,18 +25,14 @@ const unlikely = computed(
 const ready = computed(() => Object.keys(others.value).length > 0 && why.value.trim() !== '')
 
 /** @param sure whether values that do not pass their fields' checks are meant so */
-async function save(sure: boolean) {
-  if (busy.value || !ready.value) return
-  busy.value = true
-  const { data, error } = await api
-    .POST('/api/archive/{id}/values', {
-      params: { path: { id: about.id } },
-      body: { values: others.value, why: why.value, sure },
-    })
-    .catch(() => ({ data: undefined, error: null }))
-  busy.value = false
-  if (data) emit('done', data)
-  else refused.value = error
+function save(sure: boolean) {
+  if (!ready.value) return
+  const params = { path: { id: about.id } }
+  const body = { values: others.value, why: why.value, sure }
+  return asking(
+    () => api.POST('/api/archive/{id}/values', { params, body }),
+    (data) => data && emit('done', data),
+  )
 }
 </script>
 

@@ -17,9 +17,7 @@ const { data, loading, problem, load } = useLoad(() =>
 
 const from = (p: Schema['CamePage']) => {
   const file = t('pageDesk.from', { file: p.file, p: p.filePage })
-  return p.sheet
-    ? `${file}, ${t(p.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet })}`
-    : file
+  return p.sheet ? `${file}, ${words.sheet(p.sheet, p.side)}` : file
 }
 const decided = (d: { by?: string; certainty: number; evidence: Schema['Evidence'][] }) =>
   d.by

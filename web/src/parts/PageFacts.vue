@@ -10,7 +10,7 @@ import FactList from './base/FactList.vue'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import ImageFindings from './ImageFindings.vue'
-import { figure, share } from './figures'
+import { certain, figure } from './figures'
 import LayoutChoice from './LayoutChoice.vue'
 import NewType from './NewType.vue'
 import TypePicker from './TypePicker.vue'
@@ -68,13 +68,13 @@ const facts = computed(() => {
           },
         ]
       : []),
-    ...(stake && !stake.by ? [{ label: t('pageDesk.certaintyOf'), value: share(stake.certainty, 1) }] : []),
+    ...(stake && !stake.by ? [{ label: t('pageDesk.certaintyOf'), value: certain(stake.certainty) }] : []),
     ...(group ? [{ label: props.batch.groupTitle, value: t('pageDesk.groupOf', group) }] : []),
     ...(page.sheet
       ? [
           {
             label: t('pageDesk.sheetIs'),
-            value: t(page.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: page.sheet }),
+            value: words.sheet(page.sheet, page.side),
           },
         ]
       : []),
@@ -124,7 +124,7 @@ const facts = computed(() => {
       </NoteBanner>
       <NoteBanner v-if="place" kind="doubt">
         <b class="state doubtful">{{ t('pageDesk.doubtPlace') }}</b>
-        {{ t('pageDesk.maybe', { share: share(place.certainty, 1), seen: words.reasons(place.evidence) }) }}
+        {{ t('pageDesk.maybe', { share: certain(place.certainty), seen: words.reasons(place.evidence) }) }}
         <template #acts>
           <KeyButton :disabled="locked" k="Y" @click="acts.confirm">{{ t('pageDesk.goesOn') }}</KeyButton>
           <KeyButton :disabled="locked" k="Space" @click="acts.toggleStake">

@@ -3,6 +3,7 @@ import type { FormInstance, InputInstance } from 'element-plus'
 import { reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, type Schema, worded } from '../api/client'
+import { useAsking } from '../composables/useAsking'
 import { useChoices } from '../composables/useChoices'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
@@ -23,37 +24,24 @@ const form = reactive<Account>({
 const first = ref<InputInstance>()
 /** The drawer has the focus until it is there. */
 defineExpose({ focus: () => first.value?.focus() })
-const busy = ref(false)
-const refused = ref<unknown>()
+const { busy, refused, asking } = useAsking()
 const needed = { required: true, message: t('channels.needed'), trigger: 'change' }
 
-async function ask<T>(
-  work: () => Promise<{ data?: T; error?: unknown }>,
-  then: (data: T | undefined) => void,
-) {
-  if (busy.value) return
-  busy.value = true
-  refused.value = undefined
-  const { data, error } = await work().catch(() => ({ data: undefined, error: null }))
-  busy.value = false
-  if (error === undefined) then(data)
-  else refused.value = error
-}
 async function save() {
   if (!(await box.value?.validate().catch(() => false))) return
   if (!props.person)
-    return ask(
+    return asking(
       () => api.POST('/api/people', { body: form }),
       (made) => emit('saved', form.name, made?.password),
     )
   const path = { signIn: props.person.signIn }
-  return ask(
+  return asking(
     () => api.PUT('/api/people/{signIn}', { params: { path }, body: form }),
     () => emit('saved', form.name),
   )
 }
 const giveNew = () =>
-  ask(
+  asking(
     () => api.POST('/api/people/{signIn}/password', { params: { path: { signIn: form.signIn } } }),
     (made) => emit('saved', form.name, made?.password),
   )

@@ -3,6 +3,7 @@ import type { FormInstance } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, type Schema, worded } from '../api/client'
+import { useAsking } from '../composables/useAsking'
 import { useChoices } from '../composables/useChoices'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
@@ -22,9 +23,8 @@ const form = reactive<Record<string, string | number | undefined>>({
   name: props.place?.name,
 })
 const typed = form as Record<string, string | undefined>
-const busy = ref(false)
+const { busy, refused, asking } = useAsking()
 const told = ref('')
-const refused = ref<unknown>()
 /** Kinds of whose trial something else is to be said. */
 const TRIED: Record<string, string> = { mail: 'mail', program: 'program' }
 const fields = computed(() => FIELDS[String(form.kind)])
@@ -36,17 +36,12 @@ const foundKey = computed(() => {
 
 /** @param work asks the server about the place as it is written */
 async function ask(work: (name: string, settings: never) => Promise<{ error?: unknown }>, then: () => void) {
-  if (busy.value || !(await box.value?.validate().catch(() => false))) return
+  if (!(await box.value?.validate().catch(() => false))) return
   const used = ['kind', ...fields.value.map((f) => f.name)]
   const given = used.filter((f) => form[f] !== '' && form[f] != null)
   const settings = Object.fromEntries(given.map((f) => [f, form[f]]))
-  busy.value = true
   told.value = ''
-  refused.value = undefined
-  const { error } = await work(String(form.name), settings as never).catch(() => ({ error: null }))
-  busy.value = false
-  if (error === undefined) then()
-  else refused.value = error
+  return asking(() => work(String(form.name), settings as never), then)
 }
 const attempt = () =>
   ask(

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, type Schema, worded } from '../api/client'
+import { useAsking } from '../composables/useAsking'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import type { Right } from './rights'
@@ -18,16 +19,16 @@ const props = defineProps<{
 const emit = defineEmits<{ saved: [rules: Schema['Rule'][]]; close: [] }>()
 const { t } = useI18n()
 const these = ref([...props.chosen])
-const refused = ref<unknown>()
+const { busy, refused, asking } = useAsking()
 
-async function save() {
-  const body = { right: props.right, stream: props.stream, type: props.type, groups: these.value }
-  const { data, error } = await api
-    .PUT('/api/rights', { body })
-    .catch(() => ({ data: undefined, error: null }))
-  if (data) emit('saved', data)
-  else refused.value = error
-}
+const save = () =>
+  asking(
+    () =>
+      api.PUT('/api/rights', {
+        body: { right: props.right, stream: props.stream, type: props.type, groups: these.value },
+      }),
+    (rules) => emit('saved', rules ?? []),
+  )
 </script>
 
 <template>
@@ -45,7 +46,7 @@ async function save() {
     </ElCheckboxGroup>
     <NoteBanner v-if="refused !== undefined" kind="wrong">{{ worded(refused) }}</NoteBanner>
     <div class="row">
-      <KeyButton main submit :disabled="!groups.length">{{ t('people.save') }}</KeyButton>
+      <KeyButton main submit :disabled="busy || !groups.length">{{ t('people.save') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
     </div>
   </form>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWords } from '../composables/useWords'
 import type { Schema } from '../api/client'
 
 /** Pages as they arrive, the newest in sight; of many, every so manieth and the last. */
 const props = defineProps<{ batch: string | null; pages: Schema['Arriving'][]; every: number }>()
 const { t } = useI18n()
+const { sheet } = useWords()
 /** What each field was said to be last, by a barcode on some page so far. */
 const said = computed(() => {
   const last = new Map<string, { value: string; page: number }>()
@@ -32,7 +34,7 @@ watch(
       <figcaption>
         <span class="mono no">{{ p.no }}</span>
         <span v-if="p.sheet" class="soft">
-          {{ t(p.sheet.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: p.sheet.no }) }}
+          {{ sheet(p.sheet.no, p.sheet.side) }}
         </span>
         <span v-if="p.rejected" class="state wrong">{{ t('scan.unreadable') }}</span>
         <span v-for="s in p.says" :key="s.field + s.value" class="mono code" :title="s.field">

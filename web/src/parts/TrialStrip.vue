@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { pictureOf, type Schema } from '../api/client'
 import { useWords } from '../composables/useWords'
 import NoteBanner from './base/NoteBanner.vue'
-import { share } from './figures'
+import { certain } from './figures'
 
 /** The pages of a batch with their stakes as they are and as they would be; where that differs is marked. */
 const props = defineProps<{ no: string; trial: Schema['Trial'] }>()
@@ -31,7 +31,7 @@ const odd = computed(() =>
 )
 const told = (p: Page) => {
   const begins = p.drafted ?? p.saved
-  return begins ? `${begins.type} · ${share(begins.certainty, 1)} · ${words.reasons(begins.evidence)}` : ''
+  return begins ? `${begins.type} · ${certain(begins.certainty)} · ${words.reasons(begins.evidence)}` : ''
 }
 </script>
 

@@ -4,7 +4,7 @@ import type { InputInstance } from 'element-plus'
 import { useI18n } from 'vue-i18n'
 import type { OfferedType } from '../composables/useNaming'
 import KeyButton from './base/KeyButton.vue'
-import { share } from './figures'
+import { certain } from './figures'
 
 /**
  * The types that a document can be of, the best guesses first: few on figure keys; many are found by typing, the arrows
@@ -76,7 +76,7 @@ const take = () => found.value[at.value] && emit('name', found.value[at.value].t
         {{ x.title }}
         <span v-if="x.under.length" class="under">{{ x.under.join(' › ') }}</span>
       </span>
-      <span v-if="x.certainty && x.certainty >= 0.01" class="soft">{{ share(x.certainty, 1) }}</span>
+      <span v-if="x.certainty && x.certainty >= 0.01" class="soft">{{ certain(x.certainty) }}</span>
     </KeyButton>
     <span v-if="!found.length" class="soft">{{ t('pageDesk.noType', { typed }) }}</span>
     <span v-else-if="typed && types.filter(fits).length > SHOWN" class="soft">

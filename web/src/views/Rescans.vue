@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWords } from '../composables/useWords'
 import { useRouter } from 'vue-router'
 import { api, pictureOf, type Schema } from '../api/client'
 import { useEvents } from '../composables/useEvents'
@@ -12,6 +13,7 @@ import WaitingFor from '../parts/base/WaitingFor.vue'
 
 /** Sheets to be fetched and scanned again: where they lie and how to know them. Printed, it goes to the shelf. */
 const { t } = useI18n()
+const { sheet } = useWords()
 const router = useRouter()
 const filling = ref<string | null>(null)
 const key = (w: Row) => `${w.batch}/${w.page}`
@@ -50,11 +52,8 @@ useKeys([{ key: 'P', on: ['p', 'P'], label: t('rescans.print'), run: print }])
           <span class="soft">{{ w.source }}</span>
         </div>
         <div class="where">
-          {{
-            w.sheet
-              ? t(w.side === 'back' ? 'scan.sheetBack' : 'scan.sheetFront', { n: w.sheet })
-              : t('rescans.fileOnly', { file: w.file, p: w.filePage })
-          }}, {{ t('rescans.inBatch', { no: w.page }) }}
+          {{ w.sheet ? sheet(w.sheet, w.side) : t('rescans.fileOnly', { file: w.file, p: w.filePage }) }},
+          {{ t('rescans.inBatch', { no: w.page }) }}
         </div>
         <div class="words">{{ w.words ? `“${w.words} …”` : t('rescans.noWords') }}</div>
         <div>

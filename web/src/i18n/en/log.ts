@@ -37,7 +37,7 @@ export default {
   addedGroup: 'added the group {group}',
   renamedGroup: 'renamed the group {from} to {to}',
   removedGroup: 'removed the group {group}',
-  saidRight: 'said who may {right} in {stream} {type}: {groups}',
+  saidRight: 'said who may {right}, in {stream} {type}: {groups}',
   refused: 'was refused: {request}',
   lookedAt: 'looked at document {document}',
   tookResults: 'took the table of what {line} finds in the archive',

@@ -11,8 +11,8 @@ import java.util.Set;
  *
  * @param fields values by field name
  * @param pages text of each page
- * @param confidential names of the fields whose values, and with them all pages, are not for everybody who may see such
- *     documents
+ * @param confidential names of the fields of its kind whose values, and with them all pages, are not for everybody who may
+ *     see such documents; it may have no value of them that was read
  */
 public record Searchable(
         long id,
@@ -25,7 +25,7 @@ public record Searchable(
         Set<String> confidential) {
     /** Whether there is something in it that is not for everybody who may see such documents. */
     boolean isParted() {
-        return confidential.stream().anyMatch(fields::containsKey);
+        return !confidential.isEmpty();
     }
 
     /** What is left for those who may not see what is confidential. */

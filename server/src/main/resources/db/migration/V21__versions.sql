@@ -36,8 +36,6 @@ create table archived_version (
   version int not null,
   pages text not null,
   path text not null,
-  -- JSON of values by field name
-  fields mediumtext not null,
   filed_by varchar(60) not null,
   filed_at datetime(6) not null,
   primary key (document_id, version)

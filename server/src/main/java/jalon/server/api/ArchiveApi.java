@@ -16,8 +16,6 @@ import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
 import jalon.server.register.FiledVersions;
-import jalon.server.rights.Right;
-import jalon.server.rights.Rights;
 import java.nio.file.Path;
 import java.security.Principal;
 import java.util.List;
@@ -53,7 +51,6 @@ class ArchiveApi {
     private final Receiving receiving;
     private final Corrections corrections;
     private final DocumentStory story;
-    private final Rights rights;
     private final ActivityLog log;
     private final DocumentLog documentLog;
 
@@ -68,7 +65,6 @@ class ArchiveApi {
             Receiving receiving,
             Corrections corrections,
             DocumentStory story,
-            Rights rights,
             ActivityLog log,
             DocumentLog documentLog) {
         this.documentLog = documentLog;
@@ -79,7 +75,6 @@ class ArchiveApi {
         this.receiving = receiving;
         this.corrections = corrections;
         this.story = story;
-        this.rights = rights;
         this.archive = archive;
         this.batches = batches;
         this.versions = versions;
@@ -117,22 +112,15 @@ class ArchiveApi {
     /** One after the other in one file. @param ids of the documents, in the order wanted */
     @GetMapping(value = "/files.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<StreamingResponseBody> archivedFilesAsPdf(@RequestParam List<Long> ids, Principal who) {
-        List<Path> files = taken(ids, who);
+        List<Path> files = bundle.files(ids, who.getName());
         return attached("documents.pdf", out -> bundle.pdf(files, out));
     }
 
     /** Each as a file of its own. @param ids of the documents */
     @GetMapping(value = "/files.zip", produces = "application/zip")
     ResponseEntity<StreamingResponseBody> archivedFilesAsZip(@RequestParam List<Long> ids, Principal who) {
-        List<Path> files = taken(ids, who);
-        return attached("documents.zip", out -> bundle.zip(files, out));
-    }
-
-    private List<Path> taken(List<Long> ids, Principal who) {
         List<Path> files = bundle.files(ids, who.getName());
-        ids.forEach(
-                id -> log.add(who.getName(), archive.batchOf(id, who.getName()).id(), Act.TOOK_FILE.with(id)));
-        return files;
+        return attached("documents.zip", out -> bundle.zip(files, out));
     }
 
     private static ResponseEntity<StreamingResponseBody> attached(String name, StreamingResponseBody body) {
@@ -193,8 +181,7 @@ class ArchiveApi {
     /** How it came to be what it is, and where it lies, for those who work on batches. */
     @GetMapping("/{id}/story")
     DocumentStory.Story archivedDocumentStory(@PathVariable long id, Principal who) {
-        String name = who.getName();
-        return story.of(archive.goesOn(id, name), archive.cameIn(id, name));
+        return story.of(archive.cameFrom(id, who.getName()));
     }
 
     @GetMapping("/{id}/pages/{page}/text")
@@ -216,22 +203,21 @@ class ArchiveApi {
 
     @GetMapping(value = "/{id}/file", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<Resource> archivedFile(@PathVariable long id, Principal who) {
-        return shown(id, archive.file(id, who.getName()), who);
+        return shown(archive.files(List.of(id), who.getName()).get(0));
     }
 
     /** As it was before it went on. */
     @GetMapping(value = "/{id}/versions/{version}/file", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<Resource> archivedVersion(@PathVariable long id, @PathVariable int version, Principal who) {
-        return shown(id, archive.file(id, version, who.getName()), who);
+        return shown(archive.file(id, version, who.getName()));
     }
 
     /** Opens a batch that brings more pages for a document; from there on it goes its way like any other. */
     @PostMapping("/{id}/pages")
     BatchApi.NewBatchNo openMorePages(@PathVariable long id, Principal who) {
         Batch.Continued document = archive.goesOn(id, who.getName());
-        String stream = batches.get(Batch.no(document.batch())).stream().name();
-        rights.require(who.getName(), Right.INDEX, stream);
-        return new BatchApi.NewBatchNo(receiving.open(NewBatch.moreOf(stream, document, who.getName())));
+        Batch filed = batches.get(Batch.no(document.batch()));
+        return new BatchApi.NewBatchNo(receiving.open(NewBatch.moreOf(filed, document.document(), who.getName())));
     }
 
     /**
@@ -243,19 +229,11 @@ class ArchiveApi {
     /** Corrects values after filing: a newer version, wherever one can be brought. */
     @PostMapping("/{id}/values")
     Corrections.Corrected correctArchived(@PathVariable long id, @RequestBody Correction wanted, Principal who) {
-        Batch.Continued document = archive.goesOn(id, who.getName());
-        Batch batch = batches.get(Batch.no(document.batch()));
-        String type = batches.view(batch, false)
-                .documents()
-                .get(document.document() - 1)
-                .type()
-                .type();
-        rights.require(who.getName(), Right.INDEX, batch.stream().name(), type);
-        return corrections.correct(document, wanted.values(), wanted.why(), wanted.sure(), who.getName());
+        return corrections.correct(
+                archive.goesOn(id, who.getName()), wanted.values(), wanted.why(), wanted.sure(), who.getName());
     }
 
-    private ResponseEntity<Resource> shown(long id, Path file, Principal who) {
-        log.add(who.getName(), archive.batchOf(id, who.getName()).id(), Act.TOOK_FILE.with(id));
+    private static ResponseEntity<Resource> shown(Path file) {
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(

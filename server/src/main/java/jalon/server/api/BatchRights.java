@@ -55,11 +55,16 @@ class BatchRights implements HandlerInterceptor, WebMvcConfigurer {
                 rights.require(who, needs.value(), stream);
             } else if (!request.getMethod().equals("GET")) {
                 rights.require(who, Right.INDEX, stream);
-            } else if (!rights.worksOn(who, stream)) {
-                throw Problem.NOT_YOUR_RIGHT.with();
+            } else {
+                rights.requireWork(who, stream);
             }
         }
         return true;
+    }
+
+    /** Whether somebody works on a batch in any way. */
+    boolean worksOn(String no, Principal who) {
+        return rights.worksOn(who.getName(), batches.get(no).stream().name());
     }
 
     /** Refuses decisions about documents of a type that others alone index. */

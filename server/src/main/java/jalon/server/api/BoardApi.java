@@ -2,7 +2,6 @@ package jalon.server.api;
 
 import jalon.server.Problem;
 import jalon.server.Times;
-import jalon.server.batch.Batches;
 import jalon.server.batch.Board;
 import jalon.server.batch.DayFigures;
 import jalon.server.filing.FiledCheck;
@@ -10,7 +9,6 @@ import jalon.server.live.Events;
 import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.people.Role;
-import jalon.server.rights.Rights;
 import jalon.server.stream.StreamLibrary;
 import java.security.Principal;
 import java.time.Duration;
@@ -38,8 +36,7 @@ class BoardApi {
     private final DayFigures figures;
     private final StreamLibrary streams;
     private final FiledCheck filed;
-    private final Batches batches;
-    private final Rights rights;
+    private final BatchRights rights;
     private final Times times;
 
     BoardApi(
@@ -49,10 +46,8 @@ class BoardApi {
             DayFigures figures,
             StreamLibrary streams,
             FiledCheck filed,
-            Batches batches,
-            Rights rights,
+            BatchRights rights,
             Times times) {
-        this.batches = batches;
         this.rights = rights;
         this.filed = filed;
         this.times = times;
@@ -91,8 +86,7 @@ class BoardApi {
     @GetMapping("/filed-troubles")
     List<FiledCheck.FiledTrouble> filedTroubles(Principal who) {
         return filed.troubles().stream()
-                .filter(t -> rights.worksOn(
-                        who.getName(), batches.get(t.batch()).stream().name()))
+                .filter(t -> rights.worksOn(t.batch(), who))
                 .toList();
     }
 

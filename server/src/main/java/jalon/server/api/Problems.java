@@ -1,9 +1,12 @@
 package jalon.server.api;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
+import jakarta.servlet.http.HttpServletRequest;
 import jalon.core.words.Words;
 import jalon.server.NewerData;
 import jalon.server.NotPossible;
+import jalon.server.people.Act;
+import jalon.server.people.ActivityLog;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -31,8 +34,18 @@ import tools.jackson.databind.exc.InvalidTypeIdException;
 class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
+    private final ActivityLog log;
+
+    Problems(ActivityLog log) {
+        this.log = log;
+    }
+
     @ExceptionHandler(NotPossible.class)
-    ProblemDetail notPossible(NotPossible e) {
+    ProblemDetail notPossible(NotPossible e, HttpServletRequest request) {
+        if (e.status() == HttpStatus.FORBIDDEN && request.getRequestURI().startsWith("/api/")) {
+            String asked = request.getMethod() + " " + request.getRequestURI();
+            log.add(request.getUserPrincipal().getName(), Act.REFUSED.with(asked));
+        }
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(e.status(), e.getMessage());
         // Screens word it in their language; programs can tell causes apart.
         detail.setProperty("code", Words.name(e.trouble().code()));

@@ -29,8 +29,10 @@ class RegisterApi {
     private final StreamLibrary library;
     private final RegisterSources sources;
     private final Newcomers newcomers;
+    private final BatchRights rights;
 
-    RegisterApi(StreamLibrary library, RegisterSources sources, Newcomers newcomers) {
+    RegisterApi(StreamLibrary library, RegisterSources sources, Newcomers newcomers, BatchRights rights) {
+        this.rights = rights;
         this.newcomers = newcomers;
         this.library = library;
         this.sources = sources;
@@ -96,8 +98,10 @@ class RegisterApi {
 
     /** What people found on filed paper that the register does not have yet. */
     @GetMapping("/{name}/newcomers")
-    List<Newcomers.Newcomer> newcomers(@PathVariable String name) {
-        return newcomers.of(name);
+    List<Newcomers.Newcomer> newcomers(@PathVariable String name, Principal who) {
+        return newcomers.of(name).stream()
+                .filter(n -> rights.worksOn(n.batch(), who))
+                .toList();
     }
 
     record RegisterText(String csv) {}

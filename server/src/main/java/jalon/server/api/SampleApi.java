@@ -2,7 +2,6 @@ package jalon.server.api;
 
 import jalon.core.sort.SampleFaults;
 import jalon.core.stream.StreamDefinition;
-import jalon.server.Problem;
 import jalon.server.batch.Batch;
 import jalon.server.batch.TypeTeaching;
 import jalon.server.learning.LessonMade;
@@ -73,9 +72,7 @@ class SampleApi {
 
     @GetMapping("/streams/{name}/samples")
     StreamSamples samples(@PathVariable String name, Principal who) {
-        if (!rights.worksOn(who.getName(), name)) {
-            throw Problem.NOT_YOUR_RIGHT.with();
-        }
+        rights.requireWork(who.getName(), name);
         return samples(name);
     }
 

@@ -1,43 +1,38 @@
 package jalon.server.archive;
 
 import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
 
 import jalon.core.image.Repair;
-import jalon.core.output.FiledDocument;
 import jalon.core.page.Box;
-import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.server.JalonSettings;
-import jalon.server.NewId;
 import jalon.server.Problem;
-import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Service;
-import tools.jackson.databind.json.JsonMapper;
 
-/** Jalon's own archive: filed documents, taken in and opened again. */
+/** Jalon's own archive: filed documents, opened again by those who may see them. */
 @Service
 public class Archive {
     private static final int MOST_HITS = 500;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final ArchiveRows rows;
     private final FoundDocuments documents;
     private final ArchiveSearch search;
     private final Sights sights;
-    private final DocumentLog log;
+    private final DocumentLog seen;
+    private final ActivityLog log;
     private final Batches batches;
-    private final Times times;
     private final Path root;
 
     Archive(
@@ -45,106 +40,22 @@ public class Archive {
             FoundDocuments documents,
             ArchiveSearch search,
             Sights sights,
-            DocumentLog log,
+            DocumentLog seen,
+            ActivityLog log,
             Batches batches,
-            Times times,
             JalonSettings settings) {
         this.rows = rows;
         this.documents = documents;
         this.search = search;
         this.sights = sights;
+        this.seen = seen;
         this.log = log;
         this.batches = batches;
-        this.times = times;
         this.root = settings.dataFolder().resolve("archive");
     }
 
     public Path root() {
         return root;
-    }
-
-    /** The document that was filed first as this one of a batch. */
-    public Optional<Long> of(long batch, int document) {
-        return rows.of(batch, document);
-    }
-
-    /**
-     * Takes a document in; a second time changes nothing.
-     *
-     * @param batch that it came in, or what came last of it
-     * @param pages where each of its pages came in
-     * @param goesOn the document that it is a newer version of; empty for a new one
-     * @param by sign-in of who corrected it; empty where its batch says on whose word it is filed
-     */
-    public void add(
-            Batch batch,
-            FiledDocument document,
-            List<ArchivePage> pages,
-            String path,
-            Optional<Long> goesOn,
-            Optional<String> by) {
-        String person = by.orElse(batch.wentByItself() ? null : batch.holder().person());
-        String filedBy = person == null ? ActivityLog.JALON : batches.nameOf(person);
-        var row = new ArchiveRows.DocumentRow(
-                0,
-                batch.id(),
-                document.origin().no(),
-                new FoundDocuments.Kind(
-                        document.origin().stream(), document.origin().type(), document.title()),
-                pages.stream().map(page -> page.written(batch.id())).toList(),
-                path,
-                1,
-                new ArchiveRows.Filed(filedBy, document.at()));
-        Optional<Long> id = goesOn.isPresent() ? wentOn(goesOn.get(), row, pages) : added(row);
-        id.ifPresent(taken -> {
-            document.fields().forEach((name, value) -> rows.addField(taken, name, value));
-            for (int i = 0; i < document.pages().size(); i++) {
-                rows.addText(
-                        taken,
-                        i + 1,
-                        String.join(
-                                "\n",
-                                document.pages().get(i).lines().stream()
-                                        .map(Line::text)
-                                        .toList()));
-            }
-            rows.changed(taken, times.now());
-        });
-    }
-
-    /** @return empty when it is there already */
-    private Optional<Long> added(ArchiveRows.DocumentRow row) {
-        var made = new NewId();
-        return rows.add(made, row) == 0 ? Optional.empty() : Optional.of(made.getId());
-    }
-
-    /** The version so far stays readable. @return empty when the newer one is there already */
-    private Optional<Long> wentOn(long id, ArchiveRows.DocumentRow row, List<ArchivePage> pages) {
-        ArchiveRows.DocumentRow before = rows.find(id).orElseThrow();
-        boolean known = before.path().equals(row.path())
-                || rows.versions(id).stream().anyMatch(v -> v.path().equals(row.path()));
-        if (known) {
-            return Optional.empty();
-        }
-        Map<String, String> values = new LinkedHashMap<>();
-        rows.fields(id).forEach(f -> values.put(f.name(), f.value()));
-        rows.keepVersion(id, JSON.writeValueAsString(values));
-        rows.goOn(
-                id,
-                new ArchiveRows.DocumentRow(
-                        id,
-                        before.batchId(),
-                        before.documentNo(),
-                        row.kind(),
-                        pages.stream()
-                                .map(page -> page.written(before.batchId()))
-                                .toList(),
-                        row.path(),
-                        before.version() + 1,
-                        row.filed()));
-        rows.clearFields(id);
-        rows.clearText(id);
-        return Optional.of(id);
     }
 
     /** A version as it is told. @param pageCount pages that it has, @param now whether it is the newest */
@@ -183,7 +94,7 @@ public class Archive {
         ArchiveRows.DocumentRow d = sights.document(id, sight);
         FoundDocuments.Found found =
                 documents.of(List.of(id), FoundDocuments.Marked.NOTHING, sight).get(0);
-        log.seen(List.of(id), who, DocumentLog.What.OPENED);
+        seen.seen(List.of(id), who, DocumentLog.What.OPENED);
         return found.pagesHidden()
                 ? new Opened(found, List.of(), null, versions(d), List.of())
                 : new Opened(
@@ -204,7 +115,31 @@ public class Archive {
                         .findFirst()
                         .orElseThrow(() -> Problem.NO_SUCH_DOCUMENT.with())
                         .path();
-        return taken(id, path, who);
+        taken(List.of(d), who);
+        return file(path);
+    }
+
+    /** Where filed PDFs lie: all of them are there for this person, or none is given. @param who takes them along */
+    public List<Path> files(List<Long> ids, String who) {
+        Sight sight = sights.of(who);
+        List<ArchiveRows.DocumentRow> all =
+                ids.stream().map(id -> sights.whole(id, sight)).toList();
+        List<Path> files = all.stream().map(d -> file(d.path())).toList();
+        taken(all, who);
+        return files;
+    }
+
+    private Path file(String path) {
+        Path file = root.resolve(path).normalize();
+        if (!file.startsWith(root)) {
+            throw Problem.NOT_IN_ARCHIVE.with();
+        }
+        return file;
+    }
+
+    private void taken(List<ArchiveRows.DocumentRow> documents, String who) {
+        seen.seen(documents.stream().map(ArchiveRows.DocumentRow::id).toList(), who, DocumentLog.What.FILE);
+        documents.forEach(d -> log.add(who, d.batchId(), Act.TOOK_FILE.with(d.id())));
     }
 
     /** A page of a document as it is shown. @param no counted in the document, from 1 */
@@ -212,28 +147,35 @@ public class Archive {
 
     /** All of a document's pages; none where they are not for this person. */
     public List<Shown> pages(Opened opened, String who) {
-        return opened.path() == null
-                ? List.of()
-                : shown(sights.whole(opened.document().id(), sights.of(who)));
+        if (opened.path() == null) {
+            return List.of();
+        }
+        ArchiveRows.DocumentRow d = sights.whole(opened.document().id(), sights.of(who));
+        return shown(d, d.numbers());
     }
 
-    private List<Shown> shown(ArchiveRows.DocumentRow d) {
+    /** A page of a document, counted in it from 1, for somebody who is shown its picture. */
+    public Shown page(long id, int page, String who) {
+        ArchiveRows.DocumentRow d = withPage(id, page, who);
+        seen.seen(id, who, DocumentLog.What.PAGE, page);
+        return shown(d, List.of(page)).get(0);
+    }
+
+    private List<Shown> shown(ArchiveRows.DocumentRow d, List<Integer> numbers) {
         List<ArchivePage> pages = d.inOrder();
+        Map<Long, List<Integer>> byBatch = numbers.stream()
+                .map(no -> pages.get(no - 1))
+                .collect(groupingBy(ArchivePage::batch, mapping(ArchivePage::no, toList())));
         Map<Long, Map<Integer, List<Repair>>> recipes = new HashMap<>();
-        pages.stream()
-                .collect(groupingBy(ArchivePage::batch))
-                .forEach((batch, its) -> recipes.put(
-                        batch,
-                        batches.filedRecipes(
-                                batches.get(batch),
-                                its.stream().map(ArchivePage::no).toList())));
-        Map<Integer, PageFacts> facts = documents.facts(d);
-        List<Shown> all = new ArrayList<>();
-        for (int i = 0; i < pages.size(); i++) {
-            ArchivePage page = pages.get(i);
-            all.add(new Shown(i + 1, facts.get(i + 1), recipes.get(page.batch()).getOrDefault(page.no(), List.of())));
-        }
-        return all;
+        byBatch.forEach((batch, its) -> recipes.put(batch, batches.filedRecipes(batches.get(batch), its)));
+        Map<Integer, PageFacts> facts = documents.facts(d, numbers);
+        return numbers.stream()
+                .map(no -> {
+                    ArchivePage page = pages.get(no - 1);
+                    List<Repair> recipe = recipes.get(page.batch()).getOrDefault(page.no(), List.of());
+                    return new Shown(no, facts.get(no), recipe);
+                })
+                .toList();
     }
 
     /** A printed line, for who wants to copy it. */
@@ -242,41 +184,10 @@ public class Archive {
     /** What is printed on a page of a document, in reading order. */
     public List<TextLine> text(long id, int page, String who) {
         ArchiveRows.DocumentRow d = withPage(id, page, who);
-        log.seen(id, who, DocumentLog.What.TEXT, page);
-        return documents.facts(d).get(page).lines().stream()
+        seen.seen(id, who, DocumentLog.What.TEXT, page);
+        return documents.facts(d, List.of(page)).get(page).lines().stream()
                 .map(line -> new TextLine(line.text(), line.box()))
                 .toList();
-    }
-
-    /** Where the filed PDF lies. @param who takes it along */
-    public Path file(long id, String who) {
-        return taken(id, sights.whole(id, sights.of(who)).path(), who);
-    }
-
-    private Path taken(long id, String path, String who) {
-        Path file = root.resolve(path).normalize();
-        if (!file.startsWith(root)) {
-            throw Problem.NOT_IN_ARCHIVE.with();
-        }
-        log.seen(List.of(id), who, DocumentLog.What.FILE);
-        return file;
-    }
-
-    /** The batch that a document came in, for somebody who may see its pages. */
-    public Batch batchOf(long id, String who) {
-        return batches.get(sights.whole(id, sights.of(who)).batchId());
-    }
-
-    /** A page of a document, counted in it from 1, for somebody who is shown its picture. */
-    public Shown page(long id, int page, String who) {
-        ArchiveRows.DocumentRow d = withPage(id, page, who);
-        log.seen(id, who, DocumentLog.What.PAGE, page);
-        ArchivePage in = d.inOrder().get(page - 1);
-        Batch batch = batches.get(in.batch());
-        return new Shown(
-                page,
-                batches.facts(batch, List.of(in.no())).get(in.no()),
-                batches.filedRecipes(batch, List.of(in.no())).getOrDefault(in.no(), List.of()));
     }
 
     private ArchiveRows.DocumentRow withPage(long id, int page, String who) {
@@ -287,14 +198,17 @@ public class Archive {
         return d;
     }
 
-    /** Where its pages came in, for somebody who may see them. */
-    public List<ArchivePage> cameIn(long id, String who) {
-        return sights.whole(id, sights.of(who)).inOrder();
+    /** What a document was filed as first, and where the pages that it has now came in. */
+    public record CameFrom(Batch.Continued document, List<ArchivePage> pages) {}
+
+    /** For somebody who may see its pages. */
+    public CameFrom cameFrom(long id, String who) {
+        ArchiveRows.DocumentRow d = sights.whole(id, sights.of(who));
+        return new CameFrom(d.firstFiled(), d.inOrder());
     }
 
-    /** What somebody who may see its pages can add pages to. @return the batch and number that it was filed as first */
+    /** For somebody who adds to it or corrects it. */
     public Batch.Continued goesOn(long id, String who) {
-        ArchiveRows.DocumentRow d = sights.whole(id, sights.of(who));
-        return new Batch.Continued(d.batchId(), d.documentNo());
+        return sights.workable(id, sights.of(who)).firstFiled();
     }
 }

@@ -1,11 +1,13 @@
 package jalon.server.archive;
 
 import jalon.server.NewId;
+import jalon.server.batch.Batch;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -29,6 +31,15 @@ interface ArchiveRows {
         /** In its order. */
         List<ArchivePage> inOrder() {
             return pages.stream().map(page -> ArchivePage.read(page, batchId)).toList();
+        }
+
+        /** Of its pages, counted in it. */
+        List<Integer> numbers() {
+            return IntStream.rangeClosed(1, pages.size()).boxed().toList();
+        }
+
+        Batch.Continued firstFiled() {
+            return new Batch.Continued(batchId, documentNo);
         }
     }
 
@@ -57,18 +68,15 @@ interface ArchiveRows {
     @ResultMap("document")
     Optional<DocumentRow> find(long id);
 
-    @Select("select document_id, name, value from archived_field where document_id = #{id}")
-    List<FieldRow> fields(long id);
-
     @Select("select id from archived_document where batch_id = #{batchId} and document_no = #{documentNo}")
     Optional<Long> of(long batchId, int documentNo);
 
-    /** A version that has gone on. @param fields values by field name, as JSON */
-    record VersionRow(long documentId, int version, List<String> pages, String path, String fields, Filed filed) {}
+    /** A version that has gone on. */
+    record VersionRow(long documentId, int version, List<String> pages, String path, Filed filed) {}
 
-    @Insert("insert into archived_version (document_id, version, pages, path, fields, filed_by, filed_at)"
-            + " select id, version, pages, path, #{fields}, filed_by, filed_at from archived_document where id = #{id}")
-    void keepVersion(long id, String fields);
+    @Insert("insert into archived_version (document_id, version, pages, path, filed_by, filed_at)"
+            + " select id, version, pages, path, filed_by, filed_at from archived_document where id = #{id}")
+    void keepVersion(long id);
 
     @Update("update archived_document set stream = #{d.kind.stream}, type = #{d.kind.type}, title = #{d.kind.title},"
             + " pages = #{d.pages,javaType=java.util.List}, path = #{d.path}, filed_by = #{d.filed.by},"
@@ -81,7 +89,7 @@ interface ArchiveRows {
     @Delete("delete from archived_text where document_id = #{id}")
     void clearText(long id);
 
-    @Select("select document_id, version, pages, path, fields, filed_by as filed_by, filed_at as filed_at"
+    @Select("select document_id, version, pages, path, filed_by as filed_by, filed_at as filed_at"
             + " from archived_version where document_id = #{id} order by version desc")
     @ResultMap("version")
     List<VersionRow> versions(long id);

@@ -32,7 +32,7 @@ public class DocumentBundle {
         if (ids.isEmpty() || ids.size() > MOST) {
             throw Problem.BUNDLE_SIZE.with(MOST);
         }
-        return ids.stream().map(id -> archive.file(id, who)).toList();
+        return archive.files(ids, who);
     }
 
     /** One after the other in one PDF. */

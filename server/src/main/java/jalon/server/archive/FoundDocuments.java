@@ -21,7 +21,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** Archived documents as they are shown to who looked for them. */
@@ -112,7 +111,7 @@ class FoundDocuments {
             List<ArchiveRows.PageText> texts,
             Marked marked,
             Sight sight) {
-        boolean hidden = !sight.seesPages(d.kind(), values);
+        boolean hidden = !sight.seesPages(d.kind());
         return new Found(
                 d.id(),
                 Batch.no(d.batchId()),
@@ -141,17 +140,13 @@ class FoundDocuments {
     List<Hit> hits(ArchiveRows.DocumentRow d, Marked marked, int most) {
         List<Hit> hits = new ArrayList<>();
         if (!marked.line().isBlank()) {
-            facts(d).forEach((no, page) -> hits(no, page, marked, most, hits));
+            facts(d, d.numbers()).forEach((no, page) -> hits(no, page, marked, most, hits));
         }
         return hits;
     }
 
-    /** What was seen on each of its pages, which are counted in the document, from 1. */
-    Map<Integer, PageFacts> facts(ArchiveRows.DocumentRow d) {
-        return facts(d, IntStream.rangeClosed(1, d.pages().size()).boxed().toList());
-    }
-
-    private Map<Integer, PageFacts> facts(ArchiveRows.DocumentRow d, List<Integer> wanted) {
+    /** What was seen on these of its pages, which are counted in the document, from 1. */
+    Map<Integer, PageFacts> facts(ArchiveRows.DocumentRow d, List<Integer> wanted) {
         List<ArchivePage> pages = d.inOrder();
         Map<Long, List<Integer>> byBatch = wanted.stream()
                 .map(no -> pages.get(no - 1))

@@ -3,7 +3,6 @@ package jalon.server.archive;
 import jalon.find.Seen;
 import jalon.server.rights.Right;
 import jalon.server.rights.Rights;
-import java.util.Map;
 import java.util.Set;
 
 /** What one person may see of archived documents, at this moment. */
@@ -16,11 +15,6 @@ final class Sight implements Seen {
         this.rights = rights;
         this.confidential = confidential;
         this.who = who;
-    }
-
-    /** Sign-in of the person. */
-    String who() {
-        return who;
     }
 
     @Override
@@ -39,13 +33,20 @@ final class Sight implements Seen {
         return of(kind.stream(), kind.type()) != How.NOT;
     }
 
+    boolean indexes(FoundDocuments.Kind kind) {
+        return rights.may(who, Right.INDEX, kind.stream(), kind.type());
+    }
+
     /** Names of the fields whose values are not for this person. */
     Set<String> hidden(FoundDocuments.Kind kind) {
         return of(kind.stream(), kind.type()) == How.WHOLE ? Set.of() : confidential.fields(kind.stream(), kind.type());
     }
 
-    /** Whether pages of a document are: a confidential value stands on them, on which one nobody can promise. */
-    boolean seesPages(FoundDocuments.Kind kind, Map<String, String> values) {
-        return hidden(kind).stream().noneMatch(values::containsKey);
+    /**
+     * Whether pages of such documents are: a confidential value may stand on any of them, also one that was not read, or was
+     * corrected away.
+     */
+    boolean seesPages(FoundDocuments.Kind kind) {
+        return hidden(kind).isEmpty();
     }
 }

@@ -3,8 +3,6 @@ package jalon.server.archive;
 import jalon.server.Problem;
 import jalon.server.rights.Rights;
 import jalon.server.stream.StreamLibrary;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 
 /** Gives people the archived documents that they may see, and no others. */
@@ -30,18 +28,21 @@ class Sights {
         return rows.find(id).filter(d -> sight.sees(d.kind())).orElseThrow(() -> Problem.NO_SUCH_DOCUMENT.with());
     }
 
-    /** @throws jalon.server.NotPossible when its pages are not for this person */
-    ArchiveRows.DocumentRow whole(long id, Sight sight) {
-        ArchiveRows.DocumentRow d = document(id, sight);
-        if (!sight.seesPages(d.kind(), values(id))) {
-            throw Problem.CONFIDENTIAL_PAGES.with();
+    /** @throws jalon.server.NotPossible when this person may not change it */
+    ArchiveRows.DocumentRow workable(long id, Sight sight) {
+        ArchiveRows.DocumentRow d = whole(id, sight);
+        if (!sight.indexes(d.kind())) {
+            throw Problem.NOT_YOUR_RIGHT.with();
         }
         return d;
     }
 
-    private Map<String, String> values(long id) {
-        Map<String, String> values = new LinkedHashMap<>();
-        rows.fields(id).forEach(f -> values.put(f.name(), f.value()));
-        return values;
+    /** @throws jalon.server.NotPossible when its pages are not for this person */
+    ArchiveRows.DocumentRow whole(long id, Sight sight) {
+        ArchiveRows.DocumentRow d = document(id, sight);
+        if (!sight.seesPages(d.kind())) {
+            throw Problem.CONFIDENTIAL_PAGES.with();
+        }
+        return d;
     }
 }

@@ -26,7 +26,14 @@ public record NewBatch(
     }
 
     /** One that brings more pages for a filed document. */
-    public static NewBatch moreOf(String stream, Batch.Continued document, String by) {
-        return new NewBatch(stream, "more of " + Batch.no(document.batch()), CameBy.UPLOAD, null, by, null, document);
+    public static NewBatch moreOf(Batch filed, int document, String by) {
+        return new NewBatch(
+                filed.stream().name(),
+                "more of " + filed.no(),
+                CameBy.UPLOAD,
+                null,
+                by,
+                null,
+                new Batch.Continued(filed.id(), document));
     }
 }

@@ -22,7 +22,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -104,29 +103,26 @@ public class Corrections {
         var corrected = new Corrected(new ArrayList<>(), new ArrayList<>());
         for (Destination destination : stream.destinations()) {
             String name = destination.destination();
-            Optional<DeliveryRows.DeliveryRow> first = deliveries.at(document.batch(), document.document(), name);
-            Optional<DeliveryRows.DeliveryRow> last = first.map(goingOn::newest);
-            if (last.isEmpty() || last.get().state() == DeliveryState.LEFT_OUT) {
+            GoingOn.There there = goingOn.there(document, destination).orElse(null);
+            if (there == null) {
                 continue;
             }
-            if (last.get().state() != DeliveryState.DONE) {
+            if (there.newest().state() != DeliveryState.DONE) {
                 throw Problem.STILL_BEING_FILED.with(name);
             }
             if (destination.taken() == Destination.Taken.REFUSE) {
                 corrected.not().add(name);
                 continue;
             }
-            String path = goingOn.path(goingOn.first(first.get()));
-            int slash = path.lastIndexOf('/');
             var made = new NewId();
             deliveries.planCorrection(
                     made,
-                    first.get().id(),
+                    there.first().id(),
                     no,
-                    slash < 0 ? "" : path.substring(0, slash),
-                    path.substring(slash + 1),
-                    last.get().id());
-            deliveries.passName(last.get().id(), made.getId());
+                    there.folder(),
+                    there.name(),
+                    there.newest().id());
+            deliveries.passName(there.newest().id(), made.getId());
             work.deliver(made.getId());
             corrected.to().add(name);
         }

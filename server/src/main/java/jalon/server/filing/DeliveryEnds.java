@@ -9,7 +9,7 @@ import jalon.server.NotPossible;
 import jalon.server.Pauses;
 import jalon.server.Problem;
 import jalon.server.Times;
-import jalon.server.archive.Archive;
+import jalon.server.archive.ArchivedDocuments;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
 import jalon.server.batch.WorkQueue;
@@ -27,7 +27,7 @@ class DeliveryEnds {
     private final DeliveryRows rows;
     private final BatchFiling marks;
     private final FilingEnd end;
-    private final Archive archive;
+    private final ArchivedDocuments archive;
     private final GoingOn goingOn;
     private final CorrectedValues corrected;
     private final WorkQueue work;
@@ -38,7 +38,7 @@ class DeliveryEnds {
             DeliveryRows rows,
             BatchFiling marks,
             FilingEnd end,
-            Archive archive,
+            ArchivedDocuments archive,
             GoingOn goingOn,
             CorrectedValues corrected,
             WorkQueue work,

@@ -53,7 +53,12 @@ interface DeliveryRows {
             Instant checkedAt) {}
 
     /** @param taken what is done when its name is taken, as a person said; null: as the stream says */
-    record Spot(String destination, String folder, String name, Destination.Taken taken) {}
+    record Spot(String destination, String folder, String name, Destination.Taken taken) {
+        /** Folder and name. */
+        String path() {
+            return folder.isEmpty() ? name : folder + "/" + name;
+        }
+    }
 
     /**
      * @param reason why it failed or is refused, or null

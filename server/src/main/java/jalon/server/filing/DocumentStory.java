@@ -1,12 +1,12 @@
 package jalon.server.filing;
 
 import jalon.core.index.FieldValue;
-import jalon.core.output.OutputFormat;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
+import jalon.server.archive.Archive;
 import jalon.server.archive.ArchivePage;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
@@ -63,11 +63,9 @@ public class DocumentStory {
     /** A delivery of it. @param checked what was found there last, or null where that is not looked at */
     public record Lies(String destination, String path, DeliveryState state, FilingPlan.Checked checked) {}
 
-    /**
-     * @param document as it was filed first
-     * @param pages that it has now
-     */
-    public Story of(Batch.Continued document, List<ArchivePage> pages) {
+    public Story of(Archive.CameFrom from) {
+        Batch.Continued document = from.document();
+        List<ArchivePage> pages = from.pages();
         Batch batch = batches.get(Batch.no(document.batch()));
         StreamDefinition stream = batches.stream(batch);
         BatchView.DocumentView filed = batches.view(batch, true).documents().get(document.document() - 1);
@@ -80,27 +78,41 @@ public class DocumentStory {
                 lies(stream, document));
     }
 
+    /** Batch by batch, in the order in which their first pages stand. */
     private List<Came> came(List<ArchivePage> pages) {
-        Map<Long, List<CamePage>> byBatch = new LinkedHashMap<>();
+        Map<Long, List<Integer>> numbers = new LinkedHashMap<>();
         for (int i = 0; i < pages.size(); i++) {
-            ArchivePage page = pages.get(i);
-            Batch batch = batches.get(Batch.no(page.batch()));
-            PageFacts facts = batches.facts(batch, List.of(page.no())).get(page.no());
-            Receiving.Sheet sheet = batches.sheets(batch).get(page.no());
-            byBatch.computeIfAbsent(page.batch(), b -> new ArrayList<>())
-                    .add(new CamePage(
-                            i + 1,
-                            facts.file(),
-                            facts.filePage(),
-                            sheet == null ? null : sheet.no(),
-                            sheet == null ? null : sheet.side()));
+            numbers.computeIfAbsent(pages.get(i).batch(), b -> new ArrayList<>())
+                    .add(i + 1);
         }
         List<Came> came = new ArrayList<>();
-        byBatch.forEach((id, its) -> {
-            Batch.Origin origin = batches.get(Batch.no(id)).origin();
-            came.add(new Came(Batch.no(id), origin.source(), origin.madeAt(), batches.nameOf(origin.madeBy()), its));
+        numbers.forEach((id, its) -> {
+            Batch batch = batches.get(id);
+            Map<Integer, PageFacts> facts = batches.facts(batch);
+            Map<Integer, Receiving.Sheet> sheets = batches.sheets(batch);
+            Batch.Origin origin = batch.origin();
+            came.add(new Came(
+                    batch.no(),
+                    origin.source(),
+                    origin.madeAt(),
+                    batches.nameOf(origin.madeBy()),
+                    its.stream()
+                            .map(no -> {
+                                int inBatch = pages.get(no - 1).no();
+                                return page(no, facts.get(inBatch), sheets.get(inBatch));
+                            })
+                            .toList()));
         });
         return came;
+    }
+
+    private static CamePage page(int no, PageFacts facts, Receiving.Sheet sheet) {
+        return new CamePage(
+                no,
+                facts.file(),
+                facts.filePage(),
+                sheet == null ? null : sheet.no(),
+                sheet == null ? null : sheet.side());
     }
 
     private static List<StoryValue> values(
@@ -135,12 +147,13 @@ public class DocumentStory {
             while (next.isPresent()) {
                 DeliveryRows.DeliveryRow delivery = next.get();
                 List<DeliveryRows.FileRow> files = deliveries.files(delivery.id());
-                String path = files.isEmpty() || files.get(0).path() == null
-                        ? goingOn.path(delivery)
-                        : files.size() == 1
+                lies.add(new Lies(
+                        destination.destination(),
+                        files.size() == 1 && files.get(0).path() != null
                                 ? files.get(0).path()
-                                : OutputFormat.withoutEnding(files.get(0).path());
-                lies.add(new Lies(destination.destination(), path, delivery.state(), FilingPlan.Checked.of(files)));
+                                : goingOn.path(delivery),
+                        delivery.state(),
+                        FilingPlan.Checked.of(files)));
                 next = deliveries.after(delivery.id());
             }
         }

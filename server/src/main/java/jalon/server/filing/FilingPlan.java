@@ -156,10 +156,9 @@ public class FilingPlan {
     private DeskDelivery shown(DeliveryRows.DeliveryRow r, List<DeliveryRows.FileRow> files, StreamDefinition stream) {
         DeliveryRows.Spot spot = r.spot();
         DeliveryRows.Course course = r.course();
-        String planned = spot.folder().isEmpty() ? spot.name() : spot.folder() + "/" + spot.name();
         String path = r.state() == DeliveryState.DONE && !files.isEmpty()
                 ? OutputFormat.withoutEnding(files.get(0).path())
-                : planned;
+                : spot.path();
         return new DeskDelivery(
                 r.id(),
                 r.documentNo(),

@@ -40,6 +40,26 @@ class GoingOn {
     record Plan(Filing.Planned planned, Long follows) {}
 
     /**
+     * A filed document at one of its destinations.
+     *
+     * @param first delivery of it there, @param newest of those that follow that
+     * @param folder and @param name that a newer version is filed under
+     */
+    record There(DeliveryRows.DeliveryRow first, DeliveryRows.DeliveryRow newest, String folder, String name) {}
+
+    /** Empty where it was not filed there, or was left out. */
+    Optional<There> there(Batch.Continued document, Destination destination) {
+        return rows.at(document.batch(), document.document(), destination.destination())
+                .map(first -> {
+                    String path = path(first(first));
+                    int slash = path.lastIndexOf('/');
+                    return new There(
+                            first, newest(first), slash < 0 ? "" : path.substring(0, slash), path.substring(slash + 1));
+                })
+                .filter(there -> there.newest().state() != DeliveryState.LEFT_OUT);
+    }
+
+    /**
      * Where more pages of a filed document go: wherever it was filed, under its name, unless the destination refuses names that
      * are taken.
      *
@@ -47,57 +67,46 @@ class GoingOn {
      * @param wishes of people, of which those to leave one out mean something
      */
     List<Plan> ofMore(StreamDefinition stream, Batch batch, BatchView view, List<FilingWish> wishes) {
-        Batch.Continued filed = batch.origin().continues();
         List<Plan> plans = new ArrayList<>();
         for (Destination destination : stream.destinations()) {
-            Optional<DeliveryRows.DeliveryRow> first =
-                    rows.at(filed.batch(), filed.document(), destination.destination());
-            Optional<DeliveryRows.DeliveryRow> last = first.map(this::newest);
+            Optional<There> there = there(batch.origin().continues(), destination);
             for (BatchView.DocumentView document : view.documents()) {
-                Optional<FilingWish> leftOut = wishes.stream()
+                FilingWish leftOut = wishes.stream()
                         .filter(w -> w.leftOut() != null
                                 && w.page() == document.pages().get(0)
                                 && w.destination().equals(destination.destination()))
-                        .findFirst();
-                plans.add(plan(
-                        destination,
-                        document,
-                        first,
-                        last,
-                        leftOut.orElseGet(() -> cannot(destination, document, last, filed))));
+                        .findFirst()
+                        .orElseGet(() -> cannot(
+                                destination, document, there, batch.origin().continues()));
+                plans.add(plan(destination, document, there, leftOut));
             }
         }
         return plans;
     }
 
-    private Plan plan(
-            Destination destination,
-            BatchView.DocumentView document,
-            Optional<DeliveryRows.DeliveryRow> first,
-            Optional<DeliveryRows.DeliveryRow> last,
-            FilingWish wish) {
-        String path = first.map(this::first).map(this::path).orElse("");
-        int slash = path.lastIndexOf('/');
-        List<String> folders =
-                slash < 0 ? List.of() : List.of(path.substring(0, slash).split("/"));
+    /** @param leftOut null where nothing is in the way */
+    private static Plan plan(
+            Destination destination, BatchView.DocumentView document, Optional<There> there, FilingWish leftOut) {
+        String folder = there.map(There::folder).orElse("");
         Destination taken =
                 destination.taken().isVersion() ? destination : destination.whenTaken(Destination.Taken.APPEND);
         return new Plan(
-                new Filing.Planned(document.no(), taken, folders, path.substring(slash + 1), wish),
-                wish == null ? last.orElseThrow().id() : null);
+                new Filing.Planned(
+                        document.no(),
+                        taken,
+                        folder.isEmpty() ? List.of() : List.of(folder.split("/")),
+                        there.map(There::name).orElse(""),
+                        leftOut),
+                leftOut == null ? there.orElseThrow().newest().id() : null);
     }
 
     /** @return null where nothing is in the way */
     private static FilingWish cannot(
-            Destination destination,
-            BatchView.DocumentView document,
-            Optional<DeliveryRows.DeliveryRow> last,
-            Batch.Continued filed) {
-        boolean there = last.filter(d -> d.state() != DeliveryState.LEFT_OUT).isPresent();
-        if (there && destination.taken() != Destination.Taken.REFUSE) {
+            Destination destination, BatchView.DocumentView document, Optional<There> there, Batch.Continued filed) {
+        if (there.isPresent() && destination.taken() != Destination.Taken.REFUSE) {
             return null;
         }
-        Problem why = there ? Problem.TAKES_NO_VERSIONS : Problem.NOT_FILED_THERE;
+        Problem why = there.isPresent() ? Problem.TAKES_NO_VERSIONS : Problem.NOT_FILED_THERE;
         return new FilingWish(
                 document.pages().get(0),
                 destination.destination(),
@@ -107,16 +116,14 @@ class GoingOn {
 
     /** Where a delivery lies without its ending, or is going to lie. */
     String path(DeliveryRows.DeliveryRow delivery) {
-        DeliveryRows.Spot spot = delivery.spot();
         return rows.files(delivery.id()).stream()
                 .filter(f -> f.path() != null)
                 .findFirst()
                 .map(f -> OutputFormat.withoutEnding(f.path()))
-                .orElse(spot.folder().isEmpty() ? spot.name() : spot.folder() + "/" + spot.name());
+                .orElse(delivery.spot().path());
     }
 
-    /** The last one of those that follow it. */
-    DeliveryRows.DeliveryRow newest(DeliveryRows.DeliveryRow delivery) {
+    private DeliveryRows.DeliveryRow newest(DeliveryRows.DeliveryRow delivery) {
         DeliveryRows.DeliveryRow last = delivery;
         for (Optional<DeliveryRows.DeliveryRow> next = rows.after(last.id()); next.isPresent(); ) {
             last = next.get();

@@ -64,14 +64,18 @@ public class Rights {
         return may(signIn, Right.INDEX, stream) || may(signIn, Right.FILE, stream);
     }
 
-    /** @throws jalon.server.NotPossible that tells who may */
-    public void require(String signIn, Right right, String stream) {
-        require(signIn, right, stream, "");
+    /** @throws jalon.server.NotPossible when somebody works on batches of a stream in no way */
+    public void requireWork(String signIn, String stream) {
+        refuseUnless(worksOn(signIn, stream));
     }
 
-    /** @throws jalon.server.NotPossible that tells who may */
-    public void require(String signIn, Right right, String stream, String type) {
-        if (!may(signIn, right, stream, type)) {
+    /** @throws jalon.server.NotPossible when somebody has not this right over a stream */
+    public void require(String signIn, Right right, String stream) {
+        refuseUnless(may(signIn, right, stream));
+    }
+
+    private static void refuseUnless(boolean may) {
+        if (!may) {
             throw Problem.NOT_YOUR_RIGHT.with();
         }
     }
