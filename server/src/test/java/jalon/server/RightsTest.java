@@ -230,6 +230,33 @@ class RightsTest extends ServerCase {
     }
 
     @Test
+    void pagesHideToWhereAConfidentialFieldWasNotRead() throws Exception {
+        String stream = streamLikeLetters("Letters with an unread secret");
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 73);
+        ObjectNode definition = (ObjectNode) supervisor.get("/api/streams/" + stream);
+        ((ArrayNode) definition.get("types").get(0).get("fields"))
+                .addObject()
+                .put("field", "account")
+                .put("title", "Account")
+                .put("confidential", true);
+        supervisor.post("/api/streams", Map.of("json", definition.toString()));
+        String no = filed(stream, stack);
+        JsonNode found = find(reader, "batch:" + no).get("found").get(0);
+        assertThat(found.get("fields").findValuesAsString("name")).doesNotContain("account");
+        assertThat(found.get("pagesHidden").asBoolean())
+                .as("it may stand on them all the same")
+                .isTrue();
+        String file = "/api/archive/" + found.get("id").asLong() + "/file";
+        assertThatThrownBy(() -> reader.bytes(file)).hasMessageContaining("403");
+        assertThat(total(reader, "batch:" + no + " harbour")).isZero();
+        assertThat(supervisor.bytes(file)).isNotEmpty();
+        assertThat(supervisor.get("/api/log?who=i.ravenel").findValues("what"))
+                .as("a refusal is in the log, whatever refused")
+                .anyMatch(what -> what.get("act").asString().equals("refused")
+                        && what.get("with").get("request").asString().equals("GET " + file));
+    }
+
+    @Test
     void whoIsNewChoosesAPasswordFirstAndWhoHasGoneSignsInNoMore() throws Exception {
         String given = supervisor
                 .post("/api/people", Map.of("signIn", "b.newman", "name", "B. Newman", "role", "operator"))
