@@ -37,7 +37,7 @@ export function useWords() {
 
   /** The account of a batch's pages; parts that are nothing are left out. */
   const ledger = (l: Schema['Ledger'], setAsideBy: string[]) => {
-    const parts = (['separator', 'blank', 'setAside', 'unreadable', 'withdrawn'] as const)
+    const parts = (['erased', 'separator', 'blank', 'setAside', 'unreadable', 'withdrawn'] as const)
       .filter((part) => l[part] > 0)
       .map((part) =>
         part === 'setAside' && setAsideBy.length

@@ -41,6 +41,7 @@ test('the ledger leaves out what is nothing', () => {
     blank: 0,
     separator: 0,
     setAside: 0,
+    erased: 0,
     unreadable: 0,
     withdrawn: 0,
     open: 0,

@@ -20,6 +20,7 @@ export default {
     blank: '{n} blank',
     setAside: '{n} set aside',
     setAsideBy: '{n} set aside by {by}',
+    erased: '{n} erased',
     unreadable: '{n} not readable',
     withdrawn: '{n} withdrawn',
     open: '{n} open',

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
@@ -23,6 +24,7 @@ import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.index.Term;
+import org.apache.lucene.index.TieredMergePolicy;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.MultiCollectorManager;
@@ -49,6 +51,9 @@ public final class SearchIndex implements AutoCloseable {
 
     private static final String POSITION = "position";
 
+    /** Kept while something of what was erased may still lie in the files. */
+    private static final String ERASED = "erased";
+
     /** Documents lie in this order in the index: the first ones of a search are found without looking at the others. */
     private static final Sort NEWEST_FIRST = filed(true);
 
@@ -62,6 +67,7 @@ public final class SearchIndex implements AutoCloseable {
     private final IndexWriter writer;
     private final SearcherManager searchers;
     private final ZoneId zone;
+    private volatile boolean erased;
 
     /** A search of many documents is done by all processors. */
     private final ExecutorService threads =
@@ -76,7 +82,12 @@ public final class SearchIndex implements AutoCloseable {
     private SearchIndex(Directory directory, ZoneId zone) throws IOException {
         this.directory = directory;
         this.zone = zone;
-        this.writer = new IndexWriter(directory, new IndexWriterConfig(new Words()).setIndexSort(NEWEST_FIRST));
+        // What is purged is to be gone from every file, however little of that file it was.
+        var merging = new TieredMergePolicy().setForceMergeDeletesPctAllowed(0);
+        this.writer = new IndexWriter(
+                directory,
+                new IndexWriterConfig(new Words()).setIndexSort(NEWEST_FIRST).setMergePolicy(merging));
+        this.erased = kept(ERASED) != null;
         this.searchers = new SearcherManager(writer, new SearcherFactory() {
             @Override
             public IndexSearcher newSearcher(IndexReader reader, IndexReader before) {
@@ -139,6 +150,37 @@ public final class SearchIndex implements AutoCloseable {
         writer.deleteDocuments(new Term(Indexed.ID, Long.toString(id)));
     }
 
+    /** Removes a document for good: it lies in the files no longer when {@link #purge} was done. */
+    public void erase(long id) throws IOException {
+        remove(id);
+        erased = true;
+    }
+
+    /** Whether something of what was erased may still lie in the files. */
+    public boolean isToBePurged() {
+        return erased;
+    }
+
+    /**
+     * Writes files anew that something removed still lies in; for a large index this takes minutes.
+     *
+     * @param position as for {@link #keep}
+     */
+    public void purge(long position) throws IOException {
+        // What is erased meanwhile is for the next time.
+        erased = false;
+        try {
+            writer.forceMergeDeletes();
+        } catch (IOException | RuntimeException e) {
+            erased = true;
+            throw e;
+        }
+        keep(position);
+        // What searches have open keeps files that are no longer needed.
+        refresh();
+        writer.deleteUnusedFiles();
+    }
+
     public void clear() throws IOException {
         writer.deleteAll();
     }
@@ -150,8 +192,11 @@ public final class SearchIndex implements AutoCloseable {
 
     /** Keeps what was put and removed. @param position how far what is filed has been taken in */
     public void keep(long position) throws IOException {
-        writer.setLiveCommitData(
-                Map.of(POSITION, Long.toString(position), FORM, FORM_NOW).entrySet());
+        Map<String, String> data = new HashMap<>(Map.of(POSITION, Long.toString(position), FORM, FORM_NOW));
+        if (erased) {
+            data.put(ERASED, "yes");
+        }
+        writer.setLiveCommitData(data.entrySet());
         writer.commit();
     }
 

@@ -3,6 +3,7 @@ package jalon.find;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -10,8 +11,10 @@ import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.apache.lucene.store.LockObtainFailedException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -192,6 +195,39 @@ class SearchIndexTest {
         index.remove(2);
         index.refresh();
         assertThat(search("", open, Search.Sort.NEWEST).ids()).containsExactly(3L, 1L);
+    }
+
+    @Test
+    void nothingOfWhatIsErasedLiesInItsFilesAfterAPurge() throws Exception {
+        for (int id = 10; id < 200; id++) {
+            put(id, LETTER, "2026-05-01T10:00:00Z", "vessel=PM-1111-A", "page of letter " + id);
+        }
+        put(4, LETTER, "2026-05-01T10:00:00Z", "owner=Zuleika", "signed zuleika");
+        index.keep(17);
+        assertThat(liesInFiles("zuleika")).isTrue();
+        index.erase(4);
+        index.keep(18);
+        index.close();
+        index = SearchIndex.open(folder, ZONE);
+        assertThat(index.isToBePurged()).as("also after a restart").isTrue();
+        index.purge(18);
+        assertThat(index.isToBePurged()).isFalse();
+        assertThat(liesInFiles("zuleika")).isFalse();
+        assertThat(index.position()).isEqualTo(18);
+        assertThat(index.size()).isEqualTo(193);
+    }
+
+    /** In letters of either case. */
+    private boolean liesInFiles(String word) throws Exception {
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path file : files.toList()) {
+                String bytes = Files.readString(file, StandardCharsets.ISO_8859_1);
+                if (bytes.toLowerCase(Locale.ROOT).contains(word)) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     @Test

@@ -58,6 +58,11 @@ public interface RemoteFiles extends Closeable {
     /** Nothing happens when it is not there. */
     void delete(String path) throws IOException;
 
+    /** Takes a file away for good, with all versions that the place keeps of it. */
+    default void erase(String path) throws IOException {
+        delete(path);
+    }
+
     /** Makes a folder and those above it that are missing, but not the one that all lies below. */
     void makeFolders(String path) throws IOException;
 }

@@ -161,6 +161,16 @@ final class RemotePlace implements OwnPlace {
         }
     }
 
+    @Override
+    public void remove(String file) throws IOException {
+        try (RemoteFiles remote = settings.open()) {
+            remote.erase(file);
+            if (remote.exists(file)) {
+                throw new PlaceTrouble(PlaceTrouble.Why.REFUSED, file + " was to be erased and is still there");
+            }
+        }
+    }
+
     /** Writes, reads back and removes a file of no meaning. */
     @Override
     public void tryIt() throws IOException {

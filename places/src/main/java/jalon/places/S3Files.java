@@ -213,6 +213,30 @@ final class S3Files implements RemoteFiles {
         told(path, () -> s3.deleteObject(d -> d.bucket(to.bucket()).key(key(path))));
     }
 
+    /** A bucket that keeps versions only hides what is deleted: there each version goes by itself. */
+    @Override
+    public void erase(String path) throws IOException {
+        HeadObjectResponse head = head(path);
+        delete(path);
+        if (head != null && head.versionId() != null) {
+            told(path, () -> {
+                s3.listObjectVersionsPaginator(l -> l.bucket(to.bucket()).prefix(key(path))).stream()
+                        .forEach(page -> {
+                            page.versions().forEach(v -> eraseVersion(path, v.key(), v.versionId()));
+                            page.deleteMarkers().forEach(m -> eraseVersion(path, m.key(), m.versionId()));
+                        });
+                return path;
+            });
+        }
+    }
+
+    /** Other keys may begin as this one does. */
+    private void eraseVersion(String path, String key, String version) {
+        if (key.equals(key(path))) {
+            s3.deleteObject(d -> d.bucket(to.bucket()).key(key).versionId(version));
+        }
+    }
+
     @Override
     public void makeFolders(String path) {
         // Keys have slashes, a store has no folders.

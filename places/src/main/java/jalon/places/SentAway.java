@@ -15,4 +15,9 @@ interface SentAway extends OwnPlace {
     default InputStream open(String file) throws IOException {
         throw new PlaceTrouble(Why.REFUSED, "what was sent to " + where() + " cannot be fetched again");
     }
+
+    @Override
+    default void remove(String file) throws IOException {
+        throw new PlaceTrouble(Why.REFUSED, "what was sent to " + where() + " cannot be taken back");
+    }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import jalon.core.output.Erasure;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlace.Ready;
@@ -104,6 +105,19 @@ abstract class RemotePlaceCase {
                         FilingPlace.Remembered.nothing()))
                 .isInstanceOf(NameTaken.class);
         assertThat(filed()).as("nothing is left of what was refused").hasSize(2);
+    }
+
+    @Test
+    void whatIsErasedIsGoneAndWhatSomebodyElsePutThereStays() throws Exception {
+        OwnPlace place = settings().place();
+        Ready first = written("first");
+        String at = put(place, spot(Destination.Taken.NUMBER), List.of(first), FilingPlace.Remembered.nothing())
+                .get(0);
+        assertThat(place.erase(at, written("another").sha256())).isEqualTo(Erasure.CHANGED);
+        assertThat(filed()).hasSize(1);
+        assertThat(place.erase(at, first.sha256())).isEqualTo(Erasure.ERASED);
+        assertThat(filed()).isEmpty();
+        assertThat(place.erase(at, first.sha256())).isEqualTo(Erasure.NOT_THERE);
     }
 
     void somebodyElsesLies(String name) throws IOException {

@@ -454,6 +454,30 @@ public enum Problem {
     SCANNER_SILENT(Kind.NOW, "address"),
     @JsonProperty("scannerNotEscl")
     SCANNER_NOT_ESCL(Kind.NOW, "address"),
+    @JsonProperty("sayWhy")
+    SAY_WHY(Kind.INPUT, "most"),
+    @JsonProperty("holdNeedsName")
+    HOLD_NEEDS_NAME(Kind.INPUT, "most"),
+    @JsonProperty("noSuchHold")
+    NO_SUCH_HOLD(Kind.MISSING),
+    @JsonProperty("documentErased")
+    DOCUMENT_ERASED(Kind.NOW, "document", "batch"),
+    @JsonProperty("pageErased")
+    PAGE_ERASED(Kind.NOW, "page"),
+    @JsonProperty("timeNotOver")
+    TIME_NOT_OVER(Kind.NOW, "document", "batch"),
+    @JsonProperty("documentHeld")
+    DOCUMENT_HELD(Kind.NOW, "document", "batch", "hold"),
+    @JsonProperty("notAllFiled")
+    NOT_ALL_FILED(Kind.NOW, "document", "batch"),
+    @JsonProperty("moreOnItsWay")
+    MORE_ON_ITS_WAY(Kind.NOW, "document", "batch", "more"),
+    @JsonProperty("liesTogether")
+    LIES_TOGETHER(Kind.NOW, "document", "batch", "other", "otherBatch"),
+    @JsonProperty("tooManyAtOnce")
+    TOO_MANY_AT_ONCE(Kind.INPUT, "most"),
+    @JsonProperty("cameWhileErased")
+    CAME_WHILE_ERASED(Kind.NOW, "file"),
     /** Kept from before problems had codes: the words as they were written down. */
     @JsonProperty("asWritten")
     AS_WRITTEN(Kind.NOW, "text");

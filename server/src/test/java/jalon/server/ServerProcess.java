@@ -60,7 +60,7 @@ final class ServerProcess {
     /** Waits until the server answers. */
     Api signedIn(String name, String password) {
         Api api = new Api(address());
-        await().atMost(Duration.ofSeconds(60))
+        await().atMost(Duration.ofSeconds(180))
                 .ignoreExceptionsMatching(e -> e instanceof IOException)
                 .until(() -> {
                     if (!process.isAlive()) {

@@ -2,6 +2,7 @@ package jalon.core.disk;
 
 import java.io.IOException;
 import java.nio.channels.FileChannel;
+import java.nio.file.DirectoryNotEmptyException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
@@ -64,6 +65,17 @@ public final class Disk {
         Files.createDirectories(folder);
         for (Path made : missing) {
             syncNames(made.getParent());
+        }
+    }
+
+    /** @return false when something lies in the folder */
+    public static boolean removeEmpty(Path folder) throws IOException {
+        try {
+            Files.deleteIfExists(folder);
+            syncNames(folder.getParent());
+            return true;
+        } catch (DirectoryNotEmptyException e) {
+            return false;
         }
     }
 

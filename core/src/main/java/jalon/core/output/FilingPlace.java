@@ -131,6 +131,31 @@ public interface FilingPlace {
      */
     InputStream open(String file) throws IOException;
 
+    /**
+     * Takes away what was filed, for good; what lies there and is not that, is left. Done twice it does nothing the second time.
+     *
+     * @param file its path, as {@link #put} gave it
+     * @param sha256 of what was filed, in hex; null where that is not known, and whatever lies there is meant
+     * @throws IOException when the place cannot be asked now, or refuses
+     */
+    default Erasure erase(String file, String sha256) throws IOException {
+        if (!keeps()) {
+            return Erasure.SENT_AWAY;
+        }
+        return switch (Fixity.of(this, file, sha256)) {
+            case GONE -> Erasure.NOT_THERE;
+            case CHANGED -> Erasure.CHANGED;
+            case NOT_KEPT -> Erasure.SENT_AWAY;
+            case SAME -> {
+                remove(file);
+                yield Erasure.ERASED;
+            }
+        };
+    }
+
+    /** Takes a file away that is there, with all its versions, from a place that {@link #keeps} it. */
+    void remove(String file) throws IOException;
+
     /** Where it is, for people who have to look after it. */
     String where();
 }

@@ -1,5 +1,6 @@
 package jalon.core.output;
 
+import jalon.core.disk.Disk;
 import jalon.core.stream.Destination;
 import java.nio.file.Path;
 import java.util.function.Function;
@@ -21,7 +22,13 @@ public record FilingPlaces(Path folders, Path archive, Function<Destination, Fil
     public FilingPlace of(Destination destination) {
         Path folder = folders.resolve(destination.destination());
         return switch (destination.to()) {
-            case FOLDER -> new FolderPlace(folder);
+            case FOLDER ->
+                archive == null
+                        ? new FolderPlace(folder)
+                        : new FolderPlace(
+                                folder,
+                                new Disk(),
+                                new Mount(folder, folders.resolve("." + destination.destination())));
             case ARCHIVE -> new FolderPlace(archive == null ? folder : archive);
             case PLACE -> own.apply(destination);
         };

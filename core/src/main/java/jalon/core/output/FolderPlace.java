@@ -20,14 +20,16 @@ final class FolderPlace implements FilingPlace {
 
     private final Path root;
     private final Disk disk;
+    private final Mount mount;
 
     FolderPlace(Path root) {
-        this(root, new Disk());
+        this(root, new Disk(), Mount.notRemembered(root));
     }
 
-    FolderPlace(Path root, Disk disk) {
+    FolderPlace(Path root, Disk disk, Mount mount) {
         this.root = root;
         this.disk = disk;
+        this.mount = mount;
     }
 
     @Override
@@ -37,11 +39,28 @@ final class FolderPlace implements FilingPlace {
 
     @Override
     public InputStream open(String file) throws IOException {
+        return Files.newInputStream(there(file));
+    }
+
+    private Path there(String file) throws IOException {
+        mount.check();
         Path path = root.resolve(file).normalize();
         if (!path.startsWith(root)) {
             throw new NoSuchFileException(file);
         }
-        return Files.newInputStream(path);
+        return path;
+    }
+
+    /** The folders above it go too, where nothing else lies in them: their names may say what the file's did. */
+    @Override
+    public void remove(String file) throws IOException {
+        Path gone = there(file);
+        Files.deleteIfExists(gone);
+        Path folder = gone.getParent();
+        Disk.syncNames(folder);
+        while (!folder.equals(root) && Disk.removeEmpty(folder)) {
+            folder = folder.getParent();
+        }
     }
 
     /** @param part in the folder where it is going to lie */
@@ -63,6 +82,7 @@ final class FolderPlace implements FilingPlace {
     }
 
     private List<String> lie(Spot spot, List<Ready> files, Remembered remembered) throws IOException {
+        mount.begin();
         Path folder = spot.folder().isEmpty() ? root : root.resolve(spot.folder());
         Disk.makeFolders(folder);
         List<Copied> copies = new ArrayList<>();

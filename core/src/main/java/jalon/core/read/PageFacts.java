@@ -52,6 +52,11 @@ public record PageFacts(
         return new PageFacts(no, file, filePage, sha256, image, List.of(), List.of());
     }
 
+    /** What may stay of a page that is erased: that it was there, and how its image was. */
+    public PageFacts erased() {
+        return new PageFacts(no, "", filePage, sha256, image, List.of(), List.of());
+    }
+
     PageFacts withWords(List<Word> others) {
         return new PageFacts(no, file, filePage, sha256, image, marks, others);
     }

@@ -10,6 +10,8 @@ import jalon.core.stream.StakeRule;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A batch as it stands: what the machine made of the pages and what people decided, together.
@@ -85,6 +87,10 @@ public record BatchView(
             image = image == null ? ImageView.NOTHING : image;
         }
 
+        private PageView unflagged() {
+            return new PageView(no, role, document, by, image, null);
+        }
+
         /** Whether a person has to look at the page's image, or its new scan has not come yet. */
         @JsonProperty("needsEye")
         public boolean needsEye() {
@@ -135,7 +141,11 @@ public record BatchView(
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record GroupView(
-            int no, int page, StakeRule.Opens opens, Evidence evidence, String by, Map<String, FieldValue> fields) {}
+            int no, int page, StakeRule.Opens opens, Evidence evidence, String by, Map<String, FieldValue> fields) {
+        private GroupView emptied() {
+            return new GroupView(no, page, opens, evidence, by, Map.of());
+        }
+    }
 
     /**
      * A place without a stake that a person should look at.
@@ -190,6 +200,13 @@ public record BatchView(
             return new DocumentView(other, pages, separator, group, stake, type, fields);
         }
 
+        private DocumentView emptied() {
+            var plainStake = new StakeView(stake.page(), stake.certainty(), stake.doubtful(), List.of(), stake.by());
+            var plainType = new TypeView(
+                    type.type(), type.variant(), null, type.certainty(), type.doubtful(), List.of(), null, type.by());
+            return new DocumentView(no, pages, separator, group, plainStake, plainType, Map.of());
+        }
+
         /** With its fields judged otherwise. */
         BatchView.DocumentView with(Map<String, FieldValue> judged) {
             return new DocumentView(no, pages, separator, group, stake, type, judged);
@@ -207,6 +224,32 @@ public record BatchView(
                 case SURE, SETTLED -> false;
             };
         }
+    }
+
+    /**
+     * What is left of it when documents of it were erased: where their pages stood, and nothing of what stood on them.
+     *
+     * @param erased numbers of the documents
+     */
+    public BatchView without(Set<Integer> erased) {
+        boolean all = documents.stream().allMatch(d -> erased.contains(d.no()));
+        Set<Integer> groupsLeft = documents.stream()
+                .filter(d -> !erased.contains(d.no()))
+                .map(DocumentView::group)
+                .collect(Collectors.toSet());
+        return new BatchView(
+                pages.stream()
+                        .map(p -> all || p.document() != null && erased.contains(p.document()) ? p.unflagged() : p)
+                        .toList(),
+                documents.stream()
+                        .map(d -> erased.contains(d.no()) ? d.emptied() : d)
+                        .toList(),
+                groups.stream()
+                        .map(g -> groupsLeft.contains(g.no()) ? g : g.emptied())
+                        .toList(),
+                List.of(),
+                all ? List.of() : gaps,
+                counts);
     }
 
     /** Stakes, places without one, types and images a person should look at, open gaps, and counts that differ. */

@@ -9,7 +9,9 @@ public enum DocumentFate {
     /** Every delivery is done or left out, and one is done. */
     FILED,
     /** A person left every delivery of it out. */
-    LEFT_OUT;
+    LEFT_OUT,
+    /** It was filed, and erased when its time was over. */
+    ERASED;
 
     /** @param deliveries of one document; none before filing has begun */
     public static DocumentFate of(Collection<DeliveryState> deliveries) {

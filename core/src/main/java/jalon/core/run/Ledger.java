@@ -4,21 +4,31 @@ import java.util.EnumMap;
 import java.util.Map;
 
 /**
- * The account of every page. Always balanced: received = filed + blank + separator + setAside + unreadable + withdrawn +
- * open. Every page stands in just one of them.
+ * The account of every page. Always balanced: received = filed + erased + blank + separator + setAside + unreadable +
+ * withdrawn + open. Every page stands in just one of them.
  *
  * @param received all pages that came in, those that could not be read among them
  * @param filed in a document all of whose deliveries are done or left out
+ * @param erased in a document that was filed, and erased when its time was over
  * @param unreadable pages that could not be read, whatever became of the batch
  * @param withdrawn pages that would be open, of a batch that was taken out for good
  * @param open in a document that is not filed yet
  */
 public record Ledger(
-        int received, int filed, int blank, int separator, int setAside, int unreadable, int withdrawn, int open) {
+        int received,
+        int filed,
+        int erased,
+        int blank,
+        int separator,
+        int setAside,
+        int unreadable,
+        int withdrawn,
+        int open) {
     public Ledger {
-        if (received != filed + blank + separator + setAside + unreadable + withdrawn + open) {
+        if (received != filed + erased + blank + separator + setAside + unreadable + withdrawn + open) {
             throw new IllegalStateException("the page ledger does not balance: " + received + " received, but " + filed
-                    + " filed, " + blank + " blank, " + separator + " separators, " + setAside + " set aside, "
+                    + " filed, " + erased + " erased, " + blank + " blank, " + separator + " separators, " + setAside
+                    + " set aside, "
                     + unreadable + " not readable, " + withdrawn + " withdrawn and " + open + " open");
         }
     }
@@ -48,6 +58,7 @@ public record Ledger(
         return new Ledger(
                 view.pages().size() + beside.unreadable() + beside.waiting(),
                 pages.getOrDefault(DocumentFate.FILED, 0),
+                pages.getOrDefault(DocumentFate.ERASED, 0),
                 roles.getOrDefault(BatchView.Role.BLANK, 0),
                 roles.getOrDefault(BatchView.Role.SEPARATOR, 0),
                 roles.getOrDefault(BatchView.Role.SET_ASIDE, 0) + pages.getOrDefault(DocumentFate.LEFT_OUT, 0),

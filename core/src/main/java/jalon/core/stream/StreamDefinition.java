@@ -43,7 +43,8 @@ public record StreamDefinition(
     /** For more pages of a document of this type: all of them belong to it, whatever stands on them. */
     public StreamDefinition forMoreOf(String type) {
         DocumentType its = type(type).orElseThrow();
-        var plain = new DocumentType(type, its.title(), its.under(), null, true, its.confidential(), 0.0, null, null);
+        var plain =
+                new DocumentType(type, its.title(), its.under(), null, true, its.confidential(), null, 0.0, null, null);
         return new StreamDefinition(stream, title, language, intake, pages, null, List.of(plain), filing, destinations);
     }
 
@@ -115,6 +116,7 @@ public record StreamDefinition(
      * @param under where it stands in the tree of types: a department, a kind, a sender; the widest first
      * @param otherwise the type of a document that no type's words claim
      * @param confidential whether its documents are only for those who may see what is confidential
+     * @param keep for how long its documents are kept, or null for good
      * @param checkBelow a type less certain than this is shown to a person
      */
     public record DocumentType(
@@ -124,6 +126,7 @@ public record StreamDefinition(
             Words words,
             @JsonProperty("default") boolean otherwise,
             boolean confidential,
+            Retention keep,
             Double checkBelow,
             Layout layout,
             List<Field> fields) {
@@ -137,7 +140,7 @@ public record StreamDefinition(
 
         /** One that is known by nothing and has these fields. */
         public static DocumentType of(String type, String title, List<Field> fields) {
-            return new DocumentType(type, title, null, null, false, false, null, null, fields);
+            return new DocumentType(type, title, null, null, false, false, null, null, null, fields);
         }
 
         public Optional<Field> field(String name) {

@@ -136,6 +136,9 @@ public final class Streams {
             var type = s.types().get(t);
             faults.usedTwice(types, type.type(), "/types/" + t + "/type");
             fields(s, type, "/types/" + t, faults);
+            if (type.keep() != null) {
+                type.keep().examine(type, "/types/" + t + "/keep", faults);
+            }
         }
         Set<String> destinations = new HashSet<>();
         for (int d = 0; d < s.destinations().size(); d++) {

@@ -8,6 +8,7 @@ import jalon.core.Pictures;
 import jalon.core.disk.Disk;
 import jalon.core.page.Encoded;
 import jalon.core.page.Scan;
+import jalon.core.page.Sha256;
 import jalon.core.page.Unread;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
@@ -81,7 +82,8 @@ class FolderPlaceTest {
             }
             Files.createLink(name, file);
         });
-        assertThatThrownBy(() -> put(new FolderPlace(folder, broken), NUMBERED, files, remembered))
+        assertThatThrownBy(() ->
+                        put(new FolderPlace(folder, broken, Mount.notRemembered(folder)), NUMBERED, files, remembered))
                 .hasMessage("power cut");
         // Meanwhile the name that the document would have liked is free.
         Files.delete(folder.resolve("letter.pdf"));
@@ -96,7 +98,7 @@ class FolderPlaceTest {
         var oneName = new Disk((name, file) -> {
             throw new FileSystemException(name.toString(), file.toString(), "Operation not permitted");
         });
-        var place = new FolderPlace(folder, oneName);
+        var place = new FolderPlace(folder, oneName, Mount.notRemembered(folder));
         Files.writeString(folder.resolve("letter.csv"), "somebody else's");
         List<FilingPlace.Ready> files = written(document("PM-4821-K"), WHITE);
         for (int time = 0; time < 2; time++) {
@@ -120,6 +122,38 @@ class FolderPlaceTest {
     }
 
     /** What a database would remember. */
+    @Test
+    void whatIsErasedTakesItsEmptyFoldersAlongAndLeavesWhatIsNotIts() throws Exception {
+        var place = new FolderPlace(folder);
+        Path file = Files.createDirectories(folder.resolve("Owners/Lind")).resolve("letter.pdf");
+        Files.writeString(file, "filed");
+        String filed = Sha256.of(file);
+        assertThat(place.erase("Owners/Lind/letter.pdf", Sha256.of("another"))).isEqualTo(Erasure.CHANGED);
+        assertThat(file).hasContent("filed");
+        assertThat(place.erase("Owners/Lind/letter.pdf", filed)).isEqualTo(Erasure.ERASED);
+        assertThat(folder).isEmptyDirectory();
+        assertThat(place.erase("Owners/Lind/letter.pdf", filed)).isEqualTo(Erasure.NOT_THERE);
+    }
+
+    @Test
+    void aShareThatIsNotMountedIsToldAndNothingIsFiledBelowItsMountPoint() throws Exception {
+        var place = new FolderPlace(folder, new Disk(), new Mount(folder, elsewhere.resolve(".share")));
+        Path file = put(place, NUMBERED, written(document("PM-4821-K"), WHITE), FilingPlace.Remembered.nothing())
+                .get(0);
+        String name = folder.relativize(file).toString();
+        Path away = elsewhere.resolve("away");
+        Files.move(folder, away);
+        Files.createDirectories(folder);
+        assertThatThrownBy(() ->
+                        put(place, NUMBERED, written(document("PM-1111-A"), WHITE), FilingPlace.Remembered.nothing()))
+                .hasMessageContaining("mounted");
+        assertThatThrownBy(() -> place.erase(name, null)).hasMessageContaining("mounted");
+        assertThat(folder).isEmptyDirectory();
+        Files.delete(folder);
+        Files.move(away, folder);
+        assertThat(place.erase(name, null)).isEqualTo(Erasure.ERASED);
+    }
+
     private static final class Remembering implements FilingPlace.Remembered {
         private List<String> files = List.of();
 

@@ -64,7 +64,7 @@ class BatchRunTest {
         assertThat(first.fields().get("written").value()).isEqualTo("2026-04-03");
         assertThat(view.documents().get(1).separator()).isEqualTo(3);
         assertThat(view.documents().get(1).type().doubtful()).isFalse();
-        assertThat(ledger(view)).isEqualTo(new Ledger(4, 0, 0, 1, 0, 0, 0, 3));
+        assertThat(ledger(view)).isEqualTo(new Ledger(4, 0, 0, 0, 1, 0, 0, 0, 3));
     }
 
     @Test
@@ -219,7 +219,7 @@ class BatchRunTest {
         assertThat(d.fields().get("vessel").state()).isEqualTo(FieldValue.State.SETTLED);
         assertThat(d.fields().get("vessel").by()).isEqualTo("T. Vane");
         assertThat(d.fields().get("owner").value()).isEqualTo("Ines Vane");
-        assertThat(ledger(view)).isEqualTo(new Ledger(3, 0, 0, 0, 1, 0, 0, 2));
+        assertThat(ledger(view)).isEqualTo(new Ledger(3, 0, 0, 0, 0, 1, 0, 0, 2));
         assertThat(view.pages().get(0).role()).isEqualTo(BatchView.Role.SET_ASIDE);
     }
 
@@ -316,7 +316,7 @@ class BatchRunTest {
         assertThat(view.counts()).isEqualTo(new BatchView.Counts(3, 2, 1, 1, null, null));
         assertThat(view.cutDoubts()).isEqualTo(1);
         assertThat(view.documents()).hasSize(1);
-        assertThat(ledger(view)).isEqualTo(new Ledger(3, 0, 0, 1, 0, 0, 0, 2));
+        assertThat(ledger(view)).isEqualTo(new Ledger(3, 0, 0, 0, 1, 0, 0, 0, 2));
         BatchView accepted = index(pages, new Decision.AcceptCounts("one sheet was an envelope"));
         assertThat(accepted.cutDoubts()).isZero();
         assertThat(accepted.counts().acceptedBy()).isEqualTo("T. Vane");
@@ -349,11 +349,11 @@ class BatchRunTest {
                 page(5, "end")));
         var fates = Map.of(1, DocumentFate.FILED, 2, DocumentFate.LEFT_OUT);
         assertThat(Ledger.of(view, new Ledger.Beside(2, 0, false, fates)))
-                .isEqualTo(new Ledger(7, 2, 0, 1, 1, 2, 0, 1));
+                .isEqualTo(new Ledger(7, 2, 0, 0, 1, 1, 2, 0, 1));
         assertThat(Ledger.of(view, new Ledger.Beside(1, 3, true, Map.of())))
                 .as("withdrawn while three pages wait to be read")
-                .isEqualTo(new Ledger(9, 0, 0, 1, 0, 1, 7, 0));
-        assertThatThrownBy(() -> new Ledger(3, 1, 0, 0, 0, 0, 0, 1)).hasMessageContaining("does not balance");
+                .isEqualTo(new Ledger(9, 0, 0, 0, 1, 0, 1, 7, 0));
+        assertThatThrownBy(() -> new Ledger(3, 1, 0, 0, 0, 0, 0, 0, 1)).hasMessageContaining("does not balance");
     }
 
     @Test

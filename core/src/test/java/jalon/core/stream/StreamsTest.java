@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,6 +37,23 @@ class StreamsTest {
                         "{\"jalon\":1,\"stream\":\"x\",\"title\":\"X\",\"types\":[{\"type\":\"a\"}],\"cut\":{\"rules\":["
                                 + rule + "]}}"));
         assertThat(fault.faults()).anyMatch(f -> f.pointer().equals(pointer));
+    }
+
+    @Test
+    void aTypeIsKeptForSoLongFromADateOrFromItsFiling() {
+        LocalDate filed = LocalDate.of(2026, 11, 28);
+        var dated = new Retention("ended", 10, 0, Retention.Ends.YEAR_END);
+        assertThat(dated.of(Map.of("ended", "2016-03-01"), filed))
+                .isEqualTo(new Retention.Kept("ended", LocalDate.of(2016, 3, 1), LocalDate.of(2026, 12, 31)));
+        assertThat(dated.of(Map.of("ended", "2016-03-01; 2017-02-01"), filed).last())
+                .as("the latest of several")
+                .isEqualTo(LocalDate.of(2027, 12, 31));
+        assertThat(dated.of(Map.of("ended", "unknown"), filed))
+                .isEqualTo(new Retention.Kept(null, filed, LocalDate.of(2036, 12, 31)));
+        var month = new Retention(null, 0, 1, null).of(Map.of(), LocalDate.of(2026, 1, 31));
+        assertThat(month.last()).isEqualTo(LocalDate.of(2026, 2, 28));
+        assertThat(month.isOver(LocalDate.of(2026, 2, 28))).isFalse();
+        assertThat(month.isOver(LocalDate.of(2026, 3, 1))).isTrue();
     }
 
     @Test

@@ -1,6 +1,7 @@
 package jalon.server.api;
 
 import jalon.core.image.Repair;
+import jalon.server.Problem;
 import jalon.server.archive.Archive;
 import jalon.server.archive.ArchiveSearch;
 import jalon.server.archive.DocumentBundle;
@@ -16,6 +17,7 @@ import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import jalon.server.picture.PageRenditions;
 import jalon.server.register.FiledVersions;
+import jalon.server.retention.DueDocuments;
 import java.nio.file.Path;
 import java.security.Principal;
 import java.util.List;
@@ -51,6 +53,7 @@ class ArchiveApi {
     private final Receiving receiving;
     private final Corrections corrections;
     private final DocumentStory story;
+    private final DueDocuments due;
     private final ActivityLog log;
     private final DocumentLog documentLog;
 
@@ -65,6 +68,7 @@ class ArchiveApi {
             Receiving receiving,
             Corrections corrections,
             DocumentStory story,
+            DueDocuments due,
             ActivityLog log,
             DocumentLog documentLog) {
         this.documentLog = documentLog;
@@ -75,6 +79,7 @@ class ArchiveApi {
         this.receiving = receiving;
         this.corrections = corrections;
         this.story = story;
+        this.due = due;
         this.archive = archive;
         this.batches = batches;
         this.versions = versions;
@@ -182,6 +187,13 @@ class ArchiveApi {
     @GetMapping("/{id}/story")
     DocumentStory.Story archivedDocumentStory(@PathVariable long id, Principal who) {
         return story.of(archive.cameFrom(id, who.getName()));
+    }
+
+    /** For how long it is kept, and what holds it; for those who work on batches. */
+    @GetMapping("/{id}/kept")
+    DueDocuments.DueDocument archivedDocumentKept(@PathVariable long id, Principal who) {
+        return due.of(archive.cameFrom(id, who.getName()).document())
+                .orElseThrow(() -> Problem.NO_SUCH_DOCUMENT.with());
     }
 
     @GetMapping("/{id}/pages/{page}/text")

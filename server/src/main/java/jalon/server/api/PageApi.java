@@ -5,7 +5,9 @@ import jalon.core.page.Word;
 import jalon.core.read.PageFacts;
 import jalon.core.text.Model;
 import jalon.server.Problem;
+import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.batch.ReceivedOriginals;
 import jalon.server.picture.PageRenditions;
 import jalon.server.picture.PageZones;
 import jalon.server.picture.Recipes;
@@ -31,11 +33,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/batches")
 class PageApi {
     private final Batches batches;
+    private final ReceivedOriginals originals;
     private final PageRenditions renditions;
     private final PageZones zones;
 
-    PageApi(Batches batches, PageRenditions renditions, PageZones zones) {
+    PageApi(Batches batches, ReceivedOriginals originals, PageRenditions renditions, PageZones zones) {
         this.batches = batches;
+        this.originals = originals;
         this.renditions = renditions;
         this.zones = zones;
     }
@@ -49,7 +53,7 @@ class PageApi {
     /** The picture of a page that may not be read yet, as it was received. */
     @GetMapping("/{no}/arriving/{page}/picture")
     ResponseEntity<Resource> arrivingPicture(@PathVariable String no, @PathVariable int page) {
-        return picture(batches.received(batches.get(no), page)
+        return picture(batches.received(there(no, page), page)
                 .map(r -> renditions.picture(r.no(), r.sha256(), r.filePage(), 0, 200))
                 .orElseThrow(() -> Problem.NO_SUCH_PAGE.with(no, page)));
     }
@@ -94,10 +98,19 @@ class PageApi {
     }
 
     private PageFacts facts(String no, int page) {
-        PageFacts facts = batches.facts(batches.get(no)).get(page);
+        PageFacts facts = batches.facts(there(no, page)).get(page);
         if (facts == null) {
             throw Problem.NO_READABLE_PAGE.with(no, page);
         }
         return facts;
+    }
+
+    /** The batch of a page that is not erased. */
+    private Batch there(String no, int page) {
+        Batch batch = batches.get(no);
+        if (originals.isErased(batch, page)) {
+            throw Problem.PAGE_ERASED.with(page);
+        }
+        return batch;
     }
 }

@@ -45,6 +45,9 @@ public class ArchiveIndex implements SmartLifecycle {
     /** After this a change with a lower number can no longer come. */
     private static final Duration SETTLED = Duration.ofMinutes(10);
 
+    /** Writing a large index anew takes a while: what is erased meanwhile goes together. */
+    private static final Duration BETWEEN_PURGES = Duration.ofHours(1);
+
     private final ArchiveRows rows;
     private final StreamLibrary streams;
     private final Times times;
@@ -57,6 +60,7 @@ public class ArchiveIndex implements SmartLifecycle {
     private SearchIndex index;
     private long settled;
     private int unkept;
+    private Instant nextPurge = Instant.MIN;
     private volatile long behind;
     private ScheduledExecutorService clock;
 
@@ -144,6 +148,20 @@ public class ArchiveIndex implements SmartLifecycle {
         }
     }
 
+    /** What is erased is gone from the index's files within the hour. */
+    private void purge() {
+        Instant now = times.now();
+        if (!index.isToBePurged() || now.isBefore(nextPurge)) {
+            return;
+        }
+        try {
+            index.purge(settled);
+            nextPurge = now.plus(BETWEEN_PURGES);
+        } catch (IOException e) {
+            throw new UncheckedIOException("the search index in " + folder + " could not be written anew", e);
+        }
+    }
+
     private void settle(Instant before) {
         for (Iterator<Map.Entry<Long, Instant>> all = unsettled.entrySet().iterator(); all.hasNext(); ) {
             Map.Entry<Long, Instant> change = all.next();
@@ -188,7 +206,7 @@ public class ArchiveIndex implements SmartLifecycle {
             if (found.containsKey(id)) {
                 index.put(found.get(id));
             } else {
-                index.remove(id);
+                index.erase(id);
             }
         }
         index.refresh();
@@ -212,6 +230,7 @@ public class ArchiveIndex implements SmartLifecycle {
             while (takeInSome() && !Thread.currentThread().isInterrupted()) {
                 LOG.debug("{} documents to be taken in", behind);
             }
+            purge();
         } catch (RuntimeException e) {
             LOG.warn("what was filed was not taken into the search index and will be: {}", e.toString());
         }

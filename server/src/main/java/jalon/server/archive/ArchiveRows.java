@@ -89,6 +89,15 @@ interface ArchiveRows {
     @Delete("delete from archived_text where document_id = #{id}")
     void clearText(long id);
 
+    @Delete("delete from archived_version where document_id = #{id}")
+    void clearVersions(long id);
+
+    @Delete("delete from archive_seen where document_id = #{id}")
+    void clearSeen(long id);
+
+    @Delete("delete from archived_document where id = #{id}")
+    void remove(long id);
+
     @Select("select document_id, version, pages, path, filed_by as filed_by, filed_at as filed_at"
             + " from archived_version where document_id = #{id} order by version desc")
     @ResultMap("version")

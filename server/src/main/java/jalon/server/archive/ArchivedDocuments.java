@@ -3,6 +3,7 @@ package jalon.server.archive;
 import jalon.core.output.FiledDocument;
 import jalon.core.read.Line;
 import jalon.server.NewId;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
@@ -27,6 +28,11 @@ public class ArchivedDocuments {
     /** The document that was filed first as this one of a batch. */
     public Optional<Long> of(long batch, int document) {
         return rows.of(batch, document);
+    }
+
+    /** The document that one here was filed first as. */
+    public Batch.Continued filedAs(long id) {
+        return rows.find(id).orElseThrow(() -> Problem.NO_SUCH_DOCUMENT.with()).firstFiled();
     }
 
     /**
@@ -79,6 +85,18 @@ public class ArchivedDocuments {
         rows.clearFields(id);
         rows.clearText(id);
         return Optional.of(id);
+    }
+
+    /** Nobody finds or opens it any more, and nothing says who did; its files are not the archive's to erase. */
+    public void remove(long batch, int document) {
+        rows.of(batch, document).ifPresent(id -> {
+            rows.clearFields(id);
+            rows.clearText(id);
+            rows.clearVersions(id);
+            rows.clearSeen(id);
+            rows.remove(id);
+            rows.changed(id, times.now());
+        });
     }
 
     private void fill(long id, FiledDocument document) {

@@ -1,6 +1,7 @@
 package jalon.server.batch;
 
 import jalon.server.NewId;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
@@ -14,13 +15,15 @@ import org.springframework.stereotype.Component;
 @Component
 class BatchPages {
     private final BatchRows rows;
+    private final KeptFiles files;
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
     private final Times times;
 
-    BatchPages(BatchRows rows, WorkQueue work, ActivityLog log, Events events, Times times) {
+    BatchPages(BatchRows rows, KeptFiles files, WorkQueue work, ActivityLog log, Events events, Times times) {
         this.rows = rows;
+        this.files = files;
         this.work = work;
         this.log = log;
         this.events = events;
@@ -48,6 +51,10 @@ class BatchPages {
         var file = new BatchRows.FileRow(
                 0, batch.id(), kept.name(), kept.stored(), opened.pages(), opened.rejected(), origin);
         rows.addFile(made, file, times.now());
+        if (!files.isThere(kept.stored())) {
+            // It was kept for another batch whose documents were erased just now. Nothing is acknowledged yet.
+            throw Problem.CAME_WHILE_ERASED.with(kept.name());
+        }
         return new Recorded(kept.received(), add(batch, made.getId(), opened.pages(), sheet));
     }
 

@@ -73,8 +73,11 @@ public class Batches {
     private final Cache<Long, StreamDefinition> continuing =
             Caffeine.newBuilder().maximumSize(1_000).build();
 
-    private final Cache<Long, BatchView> filed =
+    /** By batch and revision: what is erased of a filed batch is a new one, on whichever server. */
+    private final Cache<FiledKey, BatchView> filed =
             Caffeine.newBuilder().maximumSize(100).build();
+
+    private record FiledKey(long batch, int revision) {}
 
     private final Cache<String, String> names = Caffeine.newBuilder()
             .maximumSize(1_000)
@@ -218,7 +221,10 @@ public class Batches {
     }
 
     private Optional<BatchView> filedThen(Batch batch) {
-        return batch.filed() ? Optional.ofNullable(filed.get(batch.id(), this::filedView)) : Optional.empty();
+        return batch.filed()
+                ? Optional.ofNullable(
+                        filed.get(new FiledKey(batch.id(), batch.course().revision()), key -> filedView(key.batch())))
+                : Optional.empty();
     }
 
     private BatchView view(Batch batch, Map<Integer, PageFacts> facts, boolean fields) {

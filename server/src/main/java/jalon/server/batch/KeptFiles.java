@@ -9,6 +9,7 @@ import jalon.server.Problem;
 import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Files;
 import org.springframework.stereotype.Component;
 
 /** Files that came in, stored as they are and looked at for how many pages they have. */
@@ -46,6 +47,11 @@ class KeptFiles {
         } catch (IOException e) {
             throw Problem.NOT_STORED.with(shown, e.getMessage());
         }
+    }
+
+    /** Whether its bytes still lie in the store; they are not looked at. */
+    boolean isThere(FileStore.Stored file) {
+        return Files.exists(store.path(file.sha256()));
     }
 
     Opened open(FileStore.Stored file) {

@@ -29,6 +29,9 @@ public interface WorkQueue {
     /** Look whether a batch's files still lie where they were filed. */
     void checkFiled(long batchId);
 
+    /** Erase what lies together with a document, as a supervisor said; once more where not all of it could be before. */
+    void erase(long keptId);
+
     /** Carry out one delivery now, though it may wait for a later try. */
     void deliver(long deliveryId);
 

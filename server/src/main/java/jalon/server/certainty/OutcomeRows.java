@@ -6,6 +6,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface OutcomeRows {
@@ -34,6 +35,9 @@ interface OutcomeRows {
             @Param("stream") String stream,
             @Param("day") LocalDate day,
             @Param("rows") List<Row> rows);
+
+    @Update("update field_outcome set value = null where batch_id = #{batch} and document = #{document}")
+    void forgetValues(long batch, int document);
 
     record Seen(
             String type,

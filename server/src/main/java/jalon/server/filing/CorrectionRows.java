@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface CorrectionRows {
@@ -23,6 +24,11 @@ interface CorrectionRows {
     @Select("select batch_id, document_no, correction, fields, why, who, at from document_correction"
             + " where batch_id = #{batchId} and document_no = #{document} and correction = #{correction}")
     Optional<Row> find(long batchId, int document, int correction);
+
+    /** That there were corrections stays, with who made them and when. */
+    @Update("update document_correction set fields = '{}', why = '' where batch_id = #{batchId}"
+            + " and document_no = #{document}")
+    void erase(long batchId, int document);
 
     @Select("select batch_id, document_no, correction, fields, why, who, at from document_correction"
             + " where batch_id = #{batchId} and document_no = #{document} order by correction")

@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -42,6 +43,7 @@ public class Corrections {
     private final WorkQueue work;
     private final ActivityLog log;
     private final Events events;
+    private final ApplicationEventPublisher told;
     private final Times times;
 
     Corrections(
@@ -54,6 +56,7 @@ public class Corrections {
             WorkQueue work,
             ActivityLog log,
             Events events,
+            ApplicationEventPublisher told,
             Times times) {
         this.rows = rows;
         this.deliveries = deliveries;
@@ -64,6 +67,7 @@ public class Corrections {
         this.work = work;
         this.log = log;
         this.events = events;
+        this.told = told;
         this.times = times;
     }
 
@@ -96,6 +100,7 @@ public class Corrections {
                 document.batch(),
                 Act.CORRECTED.with(document.document(), String.join(", ", values.keySet()), reason));
         events.changed(batch.no());
+        told.publishEvent(new ValuesCorrected(batch.id()));
         return corrected;
     }
 

@@ -1,5 +1,6 @@
 package jalon.server.filing;
 
+import jalon.core.output.Erasure;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.Fixity;
 import jalon.core.run.DeliveryState;
@@ -10,6 +11,7 @@ import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -41,6 +43,7 @@ interface DeliveryRows {
      * @param path where it lies, or is about to lie, below the destination; null before it has a name there
      * @param identifier that it has there, or null
      * @param checked whether it still was what was filed when that was looked at last, or null
+     * @param erased what became of it when its document was erased, or null
      */
     record FileRow(
             long deliveryId,
@@ -50,7 +53,8 @@ interface DeliveryRows {
             String path,
             String identifier,
             Fixity checked,
-            Instant checkedAt) {}
+            Instant checkedAt,
+            Erasure erased) {}
 
     /** @param taken what is done when its name is taken, as a person said; null: as the stream says */
     record Spot(String destination, String folder, String name, Destination.Taken taken) {
@@ -121,12 +125,12 @@ interface DeliveryRows {
     void freeName(long id);
 
     @Select(
-            "select f.delivery_id, f.format, f.sha256, f.bytes, f.path, f.identifier, f.checked, f.checked_at from delivery_file f"
+            "select f.delivery_id, f.format, f.sha256, f.bytes, f.path, f.identifier, f.checked, f.checked_at, f.erased from delivery_file f"
                     + " join delivery d on d.id = f.delivery_id where d.batch_id = #{batchId} order by f.delivery_id, f.format desc")
     List<FileRow> filesOfBatch(long batchId);
 
     @Select(
-            "select delivery_id, format, sha256, bytes, path, identifier, checked, checked_at from delivery_file where delivery_id = #{id}")
+            "select delivery_id, format, sha256, bytes, path, identifier, checked, checked_at, erased from delivery_file where delivery_id = #{id}")
     List<FileRow> files(long id);
 
     /** What the file is; one written anew takes the place of what was written before. */
@@ -189,6 +193,24 @@ interface DeliveryRows {
 
     @Select(FILED + "f.checked in ('changed', 'gone') order by f.checked_at desc limit 1000")
     List<Filed> troubles();
+
+    /** It is not looked at any more. */
+    @Update("update delivery_file set erased = #{became}, checked = null, checked_at = #{now}"
+            + " where delivery_id = #{id} and format = #{format}")
+    void erased(long id, Destination.Format format, Erasure became, Instant now);
+
+    /** Names say what stood in the document. What was filed, and that it is gone, stays. */
+    @Update("update delivery set folder = '', name = '' where batch_id = #{batchId} and document_no = #{document}")
+    void eraseNames(long batchId, int document);
+
+    @Update("update delivery_file f join delivery d on d.id = f.delivery_id set f.path = null, f.identifier = null"
+            + " where d.batch_id = #{batchId} and d.document_no = #{document}")
+    void erasePaths(long batchId, int document);
+
+    /** Documents of a batch that are erased: nothing says any more where they lay. */
+    @Select("select distinct d.document_no from delivery d join delivery_file f on f.delivery_id = d.id"
+            + " where d.batch_id = #{batchId} and f.erased is not null and f.path is null")
+    Set<Integer> erasedOf(long batchId);
 
     @Delete("delete from delivery_file where delivery_id = #{id}")
     void forgetFiles(long id);

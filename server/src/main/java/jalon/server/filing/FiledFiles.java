@@ -41,6 +41,9 @@ public class FiledFiles {
                     Destination destination =
                             stream.destination(delivery.spot().destination()).orElseThrow();
                     boolean keeps = file.checked() != Fixity.NOT_KEPT;
+                    if (keeps && file.erased() != null) {
+                        throw Problem.DOCUMENT_ERASED.with(document, batch.no());
+                    }
                     if (keeps && Words.name(file.format()).equals(format)) {
                         return open(destination, file.path());
                     }

@@ -1,6 +1,7 @@
 package jalon.server.filing;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import jalon.core.output.Erasure;
 import jalon.core.output.Fixity;
 import jalon.core.output.OutputFormat;
 import jalon.core.run.BatchView;
@@ -24,6 +25,8 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -59,6 +62,7 @@ public class FilingPlan {
      * @param id null while it is only about to be
      * @param path where it will lie or lies, below the destination
      * @param checked null where nothing lies yet
+     * @param erased what became of its files when the document was erased, or null
      */
     public record DeskDelivery(
             Long id,
@@ -68,6 +72,7 @@ public class FilingPlan {
             String path,
             DeliveryState state,
             Checked checked,
+            Erasure erased,
             @JsonUnwrapped Tries history) {}
 
     /** Whether the files still were what was filed when that was looked at last, the worst of them. */
@@ -113,6 +118,7 @@ public class FilingPlan {
                         p.path(),
                         p.isLeftOut() ? DeliveryState.LEFT_OUT : DeliveryState.PLANNED,
                         null,
+                        null,
                         FilingWishes.of(p, wished)
                                 .map(this::wished)
                                 .orElse(p.isLeftOut() ? notThere(p) : tries(plan))));
@@ -156,7 +162,9 @@ public class FilingPlan {
     private DeskDelivery shown(DeliveryRows.DeliveryRow r, List<DeliveryRows.FileRow> files, StreamDefinition stream) {
         DeliveryRows.Spot spot = r.spot();
         DeliveryRows.Course course = r.course();
-        String path = r.state() == DeliveryState.DONE && !files.isEmpty()
+        String path = r.state() == DeliveryState.DONE
+                        && !files.isEmpty()
+                        && files.get(0).path() != null
                 ? OutputFormat.withoutEnding(files.get(0).path())
                 : spot.path();
         return new DeskDelivery(
@@ -167,6 +175,11 @@ public class FilingPlan {
                 path,
                 r.state(),
                 r.state() == DeliveryState.DONE ? Checked.of(files) : null,
+                files.stream()
+                        .map(DeliveryRows.FileRow::erased)
+                        .filter(Objects::nonNull)
+                        .max(Comparator.naturalOrder())
+                        .orElse(null),
                 new Tries(
                         course.reason(),
                         course.tries(),
@@ -179,6 +192,7 @@ public class FilingPlan {
     /** The page ledger of a batch as it stands now. */
     public Ledger ledger(Batch batch, BatchView view) {
         Map<Integer, List<DeliveryState>> states = new LinkedHashMap<>();
+        Set<Integer> erased = rows.erasedOf(batch.id());
         for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
             if (r.correction() == 0) {
                 states.computeIfAbsent(r.documentNo(), d -> new ArrayList<>()).add(r.state());
@@ -186,6 +200,7 @@ public class FilingPlan {
         }
         Map<Integer, DocumentFate> fates = new LinkedHashMap<>();
         states.forEach((document, its) -> fates.put(document, DocumentFate.of(its)));
+        erased.forEach(document -> fates.put(document, DocumentFate.ERASED));
         int unreadable =
                 (int) notRead.of(batch).stream().filter(r -> r.page() != null).count();
         return Ledger.of(view, new Ledger.Beside(unreadable, marks.waiting(batch.id()), batch.withdrawn(), fates));
@@ -208,7 +223,8 @@ public class FilingPlan {
         Map<Long, List<DeliveryRows.FileRow>> files = files(batch);
         for (DeliveryRows.DeliveryRow r : rows.ofBatch(batch.id())) {
             if (r.state() == DeliveryState.DONE) {
-                files.getOrDefault(r.id(), List.of())
+                files.getOrDefault(r.id(), List.of()).stream()
+                        .filter(f -> f.path() != null)
                         .forEach(f -> deliveries
                                 .computeIfAbsent(r.documentNo(), d -> new ArrayList<>())
                                 .add(new Report.Delivery(

@@ -126,6 +126,7 @@ public class FilingReports {
 
     private static String words(Ledger l) {
         List<String> parts = new ArrayList<>(List.of(l.filed() + " filed"));
+        add(parts, l.erased(), "erased");
         add(parts, l.blank(), "blank");
         add(parts, l.separator(), "separators");
         add(parts, l.setAside(), "set aside");

@@ -47,9 +47,10 @@ class GoingOn {
      */
     record There(DeliveryRows.DeliveryRow first, DeliveryRows.DeliveryRow newest, String folder, String name) {}
 
-    /** Empty where it was not filed there, or was left out. */
+    /** Empty where it was not filed there, was left out, or is erased. */
     Optional<There> there(Batch.Continued document, Destination destination) {
         return rows.at(document.batch(), document.document(), destination.destination())
+                .filter(first -> rows.files(first.id()).stream().allMatch(f -> f.erased() == null))
                 .map(first -> {
                     String path = path(first(first));
                     int slash = path.lastIndexOf('/');

@@ -21,6 +21,9 @@ interface WishRows {
                     + " path = values(path), left_out = values(left_out), who = values(who)")
     void save(long batchId, Row wish);
 
+    @Delete("delete from filing_wish where batch_id = #{batchId} and page = #{page}")
+    void erase(long batchId, int page);
+
     @Delete("delete from filing_wish where batch_id = #{batchId} and page = #{page} and destination = #{destination}")
     void remove(long batchId, int page, String destination);
 }

@@ -63,6 +63,9 @@ interface SampleRows {
     @Update("update sample set picture = (id = #{id}) where stream = #{stream} and type = #{type}")
     void picture(String stream, String type, long id);
 
+    @Delete("delete from sample where batch_id = #{batchId} and first_page = #{firstPage}")
+    void erase(long batchId, int firstPage);
+
     /** Those that nothing is recognised by any more; the newest are kept to be looked at. */
     @Delete(
             "delete from sample where stream = #{stream} and standing in ('spare', 'refused', 'takenOut') and id <= #{upTo}"

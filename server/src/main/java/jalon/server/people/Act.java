@@ -137,6 +137,19 @@ public enum Act {
     @JsonProperty("deliveryLeftOut")
     DELIVERY_LEFT_OUT("destination", "document"),
 
+    @JsonProperty("beganHold")
+    BEGAN_HOLD("hold", "why"),
+    @JsonProperty("heldDocument")
+    HELD_DOCUMENT("document", "hold"),
+    @JsonProperty("endedHold")
+    ENDED_HOLD("hold", "why"),
+    @JsonProperty("askedToErase")
+    ASKED_TO_ERASE("document", "why"),
+    @JsonProperty("erased")
+    ERASED("document", "files"),
+    @JsonProperty("leftUnerased")
+    LEFT_UNERASED("document", "why"),
+
     @JsonProperty("savedStream")
     SAVED_STREAM("stream", "version"),
     @JsonProperty("learned")

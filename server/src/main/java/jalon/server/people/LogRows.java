@@ -6,6 +6,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface LogRows {
@@ -29,6 +30,18 @@ interface LogRows {
             "select id, batch_id, at, who, step, code, parts, because, concat_ws(' ', act, detail) as words from log_entry where batch_id = #{batchId}"
                     + " order by id desc limit 500")
     List<Row> ofBatch(long batchId);
+
+    record PartsRow(long id, String parts) {}
+
+    @Select("select id, parts from log_entry where batch_id = #{batchId} and code is not null")
+    List<PartsRow> partsOfBatch(long batchId);
+
+    @Update("update log_entry set parts = #{parts} where id = #{id}")
+    void say(long id, String parts);
+
+    /** Entries from before there were codes had all in words. */
+    @Update("update log_entry set detail = '' where batch_id = #{batchId} and code is null")
+    void forgetWords(long batchId);
 
     @Select({
         "<script>",

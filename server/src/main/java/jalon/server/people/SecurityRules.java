@@ -66,7 +66,8 @@ class SecurityRules {
                 .authenticated()
                 .requestMatchers("/api/archive/*/seen")
                 .hasRole(SUPERVISOR)
-                .requestMatchers("/api/archive/*/story", "/api/archive/*/pages", "/api/archive/*/values")
+                .requestMatchers(
+                        "/api/archive/*/story", "/api/archive/*/kept", "/api/archive/*/pages", "/api/archive/*/values")
                 .hasAnyRole(OPERATOR, SUPERVISOR)
                 .requestMatchers("/api/archive/**")
                 .hasAnyRole(READER, OPERATOR, SUPERVISOR)
@@ -84,6 +85,7 @@ class SecurityRules {
                         "/api/rights/**",
                         "/api/log",
                         "/api/day",
+                        "/api/retention/**",
                         "/api/sign-in-waits/**",
                         "/api/batches/*/withdraw",
                         "/api/batches/*/types")

@@ -13,6 +13,7 @@ import jalon.server.Problem;
 import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -144,6 +145,19 @@ public class PageRenditions {
             worker.ask(new MakePictures(received, page.filePage(), usual));
         } catch (WorkFailed | UnreadableFile e) {
             // They are made when they are asked for, or it is said then why they cannot be.
+        }
+    }
+
+    /** Throws away all pictures of a received file. */
+    public void erase(String sha256) throws IOException {
+        Path folder = root.resolve(sha256.substring(0, 2));
+        if (!Files.isDirectory(folder)) {
+            return;
+        }
+        try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, sha256 + "-*")) {
+            for (Path file : all) {
+                Files.deleteIfExists(file);
+            }
         }
     }
 

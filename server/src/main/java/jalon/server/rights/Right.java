@@ -23,7 +23,7 @@ public enum Right {
     INDEX(Role.OPERATOR, Role.SUPERVISOR),
     @JsonProperty("file")
     FILE(Role.OPERATOR, Role.SUPERVISOR),
-    /** Withdrawing batches. */
+    /** Withdrawing batches, and erasing documents whose time is over. */
     @JsonProperty("erase")
     ERASE(Role.SUPERVISOR);
 

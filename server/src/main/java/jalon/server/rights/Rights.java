@@ -74,6 +74,11 @@ public class Rights {
         refuseUnless(may(signIn, right, stream));
     }
 
+    /** @throws jalon.server.NotPossible when somebody has not this right over the documents of a type */
+    public void require(String signIn, Right right, String stream, String type) {
+        refuseUnless(may(signIn, right, stream, type));
+    }
+
     private static void refuseUnless(boolean may) {
         if (!may) {
             throw Problem.NOT_YOUR_RIGHT.with();

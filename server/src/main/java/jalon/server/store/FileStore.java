@@ -29,6 +29,12 @@ public interface FileStore {
     /** Whether exactly these bytes lie in the store: they are looked at again. */
     boolean holds(String sha256) throws IOException;
 
+    /**
+     * Takes a file away for good; nothing happens when it is not there. Whoever asks has seen to it that nobody needs it, and
+     * that nobody can come to need it at this moment.
+     */
+    void erase(String sha256) throws IOException;
+
     /** A readable copy of a kept file, not to be written to. */
     Path path(String sha256);
 }

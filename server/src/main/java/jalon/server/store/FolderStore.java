@@ -92,6 +92,14 @@ class FolderStore implements FileStore {
     }
 
     @Override
+    public void erase(String sha256) throws IOException {
+        Path kept = path(sha256);
+        if (Files.deleteIfExists(kept)) {
+            Disk.syncNames(kept.getParent());
+        }
+    }
+
+    @Override
     public Path path(String sha256) {
         return root.resolve(sha256.substring(0, 2)).resolve(sha256.substring(2));
     }

@@ -24,6 +24,7 @@ final class SchedulerQueue implements WorkQueue {
     static final String FILE = "file-batch";
     static final String REPORT = "report-filed";
     static final String CHECK_FILED = "check-filed-batch";
+    static final String ERASE = "erase";
     static final String DELIVER = "deliver";
 
     /** Small enough that two workers share a short file, large enough that opening it costs little. */
@@ -111,20 +112,25 @@ final class SchedulerQueue implements WorkQueue {
     }
 
     @Override
+    public void erase(long keptId) {
+        broughtForward(ERASE, keptId, Priority.LOW);
+    }
+
+    @Override
     public void deliver(long deliveryId) {
-        if (!broughtForward(deliveryId)) {
+        if (!broughtForward(DELIVER, deliveryId, Priority.HIGH)) {
             throw Problem.BEING_DELIVERED.with();
         }
     }
 
     @Override
     public void wake(long deliveryId) {
-        broughtForward(deliveryId);
+        broughtForward(DELIVER, deliveryId, Priority.HIGH);
     }
 
     /** @return false when it is being carried out at this moment */
-    private boolean broughtForward(long deliveryId) {
-        SchedulableInstance<Id> task = now(DELIVER, Long.toString(deliveryId), new Id(deliveryId), Priority.HIGH);
+    private boolean broughtForward(String what, long id, int priority) {
+        SchedulableInstance<Id> task = now(what, Long.toString(id), new Id(id), priority);
         try {
             return client.scheduleIfNotExists(task) || client.reschedule(task.getTaskInstance(), times.now());
         } catch (TaskInstanceCurrentlyExecutingException e) {

@@ -18,6 +18,7 @@ import jalon.server.filing.FilingDesk;
 import jalon.server.filing.FilingReports;
 import jalon.server.learning.Lessons;
 import jalon.server.live.RecurringWork;
+import jalon.server.retention.EraseWork;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
@@ -73,6 +74,7 @@ class SchedulerSetup {
             ObjectProvider<DeliverWork> deliver,
             ObjectProvider<FiledCheck> checked,
             ObjectProvider<FilingReports> reports,
+            ObjectProvider<EraseWork> erasing,
             List<RecurringWork> recurring,
             SchedulerQueue queue,
             Times times) {
@@ -128,12 +130,16 @@ class SchedulerSetup {
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
                         reports.getObject().send(task.getData().id()));
+        Task<SchedulerQueue.Id> erase = Tasks.oneTime(SchedulerQueue.ERASE, SchedulerQueue.Id.class)
+                .onFailure(SchedulerQueue.growing())
+                .execute((task, context) ->
+                        erasing.getObject().erase(task.getData().id()));
         List<RecurringTask<Void>> again =
                 recurring.stream().map(SchedulerSetup::task).toList();
         Scheduler scheduler = configured(
                 database,
                 settings.reading().workers(),
-                List.of(readPages, advance, learn, file, delivery, checkFiled, report),
+                List.of(readPages, advance, learn, file, delivery, checkFiled, report, erase),
                 again,
                 times.clock());
         return new Running(scheduler, settings.isWorker());

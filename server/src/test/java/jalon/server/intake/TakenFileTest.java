@@ -30,6 +30,11 @@ class TakenFileTest {
         }
 
         @Override
+        public void erase(String sha256) {
+            throw new UnsupportedOperationException();
+        }
+
+        @Override
         public Path path(String sha256) {
             throw new UnsupportedOperationException();
         }

@@ -17,6 +17,11 @@ record OneFileStore(Path file) implements FileStore {
     }
 
     @Override
+    public void erase(String sha256) {
+        throw new UnsupportedOperationException();
+    }
+
+    @Override
     public Path path(String sha256) {
         return file;
     }

@@ -1,0 +1,66 @@
+package jalon.server.batch;
+
+import jalon.core.run.BatchView;
+import jalon.core.run.Decision;
+import jalon.server.store.DocumentTrace;
+import jalon.server.store.StoredFacts;
+import java.util.HashSet;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/**
+ * What was read on a document's pages, what people decided about it, and what its values were when it was filed. That its
+ * pages were there and what they were in their batch stays. Pages out of the flow go with the last document of their batch.
+ */
+@Component
+class BatchTrace implements DocumentTrace {
+    private final BatchRows rows;
+    private final ErasureRows erasure;
+
+    BatchTrace(BatchRows rows, ErasureRows erasure) {
+        this.rows = rows;
+        this.erasure = erasure;
+    }
+
+    @Override
+    public void erase(Erased document) {
+        for (ErasureRows.PageRow page : erasure.pages(document.batch())) {
+            if (!page.erased() && (document.batchToo() || document.pages().contains(page.no()))) {
+                erasure.erasePage(
+                        page.id(),
+                        page.facts() == null
+                                ? null
+                                : StoredFacts.write(
+                                        StoredFacts.read(page.facts()).erased()));
+            }
+        }
+        for (BatchRows.DecisionRow row : rows.decisions(document.batch())) {
+            if (document.batchToo() || isAbout(StoredDecision.read(row.body()), document)) {
+                erasure.eraseDecision(row.id());
+            }
+        }
+        BatchRows.FiledView kept = rows.filedView(document.batch());
+        if (kept != null) {
+            BatchView view = StoredView.read(kept.body());
+            erasure.replaceFiledView(document.batch(), StoredView.write(view.without(emptied(view, document))));
+        }
+        if (document.batchToo()) {
+            erasure.eraseOrigin(document.batch());
+        }
+        erasure.newRevision(document.batch());
+    }
+
+    /** Those erased before have no values any more, and stay so. */
+    private static Set<Integer> emptied(BatchView view, Erased document) {
+        Set<Integer> all = new HashSet<>(Set.of(document.no()));
+        if (document.batchToo()) {
+            view.documents().forEach(d -> all.add(d.no()));
+        }
+        return all;
+    }
+
+    /** What speaks of other pages too is about the cut, and says nothing of what stands on them. */
+    private static boolean isAbout(Decision decision, Erased document) {
+        return document.pages().containsAll(decision.named());
+    }
+}
