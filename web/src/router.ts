@@ -39,6 +39,7 @@ export const router = createRouter({
       props: true,
     },
     { path: '/desk/registers', name: 'registers', component: () => import('./views/Registers.vue') },
+    { path: '/desk/retention', name: 'retention', component: () => import('./views/Retention.vue') },
     { path: '/desk/people', name: 'people', component: () => import('./views/People.vue') },
     { path: '/desk/places', name: 'places', component: () => import('./views/Places.vue') },
     { path: '/desk/rescans', name: 'rescans', component: () => import('./views/Rescans.vue') },

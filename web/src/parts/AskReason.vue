@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import KeyButton from './base/KeyButton.vue'
 
 /** One line to be typed before something is written down: why, or what. */
-const props = defineProps<{ label: string; given?: string }>()
+const props = defineProps<{ label: string; given?: string; act?: string }>()
 const emit = defineEmits<{ said: [text: string]; close: [] }>()
 const { t } = useI18n()
 const text = ref(props.given ?? '')
@@ -19,7 +19,7 @@ const say = () => text.value.trim() && emit('said', text.value.trim())
     <label for="reason-typed">{{ label }}</label>
     <ElInput id="reason-typed" ref="input" v-model="text" maxlength="400" required />
     <KeyButton main submit k="Enter">
-      {{ t('gap.say') }}
+      {{ act ?? t('gap.say') }}
     </KeyButton>
     <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
   </form>

@@ -7,6 +7,7 @@ import FactList from './base/FactList.vue'
 import KeyButton from './base/KeyButton.vue'
 import CorrectValues from './CorrectValues.vue'
 import DocumentStory from './DocumentStory.vue'
+import KeptLine from './KeptLine.vue'
 import MorePages from './MorePages.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import SeenBy from './SeenBy.vue'
@@ -64,6 +65,7 @@ const copy = (text: string) => navigator.clipboard?.writeText(text)
     </p>
     <NoteBanner v-if="about.pagesHidden" kind="doubt">{{ t('archive.pagesHidden') }}</NoteBanner>
     <FactList :facts="facts" />
+    <KeptLine v-if="!reader && !about.pagesHidden" :id="about.id" :supervisor="supervisor" />
     <p v-if="opened.registers.length" class="soft">
       {{ t('archive.registers', { which: registers }) }}
     </p>

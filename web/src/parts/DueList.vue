@@ -8,6 +8,7 @@ import AskReason from './AskReason.vue'
 import HoldForm from './HoldForm.vue'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
+import PickOne from './base/PickOne.vue'
 import WaitingFor from './base/WaitingFor.vue'
 import { day } from './times'
 import { useRetention } from '../composables/useRetention'
@@ -20,7 +21,7 @@ const { countedFrom, filedAs } = useRetention()
 /** As many as come at once. */
 const AT_ONCE = 200
 const kinds = useLoad(() => api.GET('/api/retention/due'))
-const kind = ref<Schema['TypeOfStream'] | null>(null)
+const kind = ref<Schema['TitledType'] | null>(null)
 const documents = ref<Due[]>([])
 const chosen = ref<Due[]>([])
 const asking = ref<'erase' | 'hold' | null>(null)
@@ -48,8 +49,17 @@ const total = computed(
     kinds.data.value?.find((k) => k.of.stream === kind.value?.stream && k.of.type === kind.value.type)
       ?.documents ?? 0,
 )
-function choose(of: Schema['TypeOfStream']) {
-  kind.value = of
+const key = (of: Schema['TitledType']) => `${of.stream}/${of.type}`
+/** A type with how much of it is due. */
+const said = (k: Schema['DueKind']) =>
+  t('retention.kind', {
+    type: k.of.typeTitle,
+    stream: k.of.streamTitle,
+    n: k.documents,
+    since: day(k.oldest),
+  })
+function choose(wanted: string | null | undefined) {
+  kind.value = kinds.data.value?.find((k) => key(k.of) === wanted)?.of ?? null
   chosen.value = []
   void show()
 }
@@ -84,79 +94,69 @@ useKeys([
     :empty="kinds.data.value && !kinds.data.value.length && t('retention.none')"
     @again="kinds.load"
   />
-  <div v-if="kinds.data.value?.length" class="beside">
-    <aside class="panel kinds">
-      <p class="soft">{{ t('retention.lead') }}</p>
-      <ElMenu :default-active="`${kind?.stream}/${kind?.type}`">
-        <ElMenuItem
-          v-for="k in kinds.data.value"
-          :key="`${k.of.stream}/${k.of.type}`"
-          :index="`${k.of.stream}/${k.of.type}`"
-          @click="choose(k.of)"
-        >
-          <span>
-            <b>{{ k.of.typeTitle }}</b>
-            <span class="soft">{{ k.of.streamTitle }}</span>
-            <span class="count">
-              {{ t('retention.kind', { n: k.documents, since: day(k.oldest) }, k.documents) }}
-              <span v-if="k.held" class="state doubtful">{{ t('retention.someHeld', k.held) }}</span>
-            </span>
-          </span>
-        </ElMenuItem>
-      </ElMenu>
-    </aside>
-    <section>
-      <div class="row acts">
-        <b>{{ t('retention.chosen', chosen.length) }}</b>
-        <span class="stretch" />
-        <KeyButton k="H" :disabled="!chosen.length" @click="ask('hold')">{{ t('retention.hold') }}</KeyButton>
-        <KeyButton k="E" main :disabled="!chosen.length" @click="ask('erase')">
-          {{ t('retention.erase') }}
-        </KeyButton>
-      </div>
-      <template v-if="asking === 'erase'">
-        <NoteBanner kind="doubt">{{ t('retention.eraseTo') }}</NoteBanner>
-        <AskReason
-          :label="t('retention.eraseWhy', chosen.length)"
-          @said="erase"
-          @close="asking = null"
-        />
-      </template>
-      <ElTable
-        :data="documents"
-        :row-key="(d: Due) => `${d.batch}/${d.document}`"
-        @selection-change="(rows: Due[]) => (chosen = rows)"
-      >
-        <ElTableColumn type="selection" width="44" :selectable="(d: Due) => !d.holds.length" />
-        <ElTableColumn :label="t('retention.name')" min-width="240">
-          <template #default="{ row }">
-            <RouterLink v-if="row.archived" :to="{ name: 'document', params: { id: row.archived } }">
-              {{ row.name }}
-            </RouterLink>
-            <span v-else>{{ row.name }}</span>
-            <span class="soft mono">{{ row.batch }}/{{ row.document }}</span>
-            <div v-if="row.holds.length" class="state doubtful wraps">
-              {{ t('retention.heldBy', { holds: row.holds.join(', ') }) }}
-            </div>
-          </template>
-        </ElTableColumn>
-        <ElTableColumn :label="t('retention.pages')" prop="pages" width="70" align="right" />
-        <ElTableColumn :label="t('retention.counted')" min-width="190">
-          <template #default="{ row }">
-            {{ countedFrom(row.kept) }}
-            <div v-if="row.kept.field" class="soft">
-              {{ t(row.kept.settled ? 'retention.settled' : 'retention.read') }}
-            </div>
-          </template>
-        </ElTableColumn>
-        <ElTableColumn :label="t('retention.lastDay')" width="120">
-          <template #default="{ row }">{{ day(row.kept.lastDay) }}</template>
-        </ElTableColumn>
-      </ElTable>
-      <KeyButton v-if="documents.length < total && documents.length % AT_ONCE === 0" @click="show(documents.length)">
-        {{ t('retention.more') }}
+  <section v-if="kinds.data.value?.length">
+    <p class="soft">{{ t('retention.lead') }}</p>
+    <div class="row acts">
+      <PickOne
+        class="kinds"
+        :model-value="kind && key(kind)"
+        :aria-label="t('retention.type')"
+        :options="kinds.data.value.map((k) => ({ value: key(k.of), label: said(k) }))"
+        @update:model-value="choose"
+      />
+      <b>{{ t('retention.chosen', chosen.length) }}</b>
+      <span class="stretch" />
+      <KeyButton k="H" :disabled="!chosen.length" @click="ask('hold')">{{ t('retention.hold') }}</KeyButton>
+      <KeyButton k="E" main :disabled="!chosen.length" @click="ask('erase')">
+        {{ t('retention.erase') }}
       </KeyButton>
-    </section>
+    </div>
+    <template v-if="asking === 'erase'">
+      <NoteBanner kind="doubt">{{ t('retention.eraseTo') }}</NoteBanner>
+      <AskReason
+        :label="t('retention.eraseWhy', chosen.length)"
+        :act="t('retention.erase')"
+        @said="erase"
+        @close="asking = null"
+      />
+    </template>
+    <ElTable
+      :data="documents"
+      :row-key="(d: Due) => `${d.batch}/${d.document}`"
+      @selection-change="(rows: Due[]) => (chosen = rows)"
+    >
+      <ElTableColumn type="selection" width="44" :selectable="(d: Due) => !d.holds.length" />
+      <ElTableColumn :label="t('retention.name')" min-width="240">
+        <template #default="{ row }">
+          <RouterLink v-if="row.archived" :to="{ name: 'document', params: { id: row.archived } }">
+            {{ row.name }}
+          </RouterLink>
+          <span v-else>{{ row.name }}</span>
+          <div class="soft mono">{{ row.batch }}/{{ row.document }}</div>
+          <div v-if="row.holds.length" class="state doubtful wraps">
+            {{ t('retention.heldBy', { holds: row.holds.join(', ') }) }}
+          </div>
+        </template>
+      </ElTableColumn>
+      <ElTableColumn :label="t('retention.pages')" prop="pages" width="70" align="right" />
+      <ElTableColumn :label="t('retention.counted')" min-width="190">
+        <template #default="{ row }">
+          {{ countedFrom(row.kept) }}
+          <div v-if="row.kept.field" class="soft">
+            {{ t(row.kept.settled ? 'retention.settled' : 'retention.read') }}
+          </div>
+        </template>
+      </ElTableColumn>
+      <ElTableColumn :label="t('retention.lastDay')" width="120">
+        <template #default="{ row }">{{ day(row.kept.lastDay) }}</template>
+      </ElTableColumn>
+    </ElTable>
+    <KeyButton
+      v-if="documents.length < total && documents.length % AT_ONCE === 0"
+      @click="show(documents.length)"
+    >
+      {{ t('retention.more') }}
+    </KeyButton>
     <ElDrawer
       :model-value="asking === 'hold'"
       :title="t('retention.holdThese', chosen.length)"
@@ -166,37 +166,15 @@ useKeys([
     >
       <HoldForm :documents="chosen.map(filedAs)" @done="held" @close="asking = null" />
     </ElDrawer>
-  </div>
+  </section>
 </template>
 
 <style scoped>
-.beside {
-  display: grid;
-  grid-template-columns: 300px 1fr;
-  gap: 16px;
-  align-items: start;
+.acts {
+  gap: 10px;
+  margin: 8px 0;
 }
 .kinds {
-  padding: 10px 12px;
-}
-.kinds .el-menu {
-  border: 0;
-  background: none;
-}
-.kinds .el-menu-item {
-  height: auto;
-  padding: 8px;
-  line-height: 1.4;
-  white-space: normal;
-}
-.kinds b {
-  margin-inline-end: 0.5em;
-}
-.count {
-  display: block;
-}
-.acts {
-  gap: 8px;
-  margin-bottom: 8px;
+  width: 460px;
 }
 </style>

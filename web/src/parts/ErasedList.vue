@@ -39,11 +39,16 @@ const places = (gone: Gone) => [
 
 <template>
   <AskReason v-if="leaving" :label="t('retention.leaveWhy')" @said="leave" @close="leaving = null" />
-  <WaitingFor v-bind="{ loading, problem }" :empty="data && !data.length && t('retention.noGone')" @again="load" />
+  <WaitingFor
+    v-bind="{ loading, problem }"
+    :empty="data && !data.length && t('retention.noGone')"
+    @again="load"
+  />
   <ElTable v-if="data?.length" :data="data" :row-key="(g: Gone) => `${g.batch}/${g.document}`">
     <ElTableColumn :label="t('retention.document')" min-width="200">
       <template #default="{ row }">
         <b>{{ row.of.typeTitle }}</b>
+        {{ ' ' }}
         <RouterLink class="mono" :to="{ name: 'filing', params: { no: row.batch } }">
           {{ row.batch }}/{{ row.document }}
         </RouterLink>
@@ -62,12 +67,12 @@ const places = (gone: Gone) => [
         <span class="state" :class="row.erasedAt ? 'sure' : 'doubtful'">
           {{ t(row.erasedAt ? 'retention.done' : 'retention.waits') }}
         </span>
-        <div v-for="p in places(row)" :key="p">{{ p }}</div>
+        <div v-for="p in places(row as Gone)" :key="p">{{ p }}</div>
         <template v-if="row.trouble">
           <NoteBanner kind="wrong">{{ row.trouble }}</NoteBanner>
           <div class="row">
-            <KeyButton @click="again(row)">{{ t('retention.again') }}</KeyButton>
-            <KeyButton @click="leaving = row">{{ t('retention.leave') }}</KeyButton>
+            <KeyButton @click="again(row as Gone)">{{ t('retention.again') }}</KeyButton>
+            <KeyButton @click="leaving = row as Gone">{{ t('retention.leave') }}</KeyButton>
           </div>
         </template>
       </template>

@@ -42,12 +42,17 @@ const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tr
     <template #default="{ data: n }">
       <div class="node" :class="[n.kind, { current: n.delivery?.document === current }]">
         <template v-if="n.delivery">
-          <span class="mono name" dir="auto">{{ n.name }}</span>
+          <span class="mono name" dir="auto">
+            {{ n.name || t('retention.goneDocument', { n: n.delivery.document }) }}
+          </span>
           <span class="formats">{{ formats(n.delivery) }}</span>
           <span class="state" :class="STATES[n.delivery.state as Delivery['state']]">
             {{ state(n.delivery) }}
           </span>
           <span v-if="n.delivery.leftOutWhy" class="checked">{{ n.delivery.leftOutWhy }}</span>
+          <span v-if="n.delivery.erased" class="checked">
+            {{ t(`retention.became.${n.delivery.erased}`) }}
+          </span>
           <span
             v-if="n.delivery.checked"
             class="checked"

@@ -17,7 +17,10 @@ const ending = ref<Schema['Hold'] | null>(null)
 async function end(why: string) {
   const id = ending.value!.id
   ending.value = null
-  const { error } = await api.POST('/api/retention/holds/{id}/end', { params: { path: { id } }, body: { why } })
+  const { error } = await api.POST('/api/retention/holds/{id}/end', {
+    params: { path: { id } },
+    body: { why },
+  })
   if (error) tell(error)
   await load()
 }
@@ -30,7 +33,11 @@ async function end(why: string) {
     @said="end"
     @close="ending = null"
   />
-  <WaitingFor v-bind="{ loading, problem }" :empty="data && !data.length && t('retention.noHolds')" @again="load" />
+  <WaitingFor
+    v-bind="{ loading, problem }"
+    :empty="data && !data.length && t('retention.noHolds')"
+    @again="load"
+  />
   <ListRow
     v-for="h in data ?? []"
     :key="h.id"

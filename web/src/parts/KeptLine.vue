@@ -32,7 +32,7 @@ function held() {
 </script>
 
 <template>
-  <p v-if="data" class="soft">
+  <p v-if="data?.kept" class="soft">
     {{ until }}
     <span v-if="data.holds.length" class="state doubtful wraps">
       {{ t('retention.heldBy', { holds: data.holds.join(', ') }) }}

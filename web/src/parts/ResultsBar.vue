@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
+import { useSession } from '../session'
+import HoldForm from './HoldForm.vue'
 import PickOne from './base/PickOne.vue'
 
 /** Over the results: how many, in which order, and what can be taken along. */
@@ -11,7 +13,13 @@ const props = defineProps<{
   fields: Schema['SearchField'][]
   chosen: number[]
 }>()
-defineEmits<{ none: [] }>()
+const emit = defineEmits<{ none: [] }>()
+const supervisor = useSession().me?.role === 'supervisor'
+const holding = ref(false)
+function held() {
+  holding.value = false
+  emit('none')
+}
 const sort = defineModel<string>('sort', { required: true })
 const { t } = useI18n()
 
@@ -40,11 +48,20 @@ const files = (as: string) => `/api/archive/files.${as}?ids=${props.chosen.join(
       <b>{{ t('archive.chosen', chosen.length) }}</b>
       <a :href="files('pdf')" download>{{ t('archive.asPdf') }}</a>
       <a :href="files('zip')" download>{{ t('archive.asZip') }}</a>
-      <ElButton link @click="$emit('none')">{{ t('archive.chooseNone') }}</ElButton>
+      <ElButton v-if="supervisor" link @click="holding = true">{{ t('retention.hold') }}</ElButton>
+      <ElButton link @click="emit('none')">{{ t('archive.chooseNone') }}</ElButton>
     </template>
     <span class="stretch" />
     <a :href="table" download>{{ t('archive.table') }}</a>
     <PickOne v-model="sort" class="orders" :aria-label="t('archive.sortBy')" :options="orders" />
+    <ElDrawer
+      v-model="holding"
+      :title="t('retention.holdThese', chosen.length)"
+      size="460px"
+      destroy-on-close
+    >
+      <HoldForm :archived="chosen" @done="held" @close="holding = false" />
+    </ElDrawer>
   </div>
 </template>
 

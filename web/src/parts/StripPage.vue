@@ -39,7 +39,8 @@ const reason = computed(() => {
 })
 /** One mark for the state of a page's image: a shape and a word. */
 const badge = computed(() => {
-  const { role, image, needsEye, flag } = props.page
+  const { role, image, needsEye, flag, file } = props.page
+  if (!file) return { mark: '∅', word: t('retention.done'), eye: false }
   const [f, ...more] = image.findings
   if (role !== 'content') return null
   if (image.askedBecause) return { mark: '↻', word: t('image.again'), eye: true }

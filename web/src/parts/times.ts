@@ -32,6 +32,14 @@ export const moment = (iso: string) =>
     ...hours(),
   })
 
+/** A day of the calendar, such as 2026-03-31, wherever it is looked at. */
+export const day = (date: string) =>
+  new Date(`${date}T12:00:00`).toLocaleDateString(locale(), {
+    year: 'numeric',
+    month: 'short',
+    day: 'numeric',
+  })
+
 /** The time alone when it was today, else day and time. */
 export function clock(instant: string): string {
   const at = new Date(instant)

@@ -13,6 +13,7 @@ const delivery = (destination: string, path: string, document: number): Schema['
     formats: ['pdf' as const],
     state: 'planned' as const,
     checked: null as never,
+    erased: null as never,
     reason: none,
   },
   ...{ tries: 0, nextAt: '', leftOutBy: '', leftOutWhy: '', remedies: [] },

@@ -240,6 +240,7 @@ export const delivery = (over: Partial<Schema['DeskDelivery']>): Schema['DeskDel
   formats: ['pdf'],
   state: 'planned',
   checked: null as never,
+  erased: null as never,
   reason: null as never,
   tries: 0,
   nextAt: '',
@@ -265,3 +266,20 @@ export const plan = (deliveries: Schema['DeskDelivery'][], begun = false): Schem
     open: begun ? 0 : 2,
   },
 })
+
+/** A type of which something is to be kept no longer. */
+export const dueLetters = {
+  of: { stream: 'letters', streamTitle: 'Dues letters', type: 'letter', typeTitle: 'Dues letter' },
+  documents: 1,
+  held: 0,
+  oldest: '2026-07-16',
+}
+export const dueLetter = {
+  batch: 'B-0011',
+  document: 5,
+  name: 'PM-4821-K Lind',
+  pages: 2,
+  archived: 7,
+  kept: { field: 'Written on', counted: '2026-01-16', settled: false, lastDay: '2026-07-16' },
+  holds: [],
+}

@@ -48,13 +48,22 @@ export async function screen(
   useSession().me = { signIn: 't.vane', name: 'T. Vane', role } as Schema['Me']
   const router = createRouter({
     history: createMemoryHistory(),
-    routes: ['board', 'pages', 'index', 'table', 'filing', 'archive', 'document', 'signIn', 'rest'].map(
-      (name) => ({
-        path: name === 'rest' ? '/:rest(.*)*' : `/${name}/:no?/:id?`,
-        name,
-        component: { template: '<i />' },
-      }),
-    ),
+    routes: [
+      'board',
+      'pages',
+      'index',
+      'table',
+      'filing',
+      'archive',
+      'document',
+      'retention',
+      'signIn',
+      'rest',
+    ].map((name) => ({
+      path: name === 'rest' ? '/:rest(.*)*' : `/${name}/:no?/:id?`,
+      name,
+      component: { template: '<i />' },
+    })),
   })
   await router.push(at)
   const wrapper = mount(view, {

@@ -7,14 +7,17 @@ import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
 import FoundDocument from '../parts/FoundDocument.vue'
 import ResultsBar from '../parts/ResultsBar.vue'
+import RetentionDue from '../parts/RetentionDue.vue'
 import SavedSearches from '../parts/SavedSearches.vue'
 import SearchChips from '../parts/SearchChips.vue'
 import SearchFacets from '../parts/SearchFacets.vue'
 import SearchInput from '../parts/SearchInput.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
 import WaitingFor from '../parts/base/WaitingFor.vue'
+import { useSession } from '../session'
 
 const { t } = useI18n()
+const supervisor = useSession().me?.role === 'supervisor'
 const route = useRoute()
 const router = useRouter()
 const asked = computed(() => String(route.query.q ?? ''))
@@ -92,6 +95,7 @@ const empty = computed(() => {
     <div class="row chips">
       <SearchChips :line="asked" :parts="data?.understood ?? []" @ask="ask" />
       <SavedSearches :line="asked" :sort="sort" @ask="(s) => ask(s.line, s.sort)" />
+      <RetentionDue v-if="supervisor" />
     </div>
     <p v-if="data?.behind" class="soft">{{ t('archive.behind', data.behind) }}</p>
     <WaitingFor v-bind="{ loading, problem }" :empty="empty" @again="load" />

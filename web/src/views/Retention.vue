@@ -12,11 +12,16 @@ const tab = ref('due')
 
 <template>
   <div class="retention">
-    <h1>{{ t('retention.title') }}</h1>
+    <div class="row">
+      <h1 class="stretch">{{ t('retention.title') }}</h1>
+      <RouterLink :to="{ name: 'archive' }">{{ t('retention.back') }}</RouterLink>
+    </div>
     <ElTabs v-model="tab">
       <ElTabPane name="due" :label="t('retention.due')"><DueList /></ElTabPane>
       <ElTabPane name="held" :label="t('retention.held')" lazy><HoldList /></ElTabPane>
-      <ElTabPane name="gone" :label="t('retention.gone')" lazy><ErasedList v-if="tab === 'gone'" /></ElTabPane>
+      <ElTabPane name="gone" :label="t('retention.gone')" lazy>
+        <ErasedList v-if="tab === 'gone'" />
+      </ElTabPane>
     </ElTabs>
   </div>
 </template>

@@ -2,7 +2,21 @@ import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, describe, expect, test, vi } from 'vitest'
 import type { Component } from 'vue'
 import type { Schema } from '../api/client'
-import { batch, channel, delivery, doc, found, hit, page, plan, row, stream, value } from '../test/fixtures'
+import {
+  batch,
+  channel,
+  delivery,
+  doc,
+  found,
+  hit,
+  page,
+  plan,
+  row,
+  stream,
+  value,
+  dueLetter,
+  dueLetters,
+} from '../test/fixtures'
 import { PENDING, refused, screen, type Answers } from '../test/screen'
 import ArchiveDocument from './ArchiveDocument.vue'
 import ArchiveSearch from './ArchiveSearch.vue'
@@ -16,6 +30,7 @@ import PageDesk from './PageDesk.vue'
 import People from './People.vue'
 import Places from './Places.vue'
 import Registers from './Registers.vue'
+import Retention from './Retention.vue'
 import Rescans from './Rescans.vue'
 import SignIn from './SignIn.vue'
 import Streams from './Streams.vue'
@@ -223,6 +238,15 @@ const views: Record<string, Case> = {
         '/api/groups': [{ id: 4, name: 'Personnel' }],
       },
       ['M. Tarrow', 'm.tarrow', 'operator', 'Personnel', '1 person', 'signs in no more', 'in no group'],
+    ],
+  },
+  Retention: {
+    view: Retention,
+    main: '/api/retention/due',
+    empty: [{ '/api/retention/due': [] }, 'Nothing is due'],
+    full: [
+      { '/api/retention/due': [dueLetters], '/api/retention/due/documents': [dueLetter] },
+      ['Dues letter, Dues letters: 1 due', 'PM-4821-K Lind', 'B-0011/5', 'Written on, ', 'as it was read'],
     ],
   },
   Places: {

@@ -29,6 +29,7 @@ import people from './people'
 import place from './place'
 import places from './places'
 import registers from './registers'
+import retention from './retention'
 import rescans from './rescans'
 import rules from './rules'
 import samples from './samples'
@@ -75,6 +76,7 @@ export default {
   place,
   places,
   registers,
+  retention,
   rescans,
   rules,
   samples,

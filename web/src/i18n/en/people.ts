@@ -43,14 +43,14 @@ export default {
     seeConfidential: 'See what is confidential',
     index: 'Bring in and work on',
     file: 'File',
-    erase: 'Withdraw',
+    erase: 'Withdraw and erase',
   },
   rightIs: {
     see: 'find filed documents and open them',
     seeConfidential: 'fields and types that the stream calls confidential, and the pages they stand on',
     index: 'bring paper in, cut and index batches; all their pages are seen with it',
     file: 'give the word to file a batch, and decide about its deliveries',
-    erase: 'withdraw batches from the work',
+    erase: 'withdraw batches from the work, and erase documents whose time is over',
   },
   byRole: {
     see: 'everybody',

@@ -87,6 +87,8 @@ class ScreensTest extends InTheBrowser {
         SCREENS.put("/desk/registers?source", page -> page.keyboard().press("s"));
         SCREENS.put("/desk/people", page -> page.keyboard().press("a"));
         SCREENS.put("/desk/people?rights", page -> page.locator("#tab-rights").click());
+        SCREENS.put("/desk/retention", page -> {});
+        SCREENS.put("/desk/retention?held", page -> page.locator("#tab-held").click());
         SCREENS.put("/desk/places", page -> page.keyboard().press("a"));
         SCREENS.put("/desk/rescans", page -> {});
         SCREENS.put("/desk/archive?q=licence", page -> {});

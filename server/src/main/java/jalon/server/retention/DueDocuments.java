@@ -54,10 +54,10 @@ public class DueDocuments {
     }
 
     /** @param stream and @param type names, with what they are called now */
-    public record TypeOfStream(String stream, String streamTitle, String type, String typeTitle) {}
+    public record TitledType(String stream, String streamTitle, String type, String typeTitle) {}
 
     /** @param held those of them that are held, @param oldest the earliest last day among them */
-    public record DueKind(TypeOfStream of, int documents, int held, LocalDate oldest) {}
+    public record DueKind(TitledType of, int documents, int held, LocalDate oldest) {}
 
     /**
      * For how long a document is kept.
@@ -88,9 +88,9 @@ public class DueDocuments {
         return times.day(times.now());
     }
 
-    private TypeOfStream titled(String stream, String type) {
+    private TitledType titled(String stream, String type) {
         StreamDefinition now = definition(stream);
-        return new TypeOfStream(
+        return new TitledType(
                 stream,
                 now.title() == null || now.title().isEmpty() ? stream : now.title(),
                 type,
@@ -154,7 +154,7 @@ public class DueDocuments {
     public record Gone(
             String batch,
             int document,
-            TypeOfStream of,
+            TitledType of,
             int pages,
             KeptFor kept,
             String by,
