@@ -26,8 +26,9 @@ const reader = computed(() => session.me?.role === 'reader')
 const supervisor = computed(() => session.me?.role === 'supervisor')
 
 async function leave() {
-  await session.signOut()
-  await router.push({ name: 'signIn' })
+  const there = await session.signOut()
+  if (there) location.assign(there)
+  else await router.push({ name: 'signIn' })
 }
 function search() {
   void router.push({ name: 'archive', query: { q: words.value } })
@@ -92,7 +93,11 @@ useEventListener('keydown', (e) => {
       <RouterView :key="String(route.params.no ?? '') + String(route.name ?? '')" />
     </main>
     <KeyHelp v-if="helped" v-model="help" />
-    <SignInAgain v-if="session.ended && session.me" :name="session.me.signIn" />
+    <SignInAgain
+      v-if="session.ended && session.me"
+      :name="session.me.signIn"
+      :directory="session.me.directory"
+    />
   </ElConfigProvider>
 </template>
 

@@ -28,6 +28,11 @@ export const useSession = defineStore('session', () => {
       body: new URLSearchParams({ username: name, password }),
     })
     if (!answer.ok) return ((await answer.json()) as { detail: string }).detail
+    await signedIn()
+    return null
+  }
+
+  async function signedIn() {
     const before = me.value
     const { data } = await api.GET('/api/me')
     me.value = data ?? null
@@ -37,13 +42,22 @@ export const useSession = defineStore('session', () => {
       ended.value = false
       goOn()
     }
-    return null
   }
 
-  async function signOut() {
-    await fetch('/api/sign-out', { method: 'POST', headers: { 'X-XSRF-TOKEN': await csrf() } })
+  /** Looks whether the person has signed in in another window meanwhile. */
+  async function signedInElsewhere() {
+    if (ended.value && (await fetch('/api/me')).ok) await signedIn()
+  }
+
+  /** @return where the browser is to go, so that the person is signed out of the directory too; or nothing */
+  async function signOut(): Promise<string> {
+    const answer = await fetch('/api/sign-out', {
+      method: 'POST',
+      headers: { 'X-XSRF-TOKEN': await csrf() },
+    })
     me.value = null
+    return answer.status === 200 ? answer.text() : ''
   }
 
-  return { me, ended, known, signIn, signOut }
+  return { me, ended, known, signIn, signedInElsewhere, signOut }
 })

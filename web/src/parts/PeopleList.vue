@@ -66,6 +66,7 @@ useKeys([{ key: 'A', on: ['a', 'A'], label: t('people.add'), run: () => (editing
         <ElTableColumn :label="t('people.signIn')" min-width="120">
           <template #default="{ row }">
             <span class="mono">{{ row.signIn }}</span>
+            <div v-if="row.directory" class="soft">{{ t('people.isByDirectory') }}</div>
           </template>
         </ElTableColumn>
         <ElTableColumn :label="t('people.does')" width="110">

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { api, type Schema, worded } from '../api/client'
 import { useAsking } from '../composables/useAsking'
 import { useChoices } from '../composables/useChoices'
+import { useLoad } from '../composables/useLoad'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import PickOne from './base/PickOne.vue'
@@ -16,9 +17,10 @@ const props = defineProps<{ person: Account | null; groups: Schema['Group'][] }>
 const emit = defineEmits<{ saved: [name: string, password?: string]; close: [] }>()
 const { t } = useI18n()
 const choices = useChoices()
+const ways = useLoad(() => api.GET('/api/sign-in-ways'))
 const box = ref<FormInstance>()
 const form = reactive<Account>({
-  ...(props.person ?? { signIn: '', name: '', role: 'operator', locked: false }),
+  ...(props.person ?? { signIn: '', name: '', role: 'operator', locked: false, directory: false }),
   groups: [...(props.person?.groups ?? [])],
 })
 const first = ref<InputInstance>()
@@ -32,7 +34,7 @@ async function save() {
   if (!props.person)
     return asking(
       () => api.POST('/api/people', { body: form }),
-      (made) => emit('saved', form.name, made?.password),
+      (made) => emit('saved', form.name, made?.password ?? undefined),
     )
   const path = { signIn: props.person.signIn }
   return asking(
@@ -43,7 +45,7 @@ async function save() {
 const giveNew = () =>
   asking(
     () => api.POST('/api/people/{signIn}/password', { params: { path: { signIn: form.signIn } } }),
-    (made) => emit('saved', form.name, made?.password),
+    (made) => emit('saved', form.name, made?.password ?? undefined),
   )
 </script>
 
@@ -65,6 +67,9 @@ const giveNew = () =>
         <ElOption v-for="g in groups" :key="g.id" :value="g.id" :label="g.name" />
       </ElSelect>
     </ElFormItem>
+    <ElFormItem v-if="ways.data.value?.length || form.directory">
+      <ElCheckbox v-model="form.directory" :label="t('people.byDirectory')" />
+    </ElFormItem>
     <ElFormItem v-if="person">
       <ElCheckbox v-model="form.locked" :label="t('people.locked')" />
     </ElFormItem>
@@ -73,7 +78,7 @@ const giveNew = () =>
       <KeyButton main submit :disabled="busy">{{ t(person ? 'people.save' : 'people.add') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
       <span class="stretch" />
-      <KeyButton v-if="person && !person.locked" :disabled="busy" @click="giveNew">
+      <KeyButton v-if="person && !person.locked && !person.directory" :disabled="busy" @click="giveNew">
         {{ t('people.giveNew') }}
       </KeyButton>
     </div>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import DirectoryWays from './DirectoryWays.vue'
 import SignInForm from './SignInForm.vue'
 
 /** Over the screen when its session has ended: what is on it stays, and goes on once the same person has signed in. */
-defineProps<{ name: string }>()
+defineProps<{ name: string; directory: boolean }>()
 const { t } = useI18n()
 const form = ref<InstanceType<typeof SignInForm>>()
 </script>
@@ -21,7 +22,8 @@ const form = ref<InstanceType<typeof SignInForm>>()
     @opened="form?.focus()"
   >
     <p class="ended">{{ t('signIn.ended') }}</p>
-    <SignInForm ref="form" :known="name" />
+    <SignInForm v-if="!directory" ref="form" :known="name" />
+    <DirectoryWays v-else beside />
   </ElDialog>
 </template>
 

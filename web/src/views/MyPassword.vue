@@ -40,7 +40,11 @@ async function change() {
 <template>
   <div class="mine" @keydown.esc="router.back()">
     <MyPlace />
-    <form class="panel card" @submit.prevent="change">
+    <div v-if="session.me?.directory" class="panel card">
+      <h1>{{ t('password.title') }}</h1>
+      <p>{{ t('password.byDirectory') }}</p>
+    </div>
+    <form v-else class="panel card" @submit.prevent="change">
       <h1>{{ t('password.title') }}</h1>
       <p class="soft">
         {{ t(session.me?.mustChange ? 'password.mustChange' : 'password.lead', { name: session.me?.name }) }}

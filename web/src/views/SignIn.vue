@@ -1,11 +1,20 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
+import DirectoryWays from '../parts/DirectoryWays.vue'
 import SignInForm from '../parts/SignInForm.vue'
+import NoteBanner from '../parts/base/NoteBanner.vue'
 
-const { t } = useI18n()
+const { t, te } = useI18n()
 const router = useRouter()
 const route = useRoute()
+/** Why the directory, or what it says, did not let somebody in. */
+const refused = computed(() => {
+  const code = route.query.refused
+  if (!code) return ''
+  return t(te(`signIn.refused.${code}`) ? `signIn.refused.${code}` : 'signIn.refused.directoryFailed')
+})
 </script>
 
 <template>
@@ -15,7 +24,9 @@ const route = useRoute()
       <div class="form">
         <h1>{{ t('app.name') }}</h1>
         <p class="soft lead">{{ t('signIn.lead') }}</p>
+        <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
         <SignInForm @done="router.push(String(route.query.to ?? '/desk/board'))" />
+        <DirectoryWays />
       </div>
     </div>
   </div>

@@ -1,9 +1,12 @@
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
+import DirectoryWays from '../parts/DirectoryWays.vue'
 import LogList from '../parts/LogList.vue'
 import PeopleList from '../parts/PeopleList.vue'
 import RightsTable from '../parts/RightsTable.vue'
+import { useSession } from '../session'
 import { refused, screen } from '../test/screen'
+import SignIn from './SignIn.vue'
 
 let shown: VueWrapper | undefined
 afterEach(() => {
@@ -37,7 +40,17 @@ test('somebody new is added, and the password for choosing another is shown once
   document.querySelector<HTMLFormElement>('.el-drawer form')!.dispatchEvent(new Event('submit'))
   await vi.waitFor(() => expect(view.text()).toContain('k7fm-2qpx-9wtd-hv4c'))
   expect(view.sent).toEqual([
-    ['/api/people', { signIn: 'b.castell', name: 'B. Castell', role: 'operator', locked: false, groups: [] }],
+    [
+      '/api/people',
+      {
+        signIn: 'b.castell',
+        name: 'B. Castell',
+        role: 'operator',
+        locked: false,
+        directory: false,
+        groups: [],
+      },
+    ],
   ])
 })
 
@@ -121,4 +134,40 @@ test('the log says in words who did what', async () => {
   expect(view.text()).toContain('B-0003')
   expect(view.text()).toContain('fields and types that the stream calls confidential')
   expect(view.text()).not.toContain('seeConfidential')
+})
+
+test('who may sign in by the directory is shown the way, and why it did not let somebody in', async () => {
+  const view = await screen(SignIn, {
+    at: '/signIn?refused=directoryNoRole',
+    answers: {
+      '/api/sign-in-ways': [{ name: 'Port Merrow directory', at: '/oauth2/authorization/directory' }],
+    },
+  })
+  shown = view
+  expect(view.text()).toContain('Sign in by Port Merrow directory')
+  expect(view.text()).toContain('in no group that works with Jalon')
+})
+
+test('a session that has ended goes on when the person has signed in by the directory in another window', async () => {
+  const opened = vi.spyOn(window, 'open').mockReturnValue(null)
+  const view = await screen(DirectoryWays, {
+    props: { beside: true },
+    answers: {
+      '/api/sign-in-ways': [{ name: 'Port Merrow directory', at: '/oauth2/authorization/directory' }],
+      '/api/me': { signIn: 't.vane', name: 'T. Vane', role: 'supervisor' },
+    },
+  })
+  shown = view
+  const session = useSession()
+  session.ended = true
+  const answers = [{ ok: false }, { ok: true }]
+  vi.stubGlobal('fetch', () => Promise.resolve(answers.shift()))
+  await view.find('button').trigger('click')
+  expect(opened).toHaveBeenCalledWith('/oauth2/authorization/directory', '_blank')
+  window.dispatchEvent(new Event('focus'))
+  await flushPromises()
+  expect(session.ended).toBe(true)
+  window.dispatchEvent(new Event('focus'))
+  await vi.waitFor(() => expect(session.ended).toBe(false))
+  vi.unstubAllGlobals()
 })

@@ -42,6 +42,7 @@ export default {
   gavePassword: 'gave {person} a new password',
   addedGroup: 'added the group {group}',
   renamedGroup: 'renamed the group {from} to {to}',
+  groupFollows: 'has the group {group} follow {directoryGroup} of the directory',
   removedGroup: 'removed the group {group}',
   saidRight: 'said who may {right}, in {stream} {type}: {groups}',
   refused: 'was refused: {request}',

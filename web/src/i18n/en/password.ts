@@ -4,6 +4,7 @@ export default {
   mustChange:
     '{name}, choose a password of your own before you begin: at least 12 characters; a few words ' +
     'that have nothing to do with each other are best.',
+  byDirectory: 'You sign in by the directory; your password is kept there.',
   before: 'Password so far',
   after: 'New password',
   again: 'New password once more',

@@ -478,6 +478,18 @@ public enum Problem {
     TOO_MANY_AT_ONCE(Kind.INPUT, "most"),
     @JsonProperty("cameWhileErased")
     CAME_WHILE_ERASED(Kind.NOW, "file"),
+    @JsonProperty("signedInByDirectory")
+    SIGNED_IN_BY_DIRECTORY(Kind.NOW, "person"),
+    @JsonProperty("groupFollowed")
+    GROUP_FOLLOWED(Kind.INPUT, "directoryGroup", "group"),
+    @JsonProperty("directoryNoRole")
+    DIRECTORY_NO_ROLE(Kind.FORBIDDEN, "person", "directory"),
+    @JsonProperty("directoryTaken")
+    DIRECTORY_TAKEN(Kind.FORBIDDEN, "person", "directory"),
+    @JsonProperty("directoryLocked")
+    DIRECTORY_LOCKED(Kind.FORBIDDEN, "person"),
+    @JsonProperty("directoryName")
+    DIRECTORY_NAME(Kind.FORBIDDEN, "person", "directory"),
     /** Kept from before problems had codes: the words as they were written down. */
     @JsonProperty("asWritten")
     AS_WRITTEN(Kind.NOW, "text");

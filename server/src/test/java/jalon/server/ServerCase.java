@@ -4,6 +4,7 @@ import static org.awaitility.Awaitility.await;
 
 import jalon.demo.Api;
 import jalon.demo.Paper;
+import jalon.standins.DirectoryStandIn;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -34,6 +35,9 @@ public abstract class ServerCase {
     /** Of the server, which outlives a test class. */
     static final Path DATA = folder();
 
+    /** Where people can sign in by. */
+    static final DirectoryStandIn DIRECTORY = directory();
+
     @TempDir
     protected Path scans;
 
@@ -61,6 +65,13 @@ public abstract class ServerCase {
                 DATA.resolve("channels.json"),
                 "[{\"name\":\"copier\",\"stream\":\"dues-letters\",\"settings\":{\"kind\":\"folder\",\"folder\":\""
                         + copier.toAbsolutePath() + "\",\"everySeconds\":1,\"settleSeconds\":0}}]");
+        settings.add("jalon.directory.name", () -> "Port Merrow directory");
+        settings.add("jalon.directory.issuer", DIRECTORY::issuer);
+        settings.add("jalon.directory.client-id", () -> DirectoryStandIn.CLIENT);
+        settings.add("jalon.directory.client-secret", () -> "between us");
+        settings.add("jalon.directory.supervisors", () -> "records-keepers");
+        settings.add("jalon.directory.operators", () -> "scanning");
+        settings.add("jalon.directory.readers", () -> "harbour-office");
         settings.add("jalon.intake.channels", channels::toString);
         settings.add(
                 "jalon.intake.folder-roots", () -> System.getProperty("java.io.tmpdir") + "," + DATA.toAbsolutePath());
@@ -76,6 +87,14 @@ public abstract class ServerCase {
         org.awaitility.Awaitility.setDefaultTimeout(Duration.ofSeconds(180));
         try {
             return Files.createTempDirectory(Path.of("target"), "server-case");
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private static DirectoryStandIn directory() {
+        try {
+            return DirectoryStandIn.start(0, "between us");
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);
         }

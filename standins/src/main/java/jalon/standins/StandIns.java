@@ -14,13 +14,15 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The harbour's simulated scanner, mail server, file server, document repository, object store and ledger, with a small page on which paper is put into the scanner,
+ * The harbour's simulated scanner, mail server, directory of people, file server, document repository, object store and ledger, with a small page on which paper is put into the scanner,
  * faults are made and mended, and mails are sent. Writes the channels and places that Jalon needs for them to files.
  */
 public final class StandIns {
@@ -39,7 +41,8 @@ public final class StandIns {
 
     /**
      * Arguments: port of the page, scanner's port, IMAPS port, SMTP port, file for the channels, folder for scans and for what
-     * is filed, port of the file server and those after it, file for the places.
+     * is filed, port of the file server and those after it, file for the places, the directory's port, file for what Jalon has
+     * to know of the directory.
      */
     public static void main(String[] args) throws Exception {
         System.setProperty("java.awt.headless", "true");
@@ -53,6 +56,7 @@ public final class StandIns {
         Files.createDirectories(state.resolve("camera"));
         all.places = new PlacesStandIn(state, Integer.parseInt(args[6]), mail);
         all.places.write(Path.of(args[7]));
+        directory(Integer.parseInt(args[8]), Path.of(args[9]));
         Files.writeString(Path.of(args[4]), all.channels(state));
         HttpServer page = HttpServer.create(
                 new InetSocketAddress(InetAddress.getLoopbackAddress(), Integer.parseInt(args[0])), 0);
@@ -61,6 +65,25 @@ public final class StandIns {
         page.start();
         scanner.load(STREAM, 4, 17, false);
         new CountDownLatch(1).await();
+    }
+
+    private static void directory(int port, Path file) throws IOException {
+        String secret = UUID.randomUUID().toString();
+        var directory = DirectoryStandIn.start(port, secret);
+        directory.person(new DirectoryStandIn.Entry(
+                "u-101", "p.castell", "P. Castell", List.of("harbour-office", "scanning", "personnel")));
+        directory.person(new DirectoryStandIn.Entry(
+                "u-102", "l.hardwin", "L. Hardwin", List.of("harbour-office", "records-keepers")));
+        directory.person(new DirectoryStandIn.Entry("u-103", "o.fenn", "O. Fenn", List.of("pilots")));
+        Files.writeString(file, """
+                jalon.directory.name=Port Merrow directory
+                jalon.directory.issuer=%s
+                jalon.directory.client-id=%s
+                jalon.directory.client-secret=%s
+                jalon.directory.supervisors=records-keepers
+                jalon.directory.operators=scanning
+                jalon.directory.readers=harbour-office
+                """.formatted(directory.issuer(), DirectoryStandIn.CLIENT, secret));
     }
 
     private String channels(Path state) throws Exception {

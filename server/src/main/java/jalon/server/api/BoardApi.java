@@ -58,13 +58,16 @@ class BoardApi {
         this.streams = streams;
     }
 
-    /** @param mustChange whether nothing can be done before the password is changed */
-    record Me(String signIn, String name, Role role, boolean mustChange) {}
+    /**
+     * @param mustChange whether nothing can be done before the password is changed
+     * @param directory whether the directory signs the person in, and there is no password here
+     */
+    record Me(String signIn, String name, Role role, boolean mustChange, boolean directory) {}
 
     @GetMapping("/me")
     Me me(Principal who) {
         Person person = people.find(who.getName()).orElseThrow();
-        return new Me(person.signIn(), person.name(), person.role(), person.mustChange());
+        return new Me(person.signIn(), person.name(), person.role(), person.mustChange(), person.directory());
     }
 
     /** Has the browser given its token before anything is posted. */

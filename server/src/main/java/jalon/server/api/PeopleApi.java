@@ -58,7 +58,8 @@ class PeopleApi {
     List<Accounts.Account> changePerson(
             @PathVariable String signIn, @RequestBody Accounts.Account wanted, Principal who) {
         accounts.change(
-                new Accounts.Account(signIn, wanted.name(), wanted.role(), wanted.groups(), wanted.locked()),
+                new Accounts.Account(
+                        signIn, wanted.name(), wanted.role(), wanted.groups(), wanted.locked(), wanted.directory()),
                 who.getName());
         rights.forget();
         return accounts.all();
@@ -74,17 +75,18 @@ class PeopleApi {
         return accounts.groups();
     }
 
-    record GroupName(String name) {}
+    /** @param directoryName the group of the directory whose members are in it, or null */
+    record GroupName(String name, String directoryName) {}
 
     @PostMapping("/groups")
     GroupRows.Group addGroup(@RequestBody GroupName wanted, Principal who) {
-        return accounts.addGroup(wanted.name(), who.getName());
+        return accounts.addGroup(wanted.name(), wanted.directoryName(), who.getName());
     }
 
     @PutMapping("/groups/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void renameGroup(@PathVariable long id, @RequestBody GroupName wanted, Principal who) {
-        accounts.renameGroup(id, wanted.name(), who.getName());
+        accounts.changeGroup(id, wanted.name(), wanted.directoryName(), who.getName());
     }
 
     @DeleteMapping("/groups/{id}")

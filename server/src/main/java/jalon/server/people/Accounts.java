@@ -10,6 +10,7 @@ import jalon.server.Problem;
 import jalon.server.Times;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeSet;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,20 +34,26 @@ public class Accounts {
         this.times = times;
     }
 
-    /** @param groups numbers of those that the person is in */
-    public record Account(String signIn, String name, Role role, List<Long> groups, boolean locked) {}
+    /** @param groups numbers of those that the person is in, @param directory whether the directory signs the person in */
+    public record Account(
+            String signIn, String name, Role role, List<Long> groups, boolean locked, boolean directory) {}
 
     /** By name; those who may no longer sign in too. */
     public List<Account> all() {
         Map<String, List<Long>> in = groups.members().stream()
                 .collect(groupingBy(GroupRows.Member::signIn, mapping(GroupRows.Member::groupId, toList())));
         return people.all().stream()
-                .map(p ->
-                        new Account(p.signIn(), p.name(), p.role(), in.getOrDefault(p.signIn(), List.of()), p.locked()))
+                .map(p -> new Account(
+                        p.signIn(),
+                        p.name(),
+                        p.role(),
+                        in.getOrDefault(p.signIn(), List.of()),
+                        p.locked(),
+                        p.directory()))
                 .toList();
     }
 
-    /** @return a password that is good for choosing another; it is told this once */
+    /** @return a password that is good for choosing another, told this once; null for somebody whom the directory signs in */
     @Transactional
     public String add(Account wanted, String who) {
         if (wanted.signIn() == null || !wanted.signIn().matches("[a-z0-9][a-z0-9._-]{1,58}")) {
@@ -57,10 +64,16 @@ public class Accounts {
         }
         String password = passwords.given();
         people.add(new Person(
-                wanted.signIn(), named(wanted.name()), role(wanted), passwords.encoded(password), false, true));
+                wanted.signIn(),
+                named(wanted.name()),
+                role(wanted),
+                passwords.encoded(password),
+                false,
+                !wanted.directory(),
+                wanted.directory()));
         join(wanted);
         log.add(who, Act.ADDED_PERSON.with(wanted.signIn(), Words.name(role(wanted))));
-        return password;
+        return wanted.directory() ? null : password;
     }
 
     /** Somebody's name, role, groups, and whether they may sign in. Their sessions end. */
@@ -74,8 +87,12 @@ public class Accounts {
                         role(wanted),
                         before.passwordHash(),
                         wanted.locked(),
-                        before.mustChange()),
+                        before.mustChange(),
+                        wanted.directory()),
                 times.now());
+        if (before.directory() != wanted.directory()) {
+            people.byDirectory(wanted.signIn(), wanted.directory(), passwords.nobodyKnows());
+        }
         if (people.supervisors() == 0) {
             throw Problem.LAST_SUPERVISOR.with();
         }
@@ -91,7 +108,9 @@ public class Accounts {
     /** In place of one that was forgotten. @return it, told this once */
     @Transactional
     public String givePassword(String signIn, String who) {
-        find(signIn);
+        if (find(signIn).directory()) {
+            throw Problem.SIGNED_IN_BY_DIRECTORY.with(signIn);
+        }
         String password = passwords.given();
         people.password(signIn, passwords.encoded(password), true, times.now());
         passwords.endSessions(signIn);
@@ -134,18 +153,34 @@ public class Accounts {
     }
 
     @Transactional
-    public GroupRows.Group addGroup(String name, String who) {
+    public GroupRows.Group addGroup(String name, String directoryName, String who) {
         var made = new NewId();
-        groups.add(made, freeName(name));
+        groups.add(made, freeName(name), following(0, directoryName));
         log.add(who, Act.ADDED_GROUP.with(named(name)));
         return group(made.getId());
     }
 
     @Transactional
-    public void renameGroup(long id, String name, String who) {
-        String before = group(id).name();
-        groups.rename(id, freeName(name));
-        log.add(who, Act.RENAMED_GROUP.with(before, named(name)));
+    public void changeGroup(long id, String name, String directoryName, String who) {
+        GroupRows.Group before = group(id);
+        String wanted = before.name().equals(named(name)) ? before.name() : freeName(name);
+        String follows = following(id, directoryName);
+        groups.change(id, wanted, follows);
+        if (!wanted.equals(before.name())) {
+            log.add(who, Act.RENAMED_GROUP.with(before.name(), wanted));
+        }
+        if (!Objects.equals(follows, before.directoryName())) {
+            log.add(who, Act.GROUP_FOLLOWS.with(wanted, follows == null ? "-" : follows));
+        }
+    }
+
+    /** @return the directory's group that one follows, or null */
+    private String following(long id, String directoryName) {
+        String name = directoryName == null || directoryName.isBlank() ? null : named(directoryName);
+        groups.following(name).filter(group -> group.id() != id).ifPresent(group -> {
+            throw Problem.GROUP_FOLLOWED.with(name, group.name());
+        });
+        return name;
     }
 
     private String freeName(String wanted) {

@@ -137,6 +137,8 @@ public enum Act {
     @JsonProperty("deliveryLeftOut")
     DELIVERY_LEFT_OUT("destination", "document"),
 
+    @JsonProperty("groupFollows")
+    GROUP_FOLLOWS("group", "directoryGroup"),
     @JsonProperty("beganHold")
     BEGAN_HOLD("hold", "why"),
     @JsonProperty("heldDocument")

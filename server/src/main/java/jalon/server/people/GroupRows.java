@@ -14,23 +14,27 @@ import org.apache.ibatis.annotations.Update;
 /** Groups of people. */
 @Mapper
 public interface GroupRows {
-    record Group(long id, String name) {}
+    /** @param directoryName the group of the directory whose members are in it, or null */
+    record Group(long id, String name, String directoryName) {}
 
-    @Select("select id, name from people_group order by name")
+    @Select("select id, name, directory_name from people_group order by name")
     List<Group> all();
 
-    @Select("select id, name from people_group where id = #{id}")
+    @Select("select id, name, directory_name from people_group where id = #{id}")
     Optional<Group> find(long id);
 
-    @Select("select id, name from people_group where name = #{name}")
+    @Select("select id, name, directory_name from people_group where name = #{name}")
     Optional<Group> named(String name);
 
-    @Insert("insert into people_group (name) values (#{name})")
-    @Options(useGeneratedKeys = true, keyProperty = "made.id")
-    void add(@Param("made") NewId made, @Param("name") String name);
+    @Select("select id, name, directory_name from people_group where directory_name = #{name}")
+    Optional<Group> following(String name);
 
-    @Update("update people_group set name = #{name} where id = #{id}")
-    void rename(long id, String name);
+    @Insert("insert into people_group (name, directory_name) values (#{name}, #{directoryName})")
+    @Options(useGeneratedKeys = true, keyProperty = "made.id")
+    void add(@Param("made") NewId made, @Param("name") String name, @Param("directoryName") String directoryName);
+
+    @Update("update people_group set name = #{name}, directory_name = #{directoryName} where id = #{id}")
+    void change(long id, String name, String directoryName);
 
     @Delete("delete from people_group where id = #{id}")
     void remove(long id);

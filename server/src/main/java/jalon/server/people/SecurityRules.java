@@ -3,6 +3,9 @@ package jalon.server.people;
 import jakarta.servlet.http.HttpServletResponse;
 import jalon.server.Times;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.boot.context.properties.EnableConfigurationProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -21,6 +24,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Who may do what. Without sign-in there is the sign-in page and nothing else. */
 @Configuration
@@ -56,11 +60,19 @@ class SecurityRules {
             SignInGuard guard,
             SignInSettings settings,
             Passwords passwords,
+            List<SignInDoor> doors,
             ActivityLog log,
             Times times)
             throws Exception {
         http.authorizeHttpRequests(a -> a.requestMatchers(
-                        HttpMethod.GET, "/", "/index.html", "/assets/**", "/favicon.svg", "/desk/**", "/api/csrf")
+                        HttpMethod.GET,
+                        "/",
+                        "/index.html",
+                        "/assets/**",
+                        "/favicon.svg",
+                        "/desk/**",
+                        "/api/csrf",
+                        "/api/sign-in-ways")
                 .permitAll()
                 .requestMatchers("/api/me", "/api/me/password")
                 .authenticated()
@@ -114,11 +126,24 @@ class SecurityRules {
                         problem(response, 401, "Name and password do not go together.");
                     }
                 }));
+        for (SignInDoor door : doors) {
+            door.open(http);
+        }
         http.logout(l -> l.logoutUrl("/api/sign-out").logoutSuccessHandler((request, response, who) -> {
             if (who != null) {
                 log.add(who.getName(), Act.SIGNED_OUT.with());
             }
-            response.setStatus(HttpServletResponse.SC_NO_CONTENT);
+            String back = ServletUriComponentsBuilder.fromContextPath(request)
+                    .path("/desk/sign-in")
+                    .toUriString();
+            Optional<String> at = doors.stream()
+                    .flatMap(door -> who == null ? Stream.empty() : door.signOutAt(who, back).stream())
+                    .findFirst();
+            response.setStatus(at.isPresent() ? HttpServletResponse.SC_OK : HttpServletResponse.SC_NO_CONTENT);
+            if (at.isPresent()) {
+                response.setContentType("text/plain");
+                response.getWriter().write(at.get());
+            }
         }));
         http.exceptionHandling(e -> e.authenticationEntryPoint(
                         (request, response, x) -> problem(response, 401, "Sign in first."))
