@@ -69,6 +69,7 @@ const giveNew = () =>
     </ElFormItem>
     <ElFormItem v-if="ways.data.value?.length || form.directory">
       <ElCheckbox v-model="form.directory" :label="t('people.byDirectory')" />
+      <small class="soft">{{ t('people.byDirectoryIs') }}</small>
     </ElFormItem>
     <ElFormItem v-if="person">
       <ElCheckbox v-model="form.locked" :label="t('people.locked')" />

@@ -24,7 +24,7 @@ const refused = computed(() => {
       <div class="form">
         <h1>{{ t('app.name') }}</h1>
         <p class="soft lead">{{ t('signIn.lead') }}</p>
-        <NoteBanner v-if="refused" kind="wrong">{{ refused }}</NoteBanner>
+        <NoteBanner v-if="refused" kind="wrong" class="refused">{{ refused }}</NoteBanner>
         <SignInForm @done="router.push(String(route.query.to ?? '/desk/board'))" />
         <DirectoryWays />
       </div>
@@ -54,6 +54,9 @@ const refused = computed(() => {
 }
 h1 {
   font-size: 28px;
+}
+.refused {
+  margin-bottom: 14px;
 }
 .lead {
   margin: 4px 0 18px;

@@ -18,7 +18,8 @@ export default {
   role: { operator: 'operator', supervisor: 'supervisor', reader: 'reader' },
   groups: 'Groups',
   noGroup: 'in no group',
-  byDirectory: 'Signs in by the directory, which then says what the person is called and does',
+  byDirectory: 'Signs in by the directory',
+  byDirectoryIs: 'It says at each sign-in what the person is called, does, and is in.',
   isByDirectory: 'by the directory',
   follows: 'follows {name} of the directory',
   followsWhich: 'Group of the directory whose members are in it',
@@ -53,7 +54,7 @@ export default {
   },
   rightIs: {
     see: 'find filed documents and open them',
-    seeConfidential: 'fields and types that the stream calls confidential, and the pages they stand on',
+    seeConfidential: 'see fields and types that the stream calls confidential, and the pages they stand on',
     index: 'bring paper in, cut and index batches; all their pages are seen with it',
     file: 'give the word to file a batch, and decide about its deliveries',
     erase: 'withdraw batches from the work, and erase documents whose time is over',
