@@ -49,6 +49,7 @@ final class Headless {
     private final PageWorkers workers;
     private final int atOnce;
     private final String batch;
+    private final Path out;
     private final FilingPlaces places;
 
     /** Destinations where nothing answers: each is asked once, however many documents it is to have. */
@@ -69,6 +70,7 @@ final class Headless {
         this.workers = workers;
         this.atOnce = atOnce;
         this.batch = batch;
+        this.out = out;
         this.places = FilingPlaces.withoutArchive(out, own::open);
     }
 
@@ -111,7 +113,8 @@ final class Headless {
             throws IOException, InterruptedException {
         Instant at = Instant.now();
         Map<Integer, List<Filing.Planned>> planned = new LinkedHashMap<>();
-        Filing.plan(stream, batch, view, LocalDate.now(ZoneId.systemDefault()), List.of())
+        var by = new Filing.NamedBy(batch, Map.of(), pages, LocalDate.now(ZoneId.systemDefault()), new FileCounts(out));
+        Filing.plan(stream, by, view, List.of())
                 .forEach(p -> planned.computeIfAbsent(p.document(), no -> new ArrayList<>())
                         .add(p));
         Map<Integer, Future<List<Put>>> underWay = new LinkedHashMap<>();

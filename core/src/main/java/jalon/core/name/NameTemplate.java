@@ -1,27 +1,27 @@
 package jalon.core.name;
 
-import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
- * Folder and file names made from values. In braces stands a value's name, then if wanted a colon and a form ({@code
- * yyyy-MM} for a date, zeros for a number's length), then if wanted a bar and what to put where there is no value:
- * {@code {type}/{vessel|unknown vessel}/{applied:yyyy}}. Only a slash of the template makes a folder, never one in a value.
+ * Folder and file names made from values. In braces stands a value's name, then if wanted a colon and {@linkplain NameForm what is
+ * taken of it} ({@code yyyy-MM} of a date, {@code first 3}, zeros for a number's length), then if wanted a bar and what to put where
+ * there is no value: {@code {type}/{vessel|unknown vessel}/{applied:yyyy}}; {@code {count}} is a {@linkplain Count number of its own}.
+ * Only a slash of the template makes a folder, never one in a value.
  */
 public final class NameTemplate {
     private sealed interface Part {
         record Literal(String text) implements Part {}
 
         /** @param otherwise null where nothing stands in for it */
-        record Value(String name, String form, String otherwise) implements Part {}
+        record Value(String name, NameForm form, String otherwise) implements Part {}
+
+        record Counted(Count count) implements Part {}
     }
 
     private final List<Part> parts;
@@ -30,7 +30,7 @@ public final class NameTemplate {
         this.parts = parts;
     }
 
-    /** @throws IllegalArgumentException for a brace without its other half; the message says where */
+    /** @throws IllegalArgumentException for a brace without its other half or a count that is none; the message says where */
     public static NameTemplate parse(String template) {
         List<Part> parts = new ArrayList<>();
         int at = 0;
@@ -53,15 +53,24 @@ public final class NameTemplate {
         return new NameTemplate(parts);
     }
 
-    private static Part.Value value(String inside) {
+    private static Part value(String inside) {
         int bar = inside.indexOf('|');
         String otherwise = bar < 0 ? null : inside.substring(bar + 1);
         String head = bar < 0 ? inside : inside.substring(0, bar);
         int colon = head.indexOf(':');
-        return new Part.Value(
-                (colon < 0 ? head : head.substring(0, colon)).strip(),
-                colon < 0 ? "" : head.substring(colon + 1).strip(),
-                otherwise);
+        String name = (colon < 0 ? head : head.substring(0, colon)).strip();
+        String form = colon < 0 ? "" : head.substring(colon + 1).strip();
+        return name.equals(Count.NAME)
+                ? new Part.Counted(Count.parse(form))
+                : new Part.Value(name, NameForm.parse(form), otherwise);
+    }
+
+    /** What it counts, once for each time. */
+    public List<Count> counts() {
+        return parts.stream()
+                .filter(Part.Counted.class::isInstance)
+                .map(p -> ((Part.Counted) p).count())
+                .toList();
     }
 
     /** The names of the values this template uses. */
@@ -80,19 +89,27 @@ public final class NameTemplate {
                 .toList();
     }
 
-    /** The template filled as it is, for a text that is no name of a file. */
+    /** The template filled as it is, for a text that is no name of a file; nothing is counted in it. */
     public String text(Map<String, String> values) {
         return parts.stream()
-                .map(part -> part instanceof Part.Value value ? formed(value, values) : ((Part.Literal) part).text())
+                .map(part -> part instanceof Part.Literal literal ? literal.text() : filled(part, values, count -> ""))
                 .collect(Collectors.joining());
+    }
+
+    /** Safe names, folder by folder, of a template that counts nothing. */
+    public List<String> fill(Map<String, String> values) {
+        return fill(values, count -> {
+            throw new IllegalStateException("nothing is counted here");
+        });
     }
 
     /**
      * Safe names, folder by folder.
      *
+     * @param numbers gives the number for a count, as it stands in the name
      * @return one for each part between slashes, none of them empty
      */
-    public List<String> fill(Map<String, String> values) {
+    public List<String> fill(Map<String, String> values, Function<Count, String> numbers) {
         List<String> names = new ArrayList<>();
         StringBuilder current = new StringBuilder();
         for (Part part : parts) {
@@ -104,12 +121,18 @@ public final class NameTemplate {
                     }
                     current.append(pieces[i]);
                 }
-            } else if (part instanceof Part.Value value) {
-                current.append(SafeName.piece(formed(value, values)));
+            } else {
+                current.append(SafeName.piece(filled(part, values, numbers)));
             }
         }
         add(names, current);
         return names;
+    }
+
+    private static String filled(Part part, Map<String, String> values, Function<Count, String> numbers) {
+        return part instanceof Part.Counted counted
+                ? numbers.apply(counted.count())
+                : formed((Part.Value) part, values);
     }
 
     private static void add(List<String> names, StringBuilder current) {
@@ -122,21 +145,8 @@ public final class NameTemplate {
     private static String formed(Part.Value value, Map<String, String> values) {
         return Optional.ofNullable(values.get(value.name()))
                 .filter(v -> !v.isBlank())
-                .map(v -> formed(v, value.form()))
+                .map(value.form()::of)
+                .filter(v -> !v.isBlank())
                 .orElse(Objects.requireNonNullElse(value.otherwise(), ""));
-    }
-
-    private static String formed(String value, String form) {
-        if (form.isEmpty()) {
-            return value;
-        }
-        if (form.chars().allMatch(c -> c == '0')) {
-            return "0".repeat(Math.max(0, form.length() - value.length())) + value;
-        }
-        try {
-            return LocalDate.parse(value).format(DateTimeFormatter.ofPattern(form, Locale.ROOT));
-        } catch (DateTimeParseException | IllegalArgumentException e) {
-            return value;
-        }
     }
 }

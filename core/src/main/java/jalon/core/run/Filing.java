@@ -1,12 +1,15 @@
 package jalon.core.run;
 
 import jalon.core.image.Repair;
+import jalon.core.name.Count;
+import jalon.core.name.NameCounts;
 import jalon.core.name.NameTemplate;
 import jalon.core.name.SafeName;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.Destination;
+import jalon.core.stream.Finder;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import java.time.Instant;
@@ -21,6 +24,12 @@ import java.util.Set;
 /** Says where each document of a batch goes and under what name, before anything is written. */
 public final class Filing {
     private static final Set<String> OWN_VALUES = Set.of("stream", "type", "batch", "no", "filed");
+
+    /** What names can be made of beside these and a document's own values. */
+    private static final Set<String> IN_NAMES =
+            Set.of("group", "sender", "subject", "sent", "station", "operator", "received", "words");
+
+    private static final String COUNT = "count";
 
     /** Who sent a batch by mail, in the addresses that are told of it. */
     private static final String SENDER = "sender";
@@ -48,32 +57,42 @@ public final class Filing {
     }
 
     /**
-     * One entry for each document and destination; names that meet within the batch are numbered here, unless one is to be a
-     * version of the other.
+     * What names are made of beside a document's values.
      *
+     * @param batch number of the batch, @param about what is known of it beside its pages
+     * @param pages what was seen on each, by number
      * @param day of the filing, where the installation stands
+     */
+    public record NamedBy(
+            String batch,
+            Map<Finder.Inherited.From, String> about,
+            Map<Integer, PageFacts> pages,
+            LocalDate day,
+            NameCounts counts) {}
+
+    /**
+     * One entry for each document and destination; names that meet within the batch are numbered here, unless one is to be a
+     * version of the other. A document has the same number of its day or its stream at all destinations.
+     *
      * @param wishes of people; those for pages that begin no document mean nothing
      */
-    public static List<Planned> plan(
-            StreamDefinition stream, String batch, BatchView view, LocalDate day, List<FilingWish> wishes) {
+    public static List<Planned> plan(StreamDefinition stream, NamedBy by, BatchView view, List<FilingWish> wishes) {
         List<Planned> plan = new ArrayList<>();
+        var names = new DocumentNames(stream, by, view);
         for (Destination destination : stream.destinations()) {
-            NameTemplate folder = NameTemplate.parse(destination.folder());
-            NameTemplate file = NameTemplate.parse(destination.file());
             Map<String, Integer> taken = new LinkedHashMap<>();
             for (BatchView.DocumentView document : view.documents()) {
-                Map<String, String> values = values(stream, batch, document, day);
                 FilingWish wish = wishes.stream()
                         .filter(w -> w.page() == document.pages().get(0)
                                 && w.destination().equals(destination.destination()))
                         .findFirst()
                         .orElse(null);
-                List<String> wished = wish == null || wish.path() == null ? List.of() : SafeName.path(wish.path());
-                List<String> names = file.fill(values);
-                String name = wished.isEmpty()
-                        ? String.join(" ", names.isEmpty() ? List.of("unnamed") : names)
-                        : wished.get(wished.size() - 1);
-                List<String> folders = wished.isEmpty() ? folder.fill(values) : wished.subList(0, wished.size() - 1);
+                List<String> path = wish == null || wish.path() == null ? List.of() : SafeName.path(wish.path());
+                if (path.isEmpty()) {
+                    path = names.path(destination, document);
+                }
+                List<String> folders = path.subList(0, path.size() - 1);
+                String name = path.get(path.size() - 1);
                 int times = taken.merge(
                         String.join("/", folders) + "/" + name.toLowerCase(java.util.Locale.ROOT), 1, Integer::sum);
                 boolean own = times == 1 || destination.taken().isVersion();
@@ -134,11 +153,15 @@ public final class Filing {
     public static List<Streams.Fault> faults(StreamDefinition stream) {
         Set<String> known = new HashSet<>(OWN_VALUES);
         stream.types().forEach(t -> t.fields().forEach(f -> known.add(f.field())));
+        Set<String> inNames = new HashSet<>(known);
+        inNames.addAll(IN_NAMES);
+        inNames.add(COUNT);
         List<Streams.Fault> faults = new ArrayList<>();
         for (int i = 0; i < stream.destinations().size(); i++) {
             Destination destination = stream.destinations().get(i);
-            check(destination.folder(), "/destinations/" + i + "/folder", known, faults);
-            check(destination.file(), "/destinations/" + i + "/file", known, faults);
+            check(destination.folder(), "/destinations/" + i + "/folder", inNames, faults);
+            check(destination.file(), "/destinations/" + i + "/file", inNames, faults);
+            folderCount(destination.folder(), "/destinations/" + i + "/folder", faults);
             String properties = "/destinations/" + i + "/properties/";
             destination.properties().forEach((name, template) -> check(template, properties + name, known, faults));
         }
@@ -152,7 +175,11 @@ public final class Filing {
 
     private static void check(String template, String pointer, Set<String> known, List<Streams.Fault> faults) {
         try {
-            for (String name : NameTemplate.parse(template).names()) {
+            NameTemplate parsed = NameTemplate.parse(template);
+            if (!parsed.counts().isEmpty() && !known.contains(COUNT)) {
+                faults.add(new Streams.Fault(pointer, "nothing is counted here, but in names of folders and files"));
+            }
+            for (String name : parsed.names()) {
                 if (!known.contains(name)) {
                     faults.add(
                             new Streams.Fault(pointer, "there is no field or value '" + name + "' to make a name of"));
@@ -163,7 +190,19 @@ public final class Filing {
         }
     }
 
-    private static Map<String, String> values(
+    /** How many folders there are cannot be counted within one of them. */
+    private static void folderCount(String template, String pointer, List<Streams.Fault> faults) {
+        try {
+            if (NameTemplate.parse(template).counts().stream().anyMatch(c -> c.per() == Count.Per.FOLDER)) {
+                faults.add(new Streams.Fault(pointer, "a folder's name can be counted per day or per stream"));
+            }
+        } catch (IllegalArgumentException e) {
+            // Said already.
+        }
+    }
+
+    /** What names, properties and addresses are made of everywhere. */
+    static Map<String, String> values(
             StreamDefinition stream, String batch, BatchView.DocumentView document, LocalDate day) {
         Map<String, String> values = values(stream, document.type().type(), batch, document.no(), day);
         values.putAll(fields(document));

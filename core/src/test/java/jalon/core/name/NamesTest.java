@@ -24,6 +24,39 @@ class NamesTest {
     @CsvSource(
             delimiter = '|',
             value = {
+                "{vessel:first 2}|PM",
+                "{vessel:last 1}|K",
+                "{vessel:last 40}|PM-4821-K",
+                "{vessel:part 2 by -}|4821",
+                "{vessel:part 4 by -}|unnamed",
+                "{owner:word 2}|Gröſse",
+                "{owner:last 3}|ſse",
+                "{owner:word 3}{vessel:last 1}|K",
+                "{written:yyyy-MM}|2026-04",
+                "{owner:yyyy}|Ünter Gröſse",
+                "{no:000}|007"
+            })
+    void aNameTakesWhatIsWantedOfAValue(String template, String name) {
+        var values = Map.of("vessel", "PM-4821-K", "owner", "Ünter Gröſse", "written", "2026-04-03", "no", "7");
+        assertThat(SafeName.of(String.join("/", NameTemplate.parse(template).fill(values))))
+                .isEqualTo(name);
+        assertThat(NameTemplate.parse("{vessel:part 4 by -|none}").fill(values)).isEqualTo(List.of("none"));
+    }
+
+    @Test
+    void whatIsCountedIsSaidByItsForm() {
+        var template = NameTemplate.parse("{count:000 per day}-{count}-{count:per folder}");
+        assertThat(template.names()).isEmpty();
+        assertThat(template.fill(
+                        Map.of(), count -> count.of(42) + count.per().name().charAt(0)))
+                .isEqualTo(List.of("042D-42S-42F"));
+        assertThatThrownBy(() -> NameTemplate.parse("{count:per week}")).hasMessageContaining("no way to count");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
                 "../../etc/passwd|-..-etc-passwd",
                 "CON|_CON",
                 "nul.txt|_nul.txt",

@@ -24,6 +24,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -300,9 +301,45 @@ class BatchRunTest {
                 pages,
                 new Decision.Settle(1, "vessel", "../a/b", 0, null),
                 new Decision.Settle(2, "vessel", "../a/b", 0, null));
-        assertThat(Filing.plan(stream(), "B-0001", view, LocalDate.ofInstant(AT, ZoneOffset.UTC), List.of()))
+        assertThat(Filing.plan(
+                        stream(),
+                        new Filing.NamedBy(
+                                "B-0001", Map.of(), Map.of(), LocalDate.ofInstant(AT, ZoneOffset.UTC), of -> 1),
+                        view,
+                        List.of()))
                 .extracting(Filing.Planned::path)
                 .containsExactly("undated/-a-b", "undated/-a-b (2)");
+    }
+
+    @Test
+    void aDocumentHasOneNumberOfItsStreamEverywhereAndInEachFolderOneOfThatFolder() throws Exception {
+        StreamDefinition stream = Streams.parse(STREAM.replaceFirst("\"destinations\":.*", """
+                "destinations": [
+                 {"destination":"a","to":"folder","folder":"{written:yyyy|undated}","file":"{count:000 per stream} {count:per folder} {words}"},
+                 {"destination":"b","to":"folder","folder":"{count}","file":"{sender:part 1 by @}"}]}
+                """));
+        assertThat(Filing.faults(stream)).isEmpty();
+        List<PageFacts> pages = List.of(page(1, "Dear Harbour Master", "dues"), page(2, "Dear Harbour Master", "dues"));
+        BatchView view = index(pages);
+        Map<String, Long> counted = new HashMap<>();
+        var by = new Filing.NamedBy(
+                "B-0001",
+                Map.of(Finder.Inherited.From.SENDER, "agent@quay.example"),
+                Map.of(1, pages.get(0), 2, pages.get(1)),
+                LocalDate.ofInstant(AT, ZoneOffset.UTC),
+                of -> counted.merge(of, 1L, Long::sum));
+        assertThat(Filing.plan(stream, by, view, List.of()))
+                .extracting(Filing.Planned::path)
+                .containsExactly(
+                        "undated/001 1 Dear Harbour Master", "undated/002 2 Dear Harbour Master", "1/agent", "2/agent");
+        assertThat(
+                        Filing.faults(
+                                Streams.parse(
+                                        STREAM.replaceFirst(
+                                                "\"destinations\":.*",
+                                                "\"destinations\":[{\"destination\":\"a\",\"to\":\"folder\",\"folder\":\"{count:per folder}\",\"file\":\"x\"}]}"))))
+                .extracting(Streams.Fault::pointer)
+                .containsExactly("/destinations/0/folder");
     }
 
     @Test

@@ -301,7 +301,8 @@ public class Batches {
         return kept == null ? null : StoredView.read(kept.body());
     }
 
-    private BatchContext context(Batch batch) {
+    /** What is known of a batch beside its pages. */
+    public Map<Finder.Inherited.From, String> about(Batch batch) {
         Map<Finder.Inherited.From, String> inherited = new EnumMap<>(Finder.Inherited.From.class);
         if (batch.origin().mail().sender() != null) {
             inherited.put(Finder.Inherited.From.SENDER, batch.origin().mail().sender());
@@ -321,8 +322,12 @@ public class Batches {
                 .filter(f -> f.rejected() == null)
                 .findFirst()
                 .ifPresent(f -> inherited.put(Finder.Inherited.From.FILE_NAME, f.name()));
+        return inherited;
+    }
+
+    private BatchContext context(Batch batch) {
         return new BatchContext(
-                inherited,
+                about(batch),
                 batch.counted().expectedPages(),
                 batch.counted().expectedDocuments(),
                 earlier.outside(batch.id()));

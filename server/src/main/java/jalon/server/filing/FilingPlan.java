@@ -1,6 +1,7 @@
 package jalon.server.filing;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import jalon.core.name.NameCounts;
 import jalon.core.output.Erasure;
 import jalon.core.output.Fixity;
 import jalon.core.output.OutputFormat;
@@ -39,6 +40,7 @@ public class FilingPlan {
     private final NotReadList notRead;
     private final FilingWishes wishes;
     private final GoingOn goingOn;
+    private final FilingCounts counts;
     private final Times times;
 
     FilingPlan(
@@ -48,7 +50,9 @@ public class FilingPlan {
             NotReadList notRead,
             FilingWishes wishes,
             GoingOn goingOn,
+            FilingCounts counts,
             Times times) {
+        this.counts = counts;
         this.goingOn = goingOn;
         this.wishes = wishes;
         this.batches = batches;
@@ -108,7 +112,7 @@ public class FilingPlan {
         List<DeskDelivery> deliveries = new ArrayList<>();
         if (!batch.filed()) {
             List<WishRows.Row> wished = wishes.ofBatch(batch.id());
-            for (GoingOn.Plan plan : planned(batch, stream, view)) {
+            for (GoingOn.Plan plan : planned(batch, stream, view, counts.shown())) {
                 Filing.Planned p = plan.planned();
                 deliveries.add(new DeskDelivery(
                         null,
@@ -132,13 +136,19 @@ public class FilingPlan {
         return new Plan(deliveries, ledger, setAsideBy(view), batch.filed());
     }
 
-    /** Where each document of a batch goes, before it does. */
+    /** Where each document of a batch goes, just before it does: its numbers are taken. */
     List<GoingOn.Plan> planned(Batch batch, StreamDefinition stream, BatchView view) {
+        return planned(batch, stream, view, counts);
+    }
+
+    private List<GoingOn.Plan> planned(Batch batch, StreamDefinition stream, BatchView view, NameCounts numbers) {
         List<FilingWish> wished = FilingWishes.plain(wishes.ofBatch(batch.id()));
         if (batch.origin().continues() != null) {
             return goingOn.ofMore(stream, batch, view, wished);
         }
-        return Filing.plan(stream, batch.no(), view, times.day(times.now()), wished).stream()
+        var by = new Filing.NamedBy(
+                batch.no(), batches.about(batch), batches.facts(batch), times.day(times.now()), numbers);
+        return Filing.plan(stream, by, view, wished).stream()
                 .map(p -> new GoingOn.Plan(p, null))
                 .toList();
     }

@@ -1,0 +1,5 @@
+-- The last number given for a name, by what is counted: SHA-256, in hex, of its text.
+create table name_count (
+  of char(64) character set ascii primary key,
+  last bigint not null
+);
