@@ -7,6 +7,7 @@ import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
 import CertaintyPanel from '../parts/CertaintyPanel.vue'
 import LimitsPanel from '../parts/LimitsPanel.vue'
+import NamesPanel from '../parts/NamesPanel.vue'
 import RulesPanel from '../parts/RulesPanel.vue'
 import SamplesPanel from '../parts/SamplesPanel.vue'
 import StreamTable, { type StreamPanel } from '../parts/StreamTable.vue'
@@ -38,7 +39,13 @@ async function importOne(file: File) {
   } else refused.value = worded(error)
 }
 const opened = ref<{ what: StreamPanel; stream: string } | null>(null)
-const panels = { types: SamplesPanel, rules: RulesPanel, limits: LimitsPanel, certainty: CertaintyPanel }
+const panels = {
+  types: SamplesPanel,
+  rules: RulesPanel,
+  names: NamesPanel,
+  limits: LimitsPanel,
+  certainty: CertaintyPanel,
+}
 const titleOf = (name: string) => streams.value?.find((s) => s.name === name)?.title ?? name
 /** While something of a stream is looked at, only that one is listed: what is looked at needs the room. */
 const shown = computed(() =>

@@ -20,6 +20,7 @@ import certainty from './certainty'
 import limits from './limits'
 import line from './line'
 import log from './log'
+import names from './names'
 import nav from './nav'
 import notRead from './notRead'
 import pageDesk from './pageDesk'
@@ -67,6 +68,7 @@ export default {
   limits,
   line,
   log,
+  names,
   nav,
   notRead,
   pageDesk,

@@ -490,6 +490,8 @@ public enum Problem {
     DIRECTORY_LOCKED(Kind.FORBIDDEN, "person"),
     @JsonProperty("directoryName")
     DIRECTORY_NAME(Kind.FORBIDDEN, "person", "directory"),
+    @JsonProperty("batchOfAnotherStream")
+    BATCH_OF_ANOTHER_STREAM(Kind.INPUT, "batch", "stream"),
     /** Kept from before problems had codes: the words as they were written down. */
     @JsonProperty("asWritten")
     AS_WRITTEN(Kind.NOW, "text");

@@ -143,4 +143,62 @@ class FilingWishesTest extends ServerCase {
         api("t.vane", "merrow-supervisor").post("/api/streams", Map.of("json", JSON.writeValueAsString(stream)));
         return name;
     }
+
+    @Test
+    void namesAreTriedOnABatchAndNumbersAreTakenWhenItIsFiledAndNeverAgain() throws Exception {
+        var supervisor = api("t.vane", "merrow-supervisor");
+        String stream = supervisor
+                .post("/api/streams/dues-letters/versions/1/copy", Map.of("title", "Counted letters"))
+                .get("name")
+                .asString();
+        ObjectNode definition = (ObjectNode) supervisor.get("/api/streams/" + stream);
+        ObjectNode shelf = definition.putArray("destinations").addObject();
+        shelf.put("destination", "counted").put("to", "folder").put("file", "{vessel:last 1}-{count:000}");
+        supervisor.post("/api/streams", Map.of("json", definition.toString()));
+        String first = bring(
+                stream, Paper.duesLetters(scans, Harbour.portMerrow(), 2, 73).files());
+        var more = Paper.duesLetters(Files.createDirectories(scans.resolve("more")), Harbour.portMerrow(), 2, 73);
+        String second = bring(stream, more.files());
+        for (String no : new String[] {first, second}) {
+            settleTheRest(no, more);
+            assertThat(delivery(operator.get("/api/batches/" + no + "/filing"), 2, "counted")
+                            .get("path")
+                            .asString())
+                    .as("what it would be now")
+                    .endsWith("-002");
+        }
+        operator.post("/api/batches/" + second + "/filing", Map.of());
+        operator.post("/api/batches/" + first + "/filing", Map.of());
+        JsonNode filed = operator.get("/api/batches/" + first + "/filing");
+        assertThat(delivery(filed, 1, "counted").get("path").asString()).endsWith("-003");
+        assertThat(delivery(filed, 2, "counted").get("path").asString()).endsWith("-004");
+
+        String third = bring(
+                stream,
+                Paper.duesLetters(Files.createDirectories(scans.resolve("third")), Harbour.portMerrow(), 2, 73)
+                        .files());
+        JsonNode documents = operator.get("/api/batches/" + third).get("documents");
+        settle(third, documents.get(0), "owner", "A/B");
+        settle(third, documents.get(1), "owner", "a-b");
+        shelf.put("folder", "").put("file", "{owner}");
+        JsonNode tried =
+                supervisor.post("/api/streams/try-names", Map.of("json", definition.toString(), "batch", third));
+        assertThat(tried.findValuesAsString("path")).containsExactly("A-B", "a-b (2)");
+        assertThat(tried.findValuesAsString("twice")).containsOnly("true");
+        assertThat(tried.get(0).get("unsafe").get(0).asString()).isEqualTo("Owner");
+        assertThat(tried.get(1).get("unsafe")).isEmpty();
+        String name = delivery(filed, 1, "counted").get("path").asString().toLowerCase(java.util.Locale.ROOT);
+        shelf.put("file", name);
+        assertThat(supervisor
+                        .post("/api/streams/try-names", Map.of("json", definition.toString(), "batch", third))
+                        .get(0)
+                        .get("taken")
+                        .asBoolean())
+                .as("but for case")
+                .isTrue();
+        shelf.put("file", "{vessle}");
+        assertThatThrownBy(() -> supervisor.post(
+                        "/api/streams/try-names", Map.of("json", definition.toString(), "batch", third)))
+                .hasMessageContaining("no field or value 'vessle'");
+    }
 }

@@ -33,6 +33,12 @@ public final class SafeName {
                 .toList();
     }
 
+    /** Whether a text can stand in a name as it is. */
+    public static boolean takes(String text) {
+        return piece(text).equals(Normalizer.normalize(text, Normalizer.Form.NFC))
+                && text.getBytes(StandardCharsets.UTF_8).length <= MOST_BYTES;
+    }
+
     /** A value as part of a name: what is unsafe becomes a dash. */
     static String piece(String text) {
         StringBuilder out = new StringBuilder();

@@ -3,6 +3,7 @@ package jalon.core.run;
 import jalon.core.index.FieldValue;
 import jalon.core.name.Count;
 import jalon.core.name.NameTemplate;
+import jalon.core.name.SafeName;
 import jalon.core.read.PageFacts;
 import jalon.core.stream.Destination;
 import jalon.core.stream.Finder;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Names that the documents of a batch get by the templates of their stream. */
 final class DocumentNames {
@@ -47,6 +49,16 @@ final class DocumentNames {
         numbers.remove(Count.Per.FOLDER);
         path.add(String.join(" ", names.isEmpty() ? List.of("unnamed") : names));
         return path;
+    }
+
+    /** Names of values that cannot stand in it as they are. */
+    List<String> unsafe(Destination destination, BatchView.DocumentView document) {
+        Map<String, String> values = values(document);
+        return Stream.of(destination.folder(), destination.file())
+                .flatMap(template -> NameTemplate.parse(template).names().stream())
+                .distinct()
+                .filter(name -> values.get(name) != null && !SafeName.takes(values.get(name)))
+                .toList();
     }
 
     private String number(Count count, Map<Count.Per, Long> numbers, String folder) {

@@ -103,6 +103,13 @@ public final class Filing {
         return plan;
     }
 
+    /** Names of those values of a document that cannot stand in its name at a destination as they are: what is unsafe is changed. */
+    public static List<String> unsafe(
+            StreamDefinition stream, NamedBy by, BatchView view, Destination destination, int document) {
+        return new DocumentNames(stream, by, view)
+                .unsafe(destination, view.documents().get(document - 1));
+    }
+
     /**
      * What a destination is told of a document beside its files.
      *

@@ -1,8 +1,10 @@
 package jalon.server.api;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jalon.server.batch.Batches;
 import jalon.server.batch.StreamTrial;
 import jalon.server.certainty.Certainties;
+import jalon.server.filing.NamesTrial;
 import jalon.server.people.Role;
 import jalon.server.rights.Rights;
 import jalon.server.stream.StreamLibrary;
@@ -22,10 +24,20 @@ import org.springframework.web.bind.annotation.RestController;
 class StreamApi {
     private final StreamLibrary library;
     private final StreamTrial trial;
+    private final NamesTrial names;
+    private final Batches batches;
     private final Certainties certainties;
     private final Rights rights;
 
-    StreamApi(StreamLibrary library, StreamTrial trial, Certainties certainties, Rights rights) {
+    StreamApi(
+            StreamLibrary library,
+            StreamTrial trial,
+            NamesTrial names,
+            Batches batches,
+            Certainties certainties,
+            Rights rights) {
+        this.names = names;
+        this.batches = batches;
         this.rights = rights;
         this.certainties = certainties;
         this.trial = trial;
@@ -87,6 +99,13 @@ class StreamApi {
     }
 
     record Tried(String json, String batch) {}
+
+    /** What names a definition that is not saved yet gives the documents of a batch. */
+    @PostMapping("/streams/try-names")
+    List<NamesTrial.TriedName> tryNames(@RequestBody Tried tried, Principal who) {
+        rights.requireWork(who.getName(), batches.get(tried.batch()).stream().name());
+        return names.of(tried.json(), tried.batch());
+    }
 
     /** What a definition that is not saved yet would make of a batch's pages. */
     @PostMapping("/streams/try")

@@ -97,6 +97,11 @@ interface DeliveryRows {
     @ResultMap("row")
     Optional<DeliveryRow> at(long batchId, int document, String destination);
 
+    /** Whether a document of another batch has this name at a destination, or one that differs in case or accents alone. */
+    @Select("select exists (select 1 from delivery where destination = #{destination} and name = #{name}"
+            + " and folder = #{folder} and batch_id <> #{batchId} and state <> 'leftOut')")
+    boolean isFiledElsewhere(long batchId, String destination, String folder, String name);
+
     @Insert("insert into delivery (batch_id, document_no, destination, correction, folder, name, follows)"
             + " select batch_id, document_no, destination, #{correction}, #{folder}, #{name}, #{follows} from delivery"
             + " where id = #{first}")

@@ -146,11 +146,19 @@ public class FilingPlan {
         if (batch.origin().continues() != null) {
             return goingOn.ofMore(stream, batch, view, wished);
         }
-        var by = new Filing.NamedBy(
-                batch.no(), batches.about(batch), batches.facts(batch), times.day(times.now()), numbers);
-        return Filing.plan(stream, by, view, wished).stream()
+        return Filing.plan(stream, names(batch, numbers), view, wished).stream()
                 .map(p -> new GoingOn.Plan(p, null))
                 .toList();
+    }
+
+    /** What its documents' names would be made of now; no number is taken. */
+    Filing.NamedBy shownNames(Batch batch) {
+        return names(batch, counts.shown());
+    }
+
+    private Filing.NamedBy names(Batch batch, NameCounts numbers) {
+        return new Filing.NamedBy(
+                batch.no(), batches.about(batch), batches.facts(batch), times.day(times.now()), numbers);
     }
 
     private static Tries tries(GoingOn.Plan plan) {
