@@ -44,10 +44,11 @@ const forms = (name: string, now: string) =>
 </script>
 
 <template>
-  <FieldBox :label="label">
-    <ElInput v-if="asText" v-model="template" class="mono" :aria-label="label" />
-    <div v-else class="chips">
-      <template v-for="(p, i) in parts" :key="i">
+  <div role="group" :aria-label="label">
+    {{ label }}
+    <div class="chips">
+      <ElInput v-if="asText" v-model="template" class="whole mono" :aria-label="label" />
+      <template v-for="(p, i) in parts" v-else :key="i">
         <ElInput
           v-if="p.kind === 'text'"
           class="between mono"
@@ -94,6 +95,7 @@ const forms = (name: string, now: string) =>
         </ElPopover>
       </template>
       <PickOne
+        v-if="!asText"
         class="add"
         :model-value="null"
         :placeholder="t('names.add')"
@@ -101,11 +103,9 @@ const forms = (name: string, now: string) =>
         :options="values.map((v) => ({ value: v.name, label: v.title }))"
         @update:model-value="add"
       />
+      <ElButton link @click="asText = !asText">{{ t(asText ? 'names.asChips' : 'names.asText') }}</ElButton>
     </div>
-    <ElButton link class="form" @click="asText = !asText">
-      {{ t(asText ? 'names.asChips' : 'names.asText') }}
-    </ElButton>
-  </FieldBox>
+  </div>
 </template>
 
 <style scoped>
@@ -114,6 +114,7 @@ const forms = (name: string, now: string) =>
   flex-wrap: wrap;
   gap: 4px;
   align-items: center;
+  margin-top: 3px;
 }
 .chip .soft {
   margin-inline-start: 0.4em;
@@ -125,7 +126,7 @@ const forms = (name: string, now: string) =>
   display: grid;
   gap: 10px;
 }
-.form {
-  justify-self: start;
+.whole {
+  flex: 1;
 }
 </style>

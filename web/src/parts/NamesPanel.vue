@@ -73,12 +73,24 @@ async function save() {
       @again="definition.load"
     />
     <div v-if="now && at" class="names">
-      <FieldBox :label="t('names.to')">
-        <PickOne
-          v-model="which"
-          :options="(now.destinations ?? []).map((d, i) => ({ value: i, label: d.destination }))"
-        />
-      </FieldBox>
+      <div class="three">
+        <FieldBox :label="t('names.to')">
+          <PickOne
+            v-model="which"
+            :options="(now.destinations ?? []).map((d, i) => ({ value: i, label: d.destination }))"
+          />
+        </FieldBox>
+        <FieldBox :label="t('names.taken')">
+          <PickOne
+            :model-value="at.taken ?? 'number'"
+            :options="choices(['number', 'refuse', 'version', 'append'], 'names.takenBy')"
+            @update:model-value="(taken) => (at!.taken = taken ?? 'number')"
+          />
+        </FieldBox>
+        <FieldBox v-if="batches.length" :label="t('names.tryOn')">
+          <PickOne v-model="batch" :options="batches.map((b) => ({ value: b.no, label: b.no }))" />
+        </FieldBox>
+      </div>
       <NameChips
         :key="`folder ${which}`"
         :model-value="at.folder ?? ''"
@@ -93,19 +105,9 @@ async function save() {
         :values="values"
         @update:model-value="(file) => (at!.file = file)"
       />
-      <FieldBox :label="t('names.taken')">
-        <PickOne
-          :model-value="at.taken ?? 'number'"
-          :options="choices(['number', 'refuse', 'version', 'append'], 'names.takenBy')"
-          @update:model-value="(taken) => (at!.taken = taken ?? 'number')"
-        />
-      </FieldBox>
       <NoteBanner v-if="fault" kind="wrong">{{ fault }}</NoteBanner>
       <p v-if="board.data.value && !batches.length" class="soft">{{ t('names.noBatch') }}</p>
       <template v-else>
-        <FieldBox :label="t('names.tryOn')">
-          <PickOne v-model="batch" :options="batches.map((b) => ({ value: b.no, label: b.no }))" />
-        </FieldBox>
         <ElTable :data="shown" row-key="document" size="small" max-height="360">
           <ElTableColumn :label="t('names.document')" prop="document" width="90" />
           <ElTableColumn :label="t('names.path')" min-width="320">
@@ -125,6 +127,11 @@ async function save() {
 </template>
 
 <style scoped>
+.three {
+  display: grid;
+  grid-template-columns: 1fr 1.6fr 1fr;
+  gap: 12px;
+}
 .names {
   display: grid;
   gap: 12px;
