@@ -10,6 +10,7 @@ import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
 import BatchHeld from '../parts/BatchHeld.vue'
 import BatchLine from '../parts/BatchLine.vue'
+import FiledFoot from '../parts/FiledFoot.vue'
 import FilingTree from '../parts/FilingTree.vue'
 import NotReadList from '../parts/NotReadList.vue'
 import PageViewer from '../parts/PageViewer.vue'
@@ -26,7 +27,6 @@ const planned = useLoad(() => api.GET('/api/batches/{no}/filing', { params: { pa
 const plan = planned.data
 const current = ref(1)
 const busy = ref(false)
-const told = ref('')
 
 const soon = useDebounceFn(planned.load, 200)
 useEvents((changed) => {
@@ -84,15 +84,9 @@ async function decide(
   if (data) plan.value = data
   else tell(error)
 }
-async function check() {
-  if (busy.value || !plan.value?.begun) return
-  busy.value = true
-  const { data, error } = await api.POST('/api/batches/{no}/filing/check', {
-    params: { path: { no: props.no } },
-  })
-  busy.value = false
-  if (data) told.value = t('filing.checking')
-  else tell(error)
+function takenBack(now: Schema['Plan']) {
+  plan.value = now
+  void load()
 }
 const toBoard = () => void router.push({ name: 'board' })
 const toPages = () => void router.push({ name: 'pages', params: { no: props.no } })
@@ -106,7 +100,6 @@ useKeys([
   { key: 'Enter', on: ['Enter'], label: t('filing.file'), run: onwards },
   { key: '↑', on: ['ArrowUp', '['], label: t('filing.up'), run: () => step(-1) },
   { key: '↓', on: ['ArrowDown', ']'], label: t('filing.down'), run: () => step(1) },
-  { key: 'V', on: ['v', 'V'], label: t('filing.check'), run: () => void check() },
   { key: 'B', on: ['b', 'B'], label: t('indexDesk.toPages'), run: toPages },
 ])
 </script>
@@ -145,15 +138,14 @@ useKeys([
           <strong class="ledger">{{ ledger(plan.ledger, plan.setAsideBy) }}</strong>
         </span>
         <span class="stretch" />
-        <template v-if="plan.begun">
-          <span v-if="refused" class="state wrong">{{ t('filing.needsYou', refused) }}</span>
-          <span v-else class="state" :class="done ? 'settled' : 'empty'">
-            {{ done ? t('filing.filed') : t('filing.underWay') }}
-          </span>
-          <span v-if="told" class="soft">{{ told }}</span>
-          <KeyButton :disabled="busy" k="V" @click="check">{{ t('filing.check') }}</KeyButton>
-          <KeyButton main k="Enter" @click="toBoard">{{ t('filing.toBoard') }}</KeyButton>
-        </template>
+        <FiledFoot
+          v-if="plan.begun"
+          :no="no"
+          :refused="refused"
+          :done="done"
+          @taken="takenBack"
+          @board="toBoard"
+        />
         <template v-else-if="doubts">
           <span class="state doubtful">{{ t('filing.doubts', doubts) }}</span>
           <KeyButton main k="Enter" @click="toDoubts">{{ t('filing.toDoubts') }}</KeyButton>

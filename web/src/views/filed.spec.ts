@@ -2,6 +2,7 @@ import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
 import type { Schema } from '../api/client'
 import { found } from '../test/fixtures'
+import FiledFoot from '../parts/FiledFoot.vue'
 import { screen, type Answers } from '../test/screen'
 import ArchiveDocument from './ArchiveDocument.vue'
 
@@ -125,4 +126,21 @@ test('its story tells who or what decided, on what evidence, and where it lies',
   expect(text()).toContain('beside its label, on page 1; certain to 98%')
   expect(text()).toContain('amount: –')
   expect(text()).toContain('gone, looked at')
+})
+
+test('a filing is taken back with a reason, and why it cannot be is told', async () => {
+  const view = await screen(FiledFoot, {
+    props: { no: 'B-0001', refused: 0, done: true },
+    answers: { 'POST /api/batches/B-0001/filing/take-back': { begun: false, deliveries: [] } },
+  })
+  shown = view
+  await view
+    .findAll('button')
+    .find((b) => b.text().startsWith('Take it back'))!
+    .trigger('click')
+  await view.find('#reason-typed').setValue('wrong amount')
+  await view.find('form.asking').trigger('submit')
+  await flushPromises()
+  expect(view.sent).toEqual([['/api/batches/B-0001/filing/take-back', { why: 'wrong amount' }]])
+  expect(view.emitted('taken')).toEqual([[{ begun: false, deliveries: [] }]])
 })

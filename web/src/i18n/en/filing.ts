@@ -23,6 +23,8 @@ export default {
     json: 'json',
   } satisfies Record<Schema['DeskDelivery']['formats'][number], string>,
   check: 'Check what lies there',
+  takeBack: 'Take it back',
+  takeBackWhy: 'Why is the filing taken back?',
   checking: 'The files are being looked at; what is found appears beside them.',
   found: {
     same: 'as filed, looked at {when}',

@@ -28,6 +28,7 @@ export default {
   signInFailed: 'a sign-in as {who} from {address} failed',
   signedOut: 'signed out',
   changedPassword: 'changed the password',
+  tookBack: 'took the filing back: {why}',
   corrected: 'corrected {fields} of document {document}: {why}',
   beganHold: 'began the hold {hold}: {why}',
   heldDocument: 'held document {document}: {hold}',

@@ -492,6 +492,14 @@ public enum Problem {
     DIRECTORY_NAME(Kind.FORBIDDEN, "person", "directory"),
     @JsonProperty("batchOfAnotherStream")
     BATCH_OF_ANOTHER_STREAM(Kind.INPUT, "batch", "stream"),
+    @JsonProperty("leftTheHouse")
+    LEFT_THE_HOUSE(Kind.NOW, "destination"),
+    @JsonProperty("goesOnThere")
+    GOES_ON_THERE(Kind.NOW, "document", "destination"),
+    @JsonProperty("changedSinceFiled")
+    CHANGED_SINCE_FILED(Kind.NOW, "file", "destination"),
+    @JsonProperty("heldOrErased")
+    HELD_OR_ERASED(Kind.NOW, "batch"),
     /** Kept from before problems had codes: the words as they were written down. */
     @JsonProperty("asWritten")
     AS_WRITTEN(Kind.NOW, "text");

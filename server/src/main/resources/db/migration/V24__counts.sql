@@ -6,3 +6,6 @@ create table name_count (
 
 -- Names that are taken are looked for before anything is filed.
 alter table delivery add index name_idx (name);
+
+-- The day on which a batch's deliveries ended, until it is told of with the others of that day.
+alter table batch add column report_day date, add index report_day_idx (report_day);

@@ -6,14 +6,17 @@ import static org.awaitility.Awaitility.await;
 
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
+import jalon.server.live.RecurringWork;
 import jalon.standins.MailStandIn;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -27,6 +30,12 @@ class FilingWishesTest extends ServerCase {
 
     @Autowired
     private JalonSettings settings;
+
+    @Autowired
+    private List<RecurringWork> recurring;
+
+    @Autowired
+    private JdbcTemplate database;
 
     private JsonNode wish(String no, int document, String path, String leftOut) throws Exception {
         Map<String, Object> wish = new HashMap<>();
@@ -131,6 +140,41 @@ class FilingWishesTest extends ServerCase {
                     .contains("Document 1: ")
                     .doesNotContain("Pages: ");
         }
+    }
+
+    @Test
+    void aDayIsToldOfInOneMailWhenItIsOver() throws Exception {
+        var json = (ObjectNode) JSON.readTree(Files.readString(Path.of("../demo/streams/dues-letters.json")));
+        json.put("stream", "letters-of-the-day").put("title", "Letters of the day");
+        json.putObject("filing").put("reportEvery", "day").putArray("report").add("records@merrow.example");
+        api("t.vane", "merrow-supervisor").post("/api/streams", Map.of("json", JSON.writeValueAsString(json)));
+        String[] filed = new String[2];
+        for (int i = 0; i < 2; i++) {
+            var stack = Paper.duesLetters(
+                    Files.createDirectories(scans.resolve("day" + i)), Harbour.portMerrow(), 1, 80 + i);
+            filed[i] = bring("letters-of-the-day", stack.files());
+            settleTheRest(filed[i], stack);
+            operator.post("/api/batches/" + filed[i] + "/filing", Map.of());
+            awaitStage(filed[i], "done");
+        }
+        RecurringWork daily = recurring.stream()
+                .filter(work -> work.name().equals("daily-reports"))
+                .findFirst()
+                .orElseThrow();
+        try (var mail = MailStandIn.start(0, settings.mail().port())) {
+            mail.person("records@merrow.example");
+            daily.run();
+            assertThat(mail.receivedBy("records@merrow.example"))
+                    .as("the day is not over")
+                    .isEmpty();
+            database.update("update batch set report_day = report_day - interval 1 day where report_day is not null");
+            daily.run();
+            daily.run();
+            assertThat(mail.receivedBy("records@merrow.example")).hasSize(1);
+            assertThat(mail.receivedBy("records@merrow.example")[0].getContent().toString())
+                    .contains("Batch " + filed[0], "Batch " + filed[1], "Pages: ");
+        }
+        assertThat(operator.get("/api/batches/" + filed[1] + "/log").toString()).contains("records@merrow.example");
     }
 
     private String told(String name, String... receivers) throws Exception {

@@ -255,4 +255,69 @@ class GoingOnTest extends ServerCase {
         assertThat(operator.get("/api/batches/" + next + "/filing").get("deliveries"))
                 .hasSize(2);
     }
+
+    @Test
+    void aFilingIsTakenBackWhileNothingLeftTheHouseAndTheBatchIsFiledAgain() throws Exception {
+        String stream =
+                stream("Letters taken back", "{batch}-{no} {amount}", Map.of("archive", "number", "shelf", "number"));
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 96);
+        String no = filed(stream, stack);
+        String filing = "/api/batches/" + no + "/filing";
+        assertThat(lying("shelf", stream)).hasSize(1);
+        assertThatThrownBy(() -> operator.post(filing + "/take-back", Map.of("why", " ")))
+                .hasMessageContaining("Say why");
+        long id = find(operator, "batch:" + no).get("found").get(0).get("id").asLong();
+        long hold = supervisor
+                .post("/api/retention/holds", Map.of("name", "Case 9", "why", "asked for"))
+                .get("id")
+                .asLong();
+        supervisor.post("/api/retention/holds/" + hold + "/documents", Map.of("archived", List.of(id)));
+        assertThatThrownBy(() -> operator.post(filing + "/take-back", Map.of("why", "wrong amount")))
+                .hasMessageContaining("held");
+        supervisor.post("/api/retention/holds/" + hold + "/end", Map.of("why", "over"));
+        Path lies;
+        try (Stream<Path> all = Files.list(DATA.resolve("data/filed/shelf").resolve(stream))) {
+            lies = all.findFirst().orElseThrow();
+        }
+        byte[] whole = Files.readAllBytes(lies);
+        Files.writeString(lies, "somebody else's");
+        assertThatThrownBy(() -> operator.post(filing + "/take-back", Map.of("why", "wrong amount")))
+                .hasMessageContaining("not what was filed any more");
+        assertThat(find(operator, "batch:" + no).get("total").asInt())
+                .as("nothing is touched before all of it can be")
+                .isEqualTo(1);
+        Files.write(lies, whole);
+
+        JsonNode plan = operator.post(filing + "/take-back", Map.of("why", "wrong amount"));
+        assertThat(plan.get("begun").asBoolean()).isFalse();
+        assertThat(operator.stage(no)).isEqualTo("filing");
+        assertThat(lies).doesNotExist();
+        assertThat(find(operator, "batch:" + no).get("total").asInt()).isZero();
+        assertThat(operator.get("/api/batches/" + no + "/log").toString()).contains("wrong amount");
+
+        settle(no, operator.get("/api/batches/" + no).get("documents").get(0), "amount", "12.50");
+        operator.post(filing, Map.of());
+        awaitStage(no, "done");
+        assertThat(lying("shelf", stream)).singleElement().asString().contains("12.50");
+        assertThat(find(operator, "batch:" + no + " amount:12.50").get("total").asInt())
+                .isEqualTo(1);
+
+        String more = operator.post(
+                        "/api/archive/"
+                                + find(operator, "batch:" + no)
+                                        .get("found")
+                                        .get(0)
+                                        .get("id")
+                                        .asLong() + "/pages",
+                        Map.of())
+                .get("no")
+                .asString();
+        operator.upload("/api/batches/" + more + "/files", stack.files().get(0));
+        operator.post("/api/batches/" + more + "/arrived", Map.of());
+        awaitStage(more, "filing");
+        operator.post("/api/batches/" + more + "/filing", Map.of());
+        awaitStage(more, "done");
+        assertThatThrownBy(() -> operator.post(filing + "/take-back", Map.of("why", "again")))
+                .hasMessageContaining("goes on");
+    }
 }

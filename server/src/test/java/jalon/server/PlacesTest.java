@@ -107,6 +107,8 @@ class PlacesTest extends ServerCase {
         // By itself, when its pause is over.
         awaitStage(no, "done");
         assertThat(filed()).hasSize(2).allMatch(f -> f.startsWith("Dues/") && f.endsWith(".pdf"));
+        assertThatThrownBy(() -> operator.post("/api/batches/" + no + "/filing/take-back", Map.of("why", "wrong")))
+                .hasMessageContaining("Something went to");
         whatIsFiledIsLookedAtAgain(no);
     }
 

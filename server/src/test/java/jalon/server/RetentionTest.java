@@ -267,11 +267,12 @@ class RetentionTest extends ServerCase {
         assertThat(due(stream)).hasSize(2);
 
         supervisor.post("/api/retention/erase", erase("over", no, 2));
-        await().until(() -> supervisor.get("/api/retention/erased").findValuesAsString("erasedAt").stream()
-                        .filter(at -> !at.isEmpty())
-                        .count()
-                >= 3);
-        assertThat(found("batch:" + no)).isEmpty();
+        for (String batch : List.of(no, more)) {
+            JsonNode ledger = operator.get("/api/batches/" + batch + "/report").get("ledger");
+            awaitErased(batch, ledger.get("received").asInt());
+        }
+        assertThat(operator.get("/api/archive?q=batch:" + no).get("total").asInt())
+                .isZero();
         assertThat(DATA.resolve("data/filed/shelf").resolve(stream))
                 .as("all versions, and the folder with them")
                 .doesNotExist();

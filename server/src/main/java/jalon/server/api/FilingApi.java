@@ -6,8 +6,10 @@ import jalon.server.filing.FilingDesk;
 import jalon.server.filing.FilingPlan;
 import jalon.server.filing.FilingWishes;
 import jalon.server.filing.Remedy;
+import jalon.server.filing.TakingBack;
 import jalon.server.rights.Needs;
 import jalon.server.rights.Right;
+import java.io.IOException;
 import java.security.Principal;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,11 +25,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/batches")
 class FilingApi {
     private final FilingDesk filing;
+    private final TakingBack takingBack;
     private final FilingWishes wishes;
     private final FilingPlan plan;
     private final BatchRights rights;
 
-    FilingApi(FilingDesk filing, FilingWishes wishes, FilingPlan plan, BatchRights rights) {
+    FilingApi(FilingDesk filing, TakingBack takingBack, FilingWishes wishes, FilingPlan plan, BatchRights rights) {
+        this.takingBack = takingBack;
         this.rights = rights;
         this.wishes = wishes;
         this.plan = plan;
@@ -77,6 +81,18 @@ class FilingApi {
     @Needs(Right.FILE)
     FilingPlan.Plan wishOfDelivery(@PathVariable String no, @RequestBody Wish wish, Principal who) {
         wishes.wish(no, wish.document(), wish.destination(), wish.path(), wish.leftOut(), who.getName());
+        return plan.plan(no);
+    }
+
+    record TakeBack(String why) {}
+
+    /** Takes the filing back while nothing left the house: the batch can be changed and filed again. */
+    @PostMapping("/{no}/filing/take-back")
+    @Needs(Right.FILE)
+    FilingPlan.Plan takeFilingBack(@PathVariable String no, @RequestBody TakeBack wanted, Principal who)
+            throws IOException {
+        rights.requireToFile(no, who);
+        takingBack.takeBack(no, wanted.why(), who.getName());
         return plan.plan(no);
     }
 

@@ -68,6 +68,7 @@ class RetentionApi {
     /** Has documents erased, all of those named or none. */
     @PostMapping("/erase")
     void eraseDocuments(@RequestBody ToErase wanted, Principal who) {
+        due.count();
         erasing.erase(rows(wanted.documents()), wanted.why(), who.getName());
     }
 
@@ -112,6 +113,7 @@ class RetentionApi {
         if (wanted.archived() != null) {
             wanted.archived().forEach(document -> all.add(archive.filedAs(document)));
         }
+        due.count();
         return holds.add(id, all, who.getName());
     }
 

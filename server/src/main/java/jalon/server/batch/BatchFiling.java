@@ -2,6 +2,7 @@ package jalon.server.batch;
 
 import jalon.core.run.BatchView;
 import jalon.core.stream.Stage;
+import jalon.server.Times;
 import jalon.server.people.ActivityLog;
 import java.time.Instant;
 import java.util.Optional;
@@ -12,8 +13,10 @@ import org.springframework.stereotype.Component;
 public class BatchFiling {
     private final BatchRows rows;
     private final Decisions decisions;
+    private final Times times;
 
-    BatchFiling(BatchRows rows, Decisions decisions) {
+    BatchFiling(BatchRows rows, Decisions decisions, Times times) {
+        this.times = times;
         this.decisions = decisions;
         this.rows = rows;
     }
@@ -60,6 +63,15 @@ public class BatchFiling {
     /** Whether pages of it are still to be read, for the first time or as they are turned now. */
     public boolean beingRead(long batchId) {
         return rows.waiting(batchId) > 0 || rows.readAgain(batchId) > 0;
+    }
+
+    /** It can be changed again, and waits to be filed; it is with whoever took it back. */
+    public void takeBack(long batchId, String who) {
+        rows.notFiled(batchId);
+        rows.forgetFiledView(batchId);
+        rows.moveTo(batchId, Stage.FILING, times.now());
+        rows.takenBy(batchId, who, times.now());
+        rows.acted(batchId);
     }
 
     /** All deliveries are done. */

@@ -9,6 +9,7 @@ import jalon.server.store.FileStore;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -225,6 +226,13 @@ interface BatchRows {
 
     @Update("update batch set filed_at = #{now}, filed_by = #{who} where id = #{id}")
     void filed(long id, String who, Instant now);
+
+    @Update("update batch set filed_at = null, filed_by = null, untouched = 0, filed_pages = 0,"
+            + " keeping_counted = false where id = #{id}")
+    void notFiled(long id);
+
+    @Delete("delete from filed_view where batch_id = #{id}")
+    void forgetFiledView(long id);
 
     @Insert("insert into filed_view (batch_id, body) values (#{id}, #{body})")
     void keepFiledView(long id, byte[] body);

@@ -35,6 +35,9 @@ public interface WorkQueue {
     /** Carry out one delivery now, though it may wait for a later try. */
     void deliver(long deliveryId);
 
+    /** Has a delivery not carried out any more. @return false when it is being carried out at this moment */
+    boolean giveUp(long deliveryId);
+
     /** Has a delivery that waits for another tried now; one that is under way finds out by itself. */
     void wake(long deliveryId);
 }

@@ -36,6 +36,11 @@ public class Certainties {
         this.times = times;
     }
 
+    /** Of a batch whose filing was taken back. */
+    public void forget(long batchId) {
+        rows.forget(batchId);
+    }
+
     /** Keeps what the machine made of a batch that is filed now. */
     @Transactional
     public void keep(long batchId, String stream, List<Outcome> outcomes) {

@@ -2,6 +2,7 @@ package jalon.server.certainty;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -35,6 +36,9 @@ interface OutcomeRows {
             @Param("stream") String stream,
             @Param("day") LocalDate day,
             @Param("rows") List<Row> rows);
+
+    @Delete("delete from field_outcome where batch_id = #{batch}")
+    void forget(long batch);
 
     @Update("update field_outcome set value = null where batch_id = #{batch} and document = #{document}")
     void forgetValues(long batch, int document);

@@ -217,6 +217,9 @@ interface DeliveryRows {
             + " where d.batch_id = #{batchId} and f.erased is not null and f.path is null")
     Set<Integer> erasedOf(long batchId);
 
+    @Delete("delete from delivery where batch_id = #{batchId}")
+    void removeAll(long batchId);
+
     @Delete("delete from delivery_file where delivery_id = #{id}")
     void forgetFiles(long id);
 

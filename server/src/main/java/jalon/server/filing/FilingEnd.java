@@ -1,5 +1,6 @@
 package jalon.server.filing;
 
+import jalon.core.stream.FilingRules;
 import jalon.core.stream.Stage;
 import jalon.server.Times;
 import jalon.server.batch.Batch;
@@ -12,12 +13,14 @@ import org.springframework.stereotype.Component;
 @Component
 class FilingEnd {
     private final DeliveryRows rows;
+    private final ReportRows reports;
     private final BatchFiling marks;
     private final Batches batches;
     private final WorkQueue work;
     private final Times times;
 
-    FilingEnd(DeliveryRows rows, BatchFiling marks, Batches batches, WorkQueue work, Times times) {
+    FilingEnd(DeliveryRows rows, ReportRows reports, BatchFiling marks, Batches batches, WorkQueue work, Times times) {
+        this.reports = reports;
         this.rows = rows;
         this.marks = marks;
         this.batches = batches;
@@ -32,7 +35,13 @@ class FilingEnd {
             return;
         }
         marks.finish(batch.id(), times.now());
-        if (!batches.stream(batch).filing().report().isEmpty()) {
+        FilingRules rules = batches.stream(batch).filing();
+        if (rules.report().isEmpty()) {
+            return;
+        }
+        if (rules.reportEvery() == FilingRules.Every.DAY) {
+            reports.tellOn(batch.id(), times.day(times.now()));
+        } else {
             work.report(batch.id());
         }
     }

@@ -15,10 +15,12 @@ import jalon.server.batch.Batches;
 import jalon.server.mail.Letters;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -62,37 +64,64 @@ public class FilingReports {
             LOG.warn("no mail server is set (jalon.mail.host): nobody is told that {} is filed", batch.no());
             return;
         }
+        Map<String, List<Told>> receivers = new LinkedHashMap<>();
+        collect(batch, receivers);
+        send(receivers, batch.no() + "/" + batch.id(), "Filed: " + batch.no() + " " + stream.title());
+    }
+
+    /**
+     * The same of all batches that a stream filed on a day, in one mail for each address.
+     *
+     * @throws IllegalStateException when a mail could not be sent now
+     */
+    void sendDay(LocalDate day, List<Batch> filed) {
+        Map<String, List<Told>> receivers = new LinkedHashMap<>();
+        filed.forEach(batch -> collect(batch, receivers));
+        StreamDefinition stream = batches.stream(filed.get(0));
+        send(receivers, stream.stream() + "/" + day, "Filed on " + day + ": " + stream.title());
+    }
+
+    /** What one address is told of one batch. */
+    private record Told(Batch batch, String text) {}
+
+    /** Adds those who were not told yet. */
+    private void collect(Batch batch, Map<String, List<Told>> receivers) {
+        StreamDefinition stream = batches.stream(batch);
         BatchView view = batches.view(batch, true);
         String sender = batch.origin().mail().sender();
-        Map<String, List<Integer>> receivers = Filing.receivers(
-                stream, batch.no(), view, times.day(batch.course().filedAt()), sender);
-        List<String> sent = rows.sent(batchId);
+        List<String> sent = rows.sent(batch.id());
+        Filing.receivers(stream, batch.no(), view, times.day(batch.course().filedAt()), sender)
+                .forEach((address, documents) -> {
+                    if (!sent.contains(address)) {
+                        receivers
+                                .computeIfAbsent(address, a -> new ArrayList<>())
+                                .add(new Told(batch, text(batch, stream, view, address, documents)));
+                    }
+                });
+    }
+
+    private void send(Map<String, List<Told>> receivers, String about, String subject) {
         Map<String, MessagingException> later = new LinkedHashMap<>();
-        receivers.forEach((address, documents) -> {
-            if (!sent.contains(address)) {
-                try {
-                    send(batch, stream, view, address, documents);
-                } catch (MessagingException e) {
-                    later.put(address, e);
-                }
+        receivers.forEach((address, told) -> {
+            try {
+                send(address, told, about, subject);
+            } catch (MessagingException e) {
+                later.put(address, e);
             }
         });
         if (!later.isEmpty()) {
-            throw new IllegalStateException("the report of " + batch.no() + " could not be sent: " + later);
+            throw new IllegalStateException("the report of " + about + " could not be sent: " + later);
         }
     }
 
-    private void send(Batch batch, StreamDefinition stream, BatchView view, String address, List<Integer> documents)
-            throws MessagingException {
-        String id = Sha256.of(batch.no() + "/" + batch.id() + "/" + address).substring(0, LENGTH_OF_ID);
-        Act told = Act.REPORT_NOT_SENT;
-        if (Letters.isAddress(address)) {
-            String text = text(batch, stream, view, address, documents);
-            String subject = "Filed: " + batch.no() + " " + stream.title();
-            told = letters.sendOnce(address, subject, text, "report-" + id) ? Act.REPORTED : told;
+    private void send(String address, List<Told> told, String about, String subject) throws MessagingException {
+        String id = Sha256.of(about + "/" + address).substring(0, LENGTH_OF_ID);
+        String text = told.stream().map(Told::text).collect(Collectors.joining("\n"));
+        boolean arrived = Letters.isAddress(address) && letters.sendOnce(address, subject, text, "report-" + id);
+        for (Told one : told) {
+            log.add(ActivityLog.JALON, one.batch().id(), (arrived ? Act.REPORTED : Act.REPORT_NOT_SENT).with(address));
+            rows.add(one.batch().id(), address, times.now());
         }
-        log.add(ActivityLog.JALON, batch.id(), told.with(address));
-        rows.add(batch.id(), address, times.now());
     }
 
     /** An address out of a field is not, even where the batch has no other document: what came beside it is not its own. */

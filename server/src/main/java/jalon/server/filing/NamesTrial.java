@@ -48,7 +48,8 @@ public class NamesTrial {
             throw Problem.BATCH_OF_ANOTHER_STREAM.with(no, stream.title());
         }
         BatchView view = batches.view(batch, true);
-        List<Filing.Planned> planned = Filing.plan(stream, plans.shownNames(batch), view, List.of());
+        Filing.NamedBy by = plans.shownNames(batch);
+        List<Filing.Planned> planned = Filing.plan(stream, by, view, List.of());
         Map<String, Long> times =
                 planned.stream().collect(Collectors.groupingBy(NamesTrial::name, Collectors.counting()));
         return planned.stream()
@@ -59,7 +60,7 @@ public class NamesTrial {
                         times.get(name(p)) > 1,
                         rows.isFiledElsewhere(
                                 batch.id(), p.destination().destination(), String.join("/", p.folders()), p.name()),
-                        Filing.unsafe(stream, plans.shownNames(batch), view, p.destination(), p.document()).stream()
+                        Filing.unsafe(stream, by, view, p.destination(), p.document()).stream()
                                 .map(titles(stream, view.documents().get(p.document() - 1)))
                                 .toList()))
                 .toList();

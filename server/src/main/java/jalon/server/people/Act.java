@@ -132,6 +132,8 @@ public enum Act {
     DELIVERY_RENAMED("destination", "document", "name"),
     @JsonProperty("deliveryNumbered")
     DELIVERY_NUMBERED("destination", "document"),
+    @JsonProperty("tookBack")
+    TOOK_BACK("why"),
     @JsonProperty("corrected")
     CORRECTED("document", "fields", "why"),
     @JsonProperty("deliveryLeftOut")

@@ -22,6 +22,9 @@ interface NewcomerRows {
     @Delete("delete from register_newcomer where batch_id = #{batchId} and document = #{document}")
     void erase(long batchId, int document);
 
+    @Delete("delete from register_newcomer where batch_id = #{batchId}")
+    void forget(long batchId);
+
     @Select("select batch_id, document, field, title, value, settled_by, filed_at from register_newcomer"
             + " where register = #{register} order by filed_at desc limit #{most}")
     List<Row> all(String register, int most);

@@ -26,6 +26,11 @@ public class Newcomers {
     /** @param field as people call it, @param batch number of the batch it was filed with, @param document in it */
     public record Newcomer(String field, String value, String batch, int document, String settledBy, Instant filedAt) {}
 
+    /** Values of a batch whose filing was taken back. */
+    public void forget(long batchId) {
+        rows.forget(batchId);
+    }
+
     /** Keeps those of a batch that is filed now. */
     public void keep(long batchId, StreamDefinition stream, BatchView view, Instant now) {
         for (BatchView.DocumentView document : view.documents()) {

@@ -76,6 +76,11 @@ public class DueDocuments {
     public record DueDocument(
             String batch, int document, String name, int pages, Long archived, KeptFor kept, List<String> holds) {}
 
+    /** Counts what was filed or said since, so that what is asked for next is as the streams say now. */
+    public void count() {
+        kept.countForScreen();
+    }
+
     public List<DueKind> kinds(String who) {
         kept.countForScreen();
         return rows.dueKinds(today()).stream()

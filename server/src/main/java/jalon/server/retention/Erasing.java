@@ -26,7 +26,6 @@ public class Erasing {
     static final int MOST = 1000;
 
     private final KeptRows rows;
-    private final KeptDocuments kept;
     private final HoldRows holds;
     private final ErasedFiles files;
     private final ArchivedDocuments archive;
@@ -38,7 +37,6 @@ public class Erasing {
 
     Erasing(
             KeptRows rows,
-            KeptDocuments kept,
             HoldRows holds,
             ErasedFiles files,
             ArchivedDocuments archive,
@@ -48,7 +46,6 @@ public class Erasing {
             Events events,
             Times times) {
         this.rows = rows;
-        this.kept = kept;
         this.holds = holds;
         this.files = files;
         this.archive = archive;
@@ -71,7 +68,6 @@ public class Erasing {
         if (documents.size() > MOST) {
             throw Problem.TOO_MANY_AT_ONCE.with(MOST);
         }
-        kept.countForScreen();
         LocalDate today = times.day(times.now());
         for (Batch.Continued document : documents) {
             KeptRows.Row row = lock(document);

@@ -20,15 +20,13 @@ public class Holds {
 
     private final HoldRows rows;
     private final KeptRows kept;
-    private final KeptDocuments documents;
     private final Batches batches;
     private final ActivityLog log;
     private final Times times;
 
-    Holds(HoldRows rows, KeptRows kept, KeptDocuments documents, Batches batches, ActivityLog log, Times times) {
+    Holds(HoldRows rows, KeptRows kept, Batches batches, ActivityLog log, Times times) {
         this.rows = rows;
         this.kept = kept;
-        this.documents = documents;
         this.batches = batches;
         this.log = log;
         this.times = times;
@@ -80,7 +78,6 @@ public class Holds {
     @Transactional
     public Hold add(long id, List<Batch.Continued> held, String who) {
         HoldRows.Row hold = holding(id);
-        documents.countForScreen();
         for (Batch.Continued document : held) {
             KeptRows.Row row = kept.lock(document.batch(), document.document())
                     .orElseThrow(() -> Problem.NOT_FILED_YET.with(Batch.no(document.batch())));

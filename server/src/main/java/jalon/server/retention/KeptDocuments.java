@@ -3,10 +3,12 @@ package jalon.server.retention;
 import jalon.core.run.BatchView;
 import jalon.core.stream.Retention;
 import jalon.core.stream.StreamDefinition;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
 import jalon.server.filing.FiledValues;
+import jalon.server.filing.FilingTakenBack;
 import jalon.server.filing.ValuesCorrected;
 import jalon.server.live.RecurringWork;
 import jalon.server.stream.StreamLibrary;
@@ -15,6 +17,8 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -25,6 +29,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 public class KeptDocuments implements RecurringWork {
+    private static final Logger LOG = LoggerFactory.getLogger(KeptDocuments.class);
     private static final Duration PAUSE = Duration.ofMinutes(1);
     private static final int AT_ONCE = 200;
     /** More than this is left to the worker: nobody waits for it at the screen. */
@@ -77,9 +82,19 @@ public class KeptDocuments implements RecurringWork {
         List<Long> some;
         do {
             some = rows.uncounted(Math.min(left, AT_ONCE));
-            some.forEach(this::count);
+            some.forEach(this::countOrSkip);
             left -= some.size();
         } while (!some.isEmpty() && left > 0);
+    }
+
+    /** One that cannot be counted keeps no other waiting; its documents are not due before its stream is saved anew. */
+    private void countOrSkip(long batchId) {
+        try {
+            count(batchId);
+        } catch (RuntimeException e) {
+            LOG.warn("for how long the documents of {} are kept is not known: {}", Batch.no(batchId), e.toString());
+            rows.counted(batchId);
+        }
     }
 
     /** What a batch brought for a document of another has no time of its own. */
@@ -129,6 +144,15 @@ public class KeptDocuments implements RecurringWork {
     @EventListener
     void saved(StreamSaved saved) {
         rows.countAllAgain(saved.name());
+    }
+
+    /** What is filed no longer has no time to be kept. */
+    @EventListener
+    void takenBack(FilingTakenBack taken) {
+        if (rows.heldOrAsked(taken.batch())) {
+            throw Problem.HELD_OR_ERASED.with(Batch.no(taken.batch()));
+        }
+        rows.forget(taken.batch());
     }
 
     @EventListener

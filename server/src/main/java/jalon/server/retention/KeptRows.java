@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.ResultMap;
@@ -132,6 +133,14 @@ interface KeptRows {
 
     @Update("update kept_document set erased_at = #{now}, trouble = null where id = #{id}")
     void erased(long id, Instant now);
+
+    @Select(
+            "select exists (select 1 from kept_document k where k.batch_id = #{batchId} and (k.erase_asked_at is not null"
+                    + " or " + HELD + "))")
+    boolean heldOrAsked(long batchId);
+
+    @Delete("delete from kept_document where batch_id = #{batchId}")
+    void forget(long batchId);
 
     /** Whether a batch brought pages for the document of another. */
     @Select("select continues_batch is not null from batch where id = #{batchId}")

@@ -2,10 +2,12 @@ package jalon.server.work;
 
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceCurrentlyExecutingException;
+import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceNotFoundException;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.Priority;
 import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
+import com.github.kagkarlsson.scheduler.task.TaskInstanceId;
 import jalon.server.Pauses;
 import jalon.server.Problem;
 import jalon.server.Times;
@@ -126,6 +128,19 @@ final class SchedulerQueue implements WorkQueue {
     @Override
     public void wake(long deliveryId) {
         broughtForward(DELIVER, deliveryId, Priority.HIGH);
+    }
+
+    @Override
+    public boolean giveUp(long deliveryId) {
+        try {
+            client.cancel(TaskInstanceId.of(DELIVER, Long.toString(deliveryId)));
+            return true;
+        } catch (TaskInstanceNotFoundException e) {
+            // It has ended.
+            return true;
+        } catch (TaskInstanceCurrentlyExecutingException e) {
+            return false;
+        }
     }
 
     /** @return false when it is being carried out at this moment */
