@@ -16,7 +16,7 @@ const OWN: [string, ValueKind][] = [
   ['group', 'text'],
   ['batch', 'text'],
   ['no', 'number'],
-  ['count', 'count'],
+  ['#', 'count'],
   ['filed', 'date'],
   ['stream', 'text'],
   ['sender', 'text'],
@@ -40,7 +40,7 @@ export function useNameValues(stream: Ref<NamedStream | null>) {
     )
     const own = OWN.filter(([name]) => !known.has(name)).map(([name, kind]) => ({
       name,
-      title: t(`names.value.${name}`),
+      title: t(`names.value.${kind === 'count' ? kind : name}`),
       kind,
     }))
     return [...known.values(), ...own]

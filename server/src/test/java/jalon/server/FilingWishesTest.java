@@ -197,7 +197,7 @@ class FilingWishesTest extends ServerCase {
                 .asString();
         ObjectNode definition = (ObjectNode) supervisor.get("/api/streams/" + stream);
         ObjectNode shelf = definition.putArray("destinations").addObject();
-        shelf.put("destination", "counted").put("to", "folder").put("file", "{vessel:last 1}-{count:000}");
+        shelf.put("destination", "counted").put("to", "folder").put("file", "{vessel:last 1}-{#:000}");
         supervisor.post("/api/streams", Map.of("json", definition.toString()));
         String first = bring(
                 stream, Paper.duesLetters(scans, Harbour.portMerrow(), 2, 73).files());

@@ -4,13 +4,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * A number that no other document has: {@code {count:0000 per folder}}.
+ * A number that no other document has: {@code {#:0000 per folder}}.
  *
  * @param digits at least so many
  */
 public record Count(int digits, Per per) {
-    /** The value's name in a template. */
-    static final String NAME = "count";
+    /** In the place of a value's name in a template; no field can have it. */
+    static final String NAME = "#";
 
     private static final Pattern FORM = Pattern.compile("(0*)(?: *per (folder|day|stream))?");
 
@@ -25,8 +25,8 @@ public record Count(int digits, Per per) {
     static Count parse(String form) {
         Matcher said = FORM.matcher(form);
         if (!said.matches()) {
-            throw new IllegalArgumentException("'" + form
-                    + "' is no way to count; say {count}, {count:0000}, {count:000 per folder}, per day or per stream");
+            throw new IllegalArgumentException(
+                    "'" + form + "' is no way to count; say {#}, {#:0000}, {#:000 per folder}, per day or per stream");
         }
         Per per = said.group(2) == null ? Per.STREAM : Per.valueOf(said.group(2).toUpperCase(java.util.Locale.ROOT));
         return new Count(said.group(1).length(), per);

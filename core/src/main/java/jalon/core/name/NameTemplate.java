@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
 /**
  * Folder and file names made from values. In braces stands a value's name, then if wanted a colon and {@linkplain NameForm what is
  * taken of it} ({@code yyyy-MM} of a date, {@code first 3}, zeros for a number's length), then if wanted a bar and what to put where
- * there is no value: {@code {type}/{vessel|unknown vessel}/{applied:yyyy}}; {@code {count}} is a {@linkplain Count number of its own}.
+ * there is no value: {@code {type}/{vessel|unknown vessel}/{applied:yyyy}}; {@code {#}} is a {@linkplain Count number of its own}.
  * Only a slash of the template makes a folder, never one in a value.
  */
 public final class NameTemplate {

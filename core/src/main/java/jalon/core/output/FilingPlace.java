@@ -135,7 +135,7 @@ public interface FilingPlace {
      * Takes away what was filed, for good; what lies there and is not that, is left. Done twice it does nothing the second time.
      *
      * @param file its path, as {@link #put} gave it
-     * @param sha256 of what was filed, in hex; null where that is not known, and whatever lies there is meant
+     * @param sha256 of what was filed, in hex
      * @throws IOException when the place cannot be asked now, or refuses
      */
     default Erasure erase(String file, String sha256) throws IOException {

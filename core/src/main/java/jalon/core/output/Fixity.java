@@ -21,7 +21,7 @@ public enum Fixity {
 
     /**
      * @param file its path, as the place gave it
-     * @param sha256 of what was filed, in hex; null for whatever lies there
+     * @param sha256 of what was filed, in hex
      * @throws IOException when the place cannot be asked now
      */
     public static Fixity of(FilingPlace place, String file, String sha256) throws IOException {
@@ -29,7 +29,7 @@ public enum Fixity {
             return NOT_KEPT;
         }
         try (InputStream in = place.open(file)) {
-            return sha256 == null || Sha256.of(in).equals(sha256) ? SAME : CHANGED;
+            return Sha256.of(in).equals(sha256) ? SAME : CHANGED;
         } catch (NoSuchFileException e) {
             return GONE;
         }

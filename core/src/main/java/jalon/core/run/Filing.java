@@ -29,8 +29,6 @@ public final class Filing {
     private static final Set<String> IN_NAMES =
             Set.of("group", "sender", "subject", "sent", "station", "operator", "received", "words");
 
-    private static final String COUNT = "count";
-
     /** Who sent a batch by mail, in the addresses that are told of it. */
     private static final String SENDER = "sender";
 
@@ -162,28 +160,31 @@ public final class Filing {
         stream.types().forEach(t -> t.fields().forEach(f -> known.add(f.field())));
         Set<String> inNames = new HashSet<>(known);
         inNames.addAll(IN_NAMES);
-        inNames.add(COUNT);
         List<Streams.Fault> faults = new ArrayList<>();
         for (int i = 0; i < stream.destinations().size(); i++) {
             Destination destination = stream.destinations().get(i);
-            check(destination.folder(), "/destinations/" + i + "/folder", inNames, faults);
-            check(destination.file(), "/destinations/" + i + "/file", inNames, faults);
+            check(destination.folder(), "/destinations/" + i + "/folder", inNames, true, faults);
+            check(destination.file(), "/destinations/" + i + "/file", inNames, true, faults);
             folderCount(destination.folder(), "/destinations/" + i + "/folder", faults);
             String properties = "/destinations/" + i + "/properties/";
-            destination.properties().forEach((name, template) -> check(template, properties + name, known, faults));
+            destination
+                    .properties()
+                    .forEach((name, template) -> check(template, properties + name, known, false, faults));
         }
         Set<String> tellable = new HashSet<>(known);
         tellable.add(SENDER);
         for (int i = 0; i < stream.filing().report().size(); i++) {
-            check(stream.filing().report().get(i), "/filing/report/" + i, tellable, faults);
+            check(stream.filing().report().get(i), "/filing/report/" + i, tellable, false, faults);
         }
         return faults;
     }
 
-    private static void check(String template, String pointer, Set<String> known, List<Streams.Fault> faults) {
+    /** @param counts whether something may be counted in it */
+    private static void check(
+            String template, String pointer, Set<String> known, boolean counts, List<Streams.Fault> faults) {
         try {
             NameTemplate parsed = NameTemplate.parse(template);
-            if (!parsed.counts().isEmpty() && !known.contains(COUNT)) {
+            if (!parsed.counts().isEmpty() && !counts) {
                 faults.add(new Streams.Fault(pointer, "nothing is counted here, but in names of folders and files"));
             }
             for (String name : parsed.names()) {

@@ -45,12 +45,12 @@ class NamesTest {
 
     @Test
     void whatIsCountedIsSaidByItsForm() {
-        var template = NameTemplate.parse("{count:000 per day}-{count}-{count:per folder}");
+        var template = NameTemplate.parse("{#:000 per day}-{#}-{#:per folder}");
         assertThat(template.names()).isEmpty();
         assertThat(template.fill(
                         Map.of(), count -> count.of(42) + count.per().name().charAt(0)))
                 .isEqualTo(List.of("042D-42S-42F"));
-        assertThatThrownBy(() -> NameTemplate.parse("{count:per week}")).hasMessageContaining("no way to count");
+        assertThatThrownBy(() -> NameTemplate.parse("{#:per week}")).hasMessageContaining("no way to count");
     }
 
     @ParameterizedTest

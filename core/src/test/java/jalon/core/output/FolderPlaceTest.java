@@ -141,17 +141,18 @@ class FolderPlaceTest {
         Path file = put(place, NUMBERED, written(document("PM-4821-K"), WHITE), FilingPlace.Remembered.nothing())
                 .get(0);
         String name = folder.relativize(file).toString();
+        String filed = Sha256.of(file);
         Path away = elsewhere.resolve("away");
         Files.move(folder, away);
         Files.createDirectories(folder);
         assertThatThrownBy(() ->
                         put(place, NUMBERED, written(document("PM-1111-A"), WHITE), FilingPlace.Remembered.nothing()))
                 .hasMessageContaining("mounted");
-        assertThatThrownBy(() -> place.erase(name, null)).hasMessageContaining("mounted");
+        assertThatThrownBy(() -> place.erase(name, filed)).hasMessageContaining("mounted");
         assertThat(folder).isEmptyDirectory();
         Files.delete(folder);
         Files.move(away, folder);
-        assertThat(place.erase(name, null)).isEqualTo(Erasure.ERASED);
+        assertThat(place.erase(name, filed)).isEqualTo(Erasure.ERASED);
     }
 
     private static final class Remembering implements FilingPlace.Remembered {

@@ -315,8 +315,8 @@ class BatchRunTest {
     void aDocumentHasOneNumberOfItsStreamEverywhereAndInEachFolderOneOfThatFolder() throws Exception {
         StreamDefinition stream = Streams.parse(STREAM.replaceFirst("\"destinations\":.*", """
                 "destinations": [
-                 {"destination":"a","to":"folder","folder":"{written:yyyy|undated}","file":"{count:000 per stream} {count:per folder} {words}"},
-                 {"destination":"b","to":"folder","folder":"{count}","file":"{sender:part 1 by @}"}]}
+                 {"destination":"a","to":"folder","folder":"{written:yyyy|undated}","file":"{#:000 per stream} {#:per folder} {words}"},
+                 {"destination":"b","to":"folder","folder":"{#}","file":"{sender:part 1 by @}"}]}
                 """));
         assertThat(Filing.faults(stream)).isEmpty();
         List<PageFacts> pages = List.of(page(1, "Dear Harbour Master", "dues"), page(2, "Dear Harbour Master", "dues"));
@@ -337,7 +337,7 @@ class BatchRunTest {
                                 Streams.parse(
                                         STREAM.replaceFirst(
                                                 "\"destinations\":.*",
-                                                "\"destinations\":[{\"destination\":\"a\",\"to\":\"folder\",\"folder\":\"{count:per folder}\",\"file\":\"x\"}]}"))))
+                                                "\"destinations\":[{\"destination\":\"a\",\"to\":\"folder\",\"folder\":\"{#:per folder}\",\"file\":\"x\"}]}"))))
                 .extracting(Streams.Fault::pointer)
                 .containsExactly("/destinations/0/folder");
     }

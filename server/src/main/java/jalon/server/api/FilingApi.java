@@ -9,7 +9,6 @@ import jalon.server.filing.Remedy;
 import jalon.server.filing.TakingBack;
 import jalon.server.rights.Needs;
 import jalon.server.rights.Right;
-import java.io.IOException;
 import java.security.Principal;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -89,8 +88,7 @@ class FilingApi {
     /** Takes the filing back while nothing left the house: the batch can be changed and filed again. */
     @PostMapping("/{no}/filing/take-back")
     @Needs(Right.FILE)
-    FilingPlan.Plan takeFilingBack(@PathVariable String no, @RequestBody TakeBack wanted, Principal who)
-            throws IOException {
+    FilingPlan.Plan takeFilingBack(@PathVariable String no, @RequestBody TakeBack wanted, Principal who) {
         rights.requireToFile(no, who);
         takingBack.takeBack(no, wanted.why(), who.getName());
         return plan.plan(no);

@@ -39,10 +39,15 @@ interface ErasureRows {
 
     record FileRow(long id, String sha256) {}
 
-    /** Files of a batch whose bytes are still there and of whose pages none is needed any more. */
+    /**
+     * Files of a batch whose bytes are still there and of whose pages none is needed any more.
+     *
+     * @param unreadToo whether also those that could not be read, so that nobody knows what is in them
+     */
     @Select("select f.id, f.sha256 from received_file f where f.batch_id = #{batchId} and f.erased_at is null"
-            + " and not exists (select 1 from page p where p.file_id = f.id and not p.erased)")
-    List<FileRow> erasable(long batchId);
+            + " and not exists (select 1 from page p where p.file_id = f.id and not p.erased)"
+            + " and (#{unreadToo} or exists (select 1 from page p where p.file_id = f.id))")
+    List<FileRow> erasable(long batchId, boolean unreadToo);
 
     @Update("update received_file set erased_at = #{now}, name = '', origin = null where id = #{id}")
     void fileErased(long id, Instant now);

@@ -28,10 +28,11 @@ public class ReceivedOriginals {
      * Erases those of a batch of which all pages are erased. Bytes that came in elsewhere too stay until they are needed there
      * no longer. To be called in the transaction that erased the pages.
      *
+     * @param batchToo whether nothing of the batch is kept any more: then files go too that could not be read
      * @return how many went
      */
-    public int eraseUnneeded(long batch) throws IOException {
-        List<ErasureRows.FileRow> files = rows.erasable(batch);
+    public int eraseUnneeded(long batch, boolean batchToo) throws IOException {
+        List<ErasureRows.FileRow> files = rows.erasable(batch, batchToo);
         Set<String> contents = new HashSet<>();
         for (ErasureRows.FileRow file : files) {
             rows.fileErased(file.id(), times.now());

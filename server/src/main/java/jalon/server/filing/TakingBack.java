@@ -72,7 +72,7 @@ public class TakingBack {
 
     /** Done twice, after a stop in between, it does what is left. @param why as a person says */
     @Transactional
-    public void takeBack(String no, String why, String who) throws IOException {
+    public void takeBack(String no, String why, String who) {
         String reason = why == null ? "" : why.strip();
         if (reason.isEmpty() || reason.length() > LONGEST_WHY) {
             throw Problem.SAY_WHY.with(LONGEST_WHY);
@@ -93,11 +93,7 @@ public class TakingBack {
         }
         told.publishEvent(new FilingTakenBack(batch.id()));
         for (DeliveryRows.DeliveryRow delivery : deliveries) {
-            for (DeliveryRows.FileRow file : rows.files(delivery.id())) {
-                if (file.path() != null) {
-                    places.of(destination(stream, delivery)).erase(file.path(), file.sha256());
-                }
-            }
+            erase(delivery, destination(stream, delivery));
             archive.remove(batch.id(), delivery.documentNo());
             rows.freeName(delivery.id());
             rows.forgetFiles(delivery.id());
@@ -116,8 +112,20 @@ public class TakingBack {
         return stream.destination(delivery.spot().destination()).orElseThrow();
     }
 
+    private void erase(DeliveryRows.DeliveryRow delivery, Destination destination) {
+        try {
+            for (DeliveryRows.FileRow file : rows.files(delivery.id())) {
+                if (file.path() != null) {
+                    places.of(destination).erase(file.path(), file.sha256());
+                }
+            }
+        } catch (IOException e) {
+            throw OwnPlaces.trouble(destination.destination(), e);
+        }
+    }
+
     /** Nothing is touched before all of it can be. */
-    private void check(DeliveryRows.DeliveryRow delivery, Destination destination) throws IOException {
+    private void check(DeliveryRows.DeliveryRow delivery, Destination destination) {
         String name = destination.destination();
         boolean tried = delivery.state() == DeliveryState.DONE
                 || delivery.state() == DeliveryState.RUNNING
@@ -129,13 +137,20 @@ public class TakingBack {
             throw Problem.GOES_ON_THERE.with(delivery.documentNo(), name);
         }
         for (DeliveryRows.FileRow file : rows.files(delivery.id())) {
-            boolean lies = file.path() != null && file.sha256() != null;
             if (file.erased() != null) {
                 throw Problem.DOCUMENT_ERASED.with(delivery.documentNo(), Batch.no(delivery.batchId()));
             }
-            if (lies && Fixity.of(places.of(destination), file.path(), file.sha256()) == Fixity.CHANGED) {
+            if (file.path() != null && fixity(file, destination) == Fixity.CHANGED) {
                 throw Problem.CHANGED_SINCE_FILED.with(file.path(), name);
             }
+        }
+    }
+
+    private Fixity fixity(DeliveryRows.FileRow file, Destination destination) {
+        try {
+            return Fixity.of(places.of(destination), file.path(), file.sha256());
+        } catch (IOException e) {
+            throw OwnPlaces.trouble(destination.destination(), e);
         }
     }
 }

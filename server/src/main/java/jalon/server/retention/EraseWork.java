@@ -100,7 +100,7 @@ public class EraseWork {
                 batchToo);
         traces.forEach(trace -> trace.erase(erased));
         try {
-            originals.eraseUnneeded(batch.id());
+            originals.eraseUnneeded(batch.id(), batchToo);
         } catch (IOException e) {
             throw new UncheckedIOException("what was received of " + batch.no() + " could not be erased", e);
         }
