@@ -40,7 +40,7 @@ public interface People {
             + " password_hash = #{hash} where sign_in = #{signIn}")
     void byDirectory(String signIn, boolean directory, String hash);
 
-    /** Those who can set up everything. */
-    @Select("select count(*) from person where role = 'SUPERVISOR' and not locked")
+    /** Those who can set up everything, also while the directory is away. */
+    @Select("select count(*) from person where role = 'SUPERVISOR' and not locked and not directory")
     int supervisors();
 }
