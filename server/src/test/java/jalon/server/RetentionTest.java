@@ -273,6 +273,23 @@ class RetentionTest extends ServerCase {
         supervisor.post("/api/streams", Map.of("json", definition.toString()));
         assertThat(due(stream)).hasSize(2);
 
+        // What cannot be counted by what its stream says now is kept, whatever was counted before.
+        byte[] view = database.queryForObject(
+                "select body from filed_view f join batch b on b.id = f.batch_id where b.stream = ? order by b.id limit 1",
+                byte[].class,
+                stream);
+        String ofFirst = "update filed_view set body = ? where batch_id = (select min(id) from batch where stream = ?)";
+        database.update(ofFirst, new byte[] {1}, stream);
+        database.update("update batch set revision = revision + 1 where stream = ?", stream);
+        ((ObjectNode) definition.get("types").get(0)).putObject("keep").put("years", 10);
+        supervisor.post("/api/streams", Map.of("json", definition.toString()));
+        assertThat(due(stream)).isEmpty();
+        assertThatThrownBy(() -> supervisor.post("/api/retention/erase", erase("over", no, 2)))
+                .hasMessageContaining("kept longer");
+        database.update(ofFirst, view, stream);
+        supervisor.post("/api/streams", Map.of("json", definition.toString()));
+        assertThat(due(stream)).hasSize(2);
+
         supervisor.post("/api/retention/erase", erase("over", no, 2));
         for (String batch : List.of(no, more)) {
             JsonNode ledger = operator.get("/api/batches/" + batch + "/report").get("ledger");
@@ -310,6 +327,9 @@ class RetentionTest extends ServerCase {
         Files.move(away, shelf);
         Path file = files(shelf.resolve(stream), no).get(0);
         Files.writeString(file, "somebody else's");
+        Map<String, Object> asked = Map.of("batch", no, "document", 1);
+        assertThatThrownBy(() -> operator.post("/api/retention/erase/leave", Map.of("document", asked, "why", "x")))
+                .hasMessageContaining("403");
         supervisor.post("/api/retention/erase/again", Map.of("batch", no, "document", 1));
         await().until(() -> !supervisor
                 .get("/api/retention/erased")

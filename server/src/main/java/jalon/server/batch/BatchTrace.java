@@ -4,8 +4,6 @@ import jalon.core.run.BatchView;
 import jalon.core.run.Decision;
 import jalon.server.store.DocumentTrace;
 import jalon.server.store.StoredFacts;
-import java.util.HashSet;
-import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /**
@@ -42,21 +40,12 @@ class BatchTrace implements DocumentTrace {
         BatchRows.FiledView kept = rows.filedView(document.batch());
         if (kept != null) {
             BatchView view = StoredView.read(kept.body());
-            erasure.replaceFiledView(document.batch(), StoredView.write(view.without(emptied(view, document))));
+            erasure.replaceFiledView(document.batch(), StoredView.write(view.without(document.gone())));
         }
         if (document.batchToo()) {
             erasure.eraseOrigin(document.batch());
         }
         erasure.newRevision(document.batch());
-    }
-
-    /** Those erased before have no values any more, and stay so. */
-    private static Set<Integer> emptied(BatchView view, Erased document) {
-        Set<Integer> all = new HashSet<>(Set.of(document.no()));
-        if (document.batchToo()) {
-            view.documents().forEach(d -> all.add(d.no()));
-        }
-        return all;
     }
 
     /** What speaks of other pages too is about the cut, and says nothing of what stands on them. */

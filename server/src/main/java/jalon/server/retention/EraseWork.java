@@ -15,6 +15,7 @@ import jalon.server.store.DocumentTrace;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -86,8 +87,11 @@ public class EraseWork {
         Batch batch = marks.lock(Batch.no(row.batchId()));
         rows.erased(row.id(), times.now());
         List<BatchView.DocumentView> documents = batches.view(batch, false).documents();
-        boolean batchToo =
-                rows.ofBatch(batch.id()).stream().filter(KeptRows.Row::isErased).count() == documents.size();
+        Set<Integer> gone = rows.ofBatch(batch.id()).stream()
+                .filter(KeptRows.Row::isErased)
+                .map(KeptRows.Row::documentNo)
+                .collect(Collectors.toSet());
+        boolean batchToo = gone.size() == documents.size();
         List<String> lay = files.lay(row.document()).stream()
                 .map(l -> l.destination() + " " + Words.name(l.became()))
                 .distinct()
@@ -96,6 +100,7 @@ public class EraseWork {
                 batch.id(),
                 row.documentNo(),
                 documents.get(row.documentNo() - 1).pages(),
+                gone,
                 files.paths(row.document()),
                 batchToo);
         traces.forEach(trace -> trace.erase(erased));

@@ -86,7 +86,7 @@ public class Erasing {
     private void check(KeptRows.Row row, LocalDate today, String who) {
         String batch = Batch.no(row.batchId());
         rights.require(who, Right.ERASE, row.stream(), row.type());
-        if (row.kept().last() == null || !row.kept().isOver(today)) {
+        if (row.kept().last() == null || !row.kept().isOver(today) || !rows.isCounted(row.batchId())) {
             throw Problem.TIME_NOT_OVER.with(row.documentNo(), batch);
         }
         checkMore(row);
@@ -95,7 +95,7 @@ public class Erasing {
     /** Whatever its time. */
     private void checkMore(KeptRows.Row row) {
         String batch = Batch.no(row.batchId());
-        List<HoldRows.Row> holding = holds.holding(row.batchId(), row.documentNo());
+        List<HoldRows.Row> holding = holds.holdingNow(row.batchId(), row.documentNo());
         if (!holding.isEmpty()) {
             throw Problem.DOCUMENT_HELD.with(
                     row.documentNo(), batch, holding.get(0).name());
@@ -157,6 +157,10 @@ public class Erasing {
     public void leave(Batch.Continued document, String why, String who) {
         String reason = Holds.said(why);
         KeptRows.Row row = waiting(document, who);
+        if (row.course().trouble() == null) {
+            // Nothing is left where it lies that was not tried yet.
+            throw Problem.DOCUMENT_ERASED.with(row.documentNo(), Batch.no(row.batchId()));
+        }
         List<KeptRows.Row> together = rows.together(row.course().with());
         files.leave(together.stream().map(KeptRows.Row::document).toList());
         log.add(who, row.batchId(), Act.LEFT_UNERASED.with(row.documentNo(), reason));

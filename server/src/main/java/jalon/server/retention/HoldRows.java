@@ -42,8 +42,14 @@ interface HoldRows {
     @Select("select " + COLUMNS + " from retention_hold r where r.id = #{id} for update")
     Optional<Row> lock(long id);
 
-    @Select("select " + COLUMNS + " from retention_hold r join held_document d on d.hold_id = r.id"
-            + " where d.batch_id = #{batchId} and d.document_no = #{document} and r.ended_at is null order by r.id")
+    String HOLDING = "select " + COLUMNS + " from retention_hold r join held_document d on d.hold_id = r.id"
+            + " where d.batch_id = #{batchId} and d.document_no = #{document} and r.ended_at is null order by r.id";
+
+    /** As it is at this moment, whatever the transaction saw before. */
+    @Select(HOLDING + " lock in share mode")
+    List<Row> holdingNow(long batchId, int document);
+
+    @Select(HOLDING)
     List<Row> holding(long batchId, int document);
 
     @Update("update retention_hold set ended_by = #{who}, ended_why = #{why}, ended_at = #{now} where id = #{id}")

@@ -87,12 +87,13 @@ public class KeptDocuments implements RecurringWork {
         } while (!some.isEmpty() && left > 0);
     }
 
-    /** One that cannot be counted keeps no other waiting; its documents are not due before its stream is saved anew. */
+    /** One that cannot be counted keeps no other waiting; its documents are kept until its stream is saved anew. */
     private void countOrSkip(long batchId) {
         try {
             count(batchId);
         } catch (RuntimeException e) {
             LOG.warn("for how long the documents of {} are kept is not known: {}", Batch.no(batchId), e.toString());
+            rows.keepAll(batchId);
             rows.counted(batchId);
         }
     }

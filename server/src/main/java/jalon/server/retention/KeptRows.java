@@ -59,7 +59,9 @@ interface KeptRows {
     String HELD = "exists (select 1 from held_document h join retention_hold r on r.id = h.hold_id"
             + " where h.batch_id = k.batch_id and h.document_no = k.document_no and r.ended_at is null)";
 
-    String DUE = "k.last_day < #{today} and k.erase_asked_at is null";
+    /** Nothing is due while it is not counted by what its stream says now. */
+    String DUE = "k.last_day < #{today} and k.erase_asked_at is null"
+            + " and exists (select 1 from batch b where b.id = k.batch_id and b.keeping_counted)";
 
     @Select("select id from batch where filed_at is not null and not keeping_counted order by id limit #{most}")
     List<Long> uncounted(int most);
@@ -67,6 +69,14 @@ interface KeptRows {
     /** @return 0 when its stream was saved anew meanwhile, or it was counted */
     @Update("update batch set keeping_counted = true where id = #{batchId}")
     int counted(long batchId);
+
+    /** Until the transaction ends its stream is not saved anew. */
+    @Select("select keeping_counted from batch where id = #{batchId} lock in share mode")
+    boolean isCounted(long batchId);
+
+    @Update("update kept_document set counted_field = null, counted_from = null, last_day = null, settled = false"
+            + " where batch_id = #{batchId} and erase_asked_at is null")
+    void keepAll(long batchId);
 
     @Update("update batch set keeping_counted = false where id = #{batchId}")
     void countAgain(long batchId);
