@@ -34,7 +34,6 @@ public record Count(int digits, Per per) {
 
     /** A number as it stands in a name. */
     public String of(long number) {
-        String plain = Long.toString(number);
-        return "0".repeat(Math.max(0, digits - plain.length())) + plain;
+        return NameForm.padded(Long.toString(number), digits);
     }
 }

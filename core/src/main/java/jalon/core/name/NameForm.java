@@ -41,9 +41,14 @@ interface NameForm {
             return WHOLE;
         }
         if (form.chars().allMatch(c -> c == '0')) {
-            return value -> "0".repeat(Math.max(0, form.length() - value.length())) + value;
+            return value -> padded(value, form.length());
         }
         return value -> date(value, form);
+    }
+
+    /** With zeros before it, where it has fewer digits. */
+    static String padded(String number, int digits) {
+        return "0".repeat(Math.max(0, digits - number.length())) + number;
     }
 
     private static String characters(String value, int from, int most) {

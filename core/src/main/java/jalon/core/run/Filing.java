@@ -15,6 +15,7 @@ import jalon.core.stream.Streams;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,6 +29,9 @@ public final class Filing {
     /** What names can be made of beside these and a document's own values. */
     private static final Set<String> IN_NAMES =
             Set.of("group", "sender", "subject", "sent", "station", "operator", "received", "words");
+
+    /** How many folders there are cannot be counted within one of them. */
+    private static final Set<Count.Per> IN_FOLDERS = Set.of(Count.Per.DAY, Count.Per.STREAM);
 
     /** Who sent a batch by mail, in the addresses that are told of it. */
     private static final String SENDER = "sender";
@@ -163,29 +167,32 @@ public final class Filing {
         List<Streams.Fault> faults = new ArrayList<>();
         for (int i = 0; i < stream.destinations().size(); i++) {
             Destination destination = stream.destinations().get(i);
-            check(destination.folder(), "/destinations/" + i + "/folder", inNames, true, faults);
-            check(destination.file(), "/destinations/" + i + "/file", inNames, true, faults);
-            folderCount(destination.folder(), "/destinations/" + i + "/folder", faults);
+            check(destination.folder(), "/destinations/" + i + "/folder", inNames, IN_FOLDERS, faults);
+            check(destination.file(), "/destinations/" + i + "/file", inNames, EnumSet.allOf(Count.Per.class), faults);
             String properties = "/destinations/" + i + "/properties/";
             destination
                     .properties()
-                    .forEach((name, template) -> check(template, properties + name, known, false, faults));
+                    .forEach((name, template) -> check(template, properties + name, known, Set.of(), faults));
         }
         Set<String> tellable = new HashSet<>(known);
         tellable.add(SENDER);
         for (int i = 0; i < stream.filing().report().size(); i++) {
-            check(stream.filing().report().get(i), "/filing/report/" + i, tellable, false, faults);
+            check(stream.filing().report().get(i), "/filing/report/" + i, tellable, Set.of(), faults);
         }
         return faults;
     }
 
-    /** @param counts whether something may be counted in it */
+    /** @param counted what may be counted in it */
     private static void check(
-            String template, String pointer, Set<String> known, boolean counts, List<Streams.Fault> faults) {
+            String template, String pointer, Set<String> known, Set<Count.Per> counted, List<Streams.Fault> faults) {
         try {
             NameTemplate parsed = NameTemplate.parse(template);
-            if (!parsed.counts().isEmpty() && !counts) {
-                faults.add(new Streams.Fault(pointer, "nothing is counted here, but in names of folders and files"));
+            if (parsed.counts().stream().anyMatch(count -> !counted.contains(count.per()))) {
+                faults.add(new Streams.Fault(
+                        pointer,
+                        counted.isEmpty()
+                                ? "nothing is counted here, but in names of folders and files"
+                                : "a folder's name can be counted per day or per stream"));
             }
             for (String name : parsed.names()) {
                 if (!known.contains(name)) {
@@ -195,17 +202,6 @@ public final class Filing {
             }
         } catch (IllegalArgumentException e) {
             faults.add(new Streams.Fault(pointer, e.getMessage()));
-        }
-    }
-
-    /** How many folders there are cannot be counted within one of them. */
-    private static void folderCount(String template, String pointer, List<Streams.Fault> faults) {
-        try {
-            if (NameTemplate.parse(template).counts().stream().anyMatch(c -> c.per() == Count.Per.FOLDER)) {
-                faults.add(new Streams.Fault(pointer, "a folder's name can be counted per day or per stream"));
-            }
-        } catch (IllegalArgumentException e) {
-            // Said already.
         }
     }
 

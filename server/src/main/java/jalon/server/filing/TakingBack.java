@@ -6,6 +6,7 @@ import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
+import jalon.server.SaidWhy;
 import jalon.server.archive.ArchivedDocuments;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchFiling;
@@ -28,8 +29,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class TakingBack {
-    private static final int LONGEST_WHY = 400;
-
     private final DeliveryRows rows;
     private final ReportRows reports;
     private final BatchFiling marks;
@@ -73,10 +72,7 @@ public class TakingBack {
     /** Done twice, after a stop in between, it does what is left. @param why as a person says */
     @Transactional
     public void takeBack(String no, String why, String who) {
-        String reason = why == null ? "" : why.strip();
-        if (reason.isEmpty() || reason.length() > LONGEST_WHY) {
-            throw Problem.SAY_WHY.with(LONGEST_WHY);
-        }
+        String reason = SaidWhy.of(why);
         Batch batch = marks.lock(no);
         if (!batch.filed()) {
             throw Problem.NOT_FILED_YET.with(no);

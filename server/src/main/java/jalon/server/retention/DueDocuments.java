@@ -103,9 +103,7 @@ public class DueDocuments {
     }
 
     private StreamDefinition definition(String stream) {
-        return streams.newestIfAny(stream)
-                .flatMap(version -> streams.usable(stream, version))
-                .orElse(StreamDefinition.NOTHING);
+        return streams.inForce(stream).orElse(StreamDefinition.NOTHING);
     }
 
     /** Those of a type, the longest due first. @param from how many to pass over */

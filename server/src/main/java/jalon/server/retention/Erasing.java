@@ -2,6 +2,7 @@ package jalon.server.retention;
 
 import jalon.server.NotPossible;
 import jalon.server.Problem;
+import jalon.server.SaidWhy;
 import jalon.server.Times;
 import jalon.server.archive.ArchivedDocuments;
 import jalon.server.batch.Batch;
@@ -64,7 +65,7 @@ public class Erasing {
      */
     @Transactional
     public void erase(List<Batch.Continued> documents, String why, String who) {
-        String reason = Holds.said(why);
+        String reason = SaidWhy.of(why);
         if (documents.size() > MOST) {
             throw Problem.TOO_MANY_AT_ONCE.with(MOST);
         }
@@ -155,7 +156,7 @@ public class Erasing {
     /** Leaves what cannot be erased where it lies; the rest of the document goes. */
     @Transactional
     public void leave(Batch.Continued document, String why, String who) {
-        String reason = Holds.said(why);
+        String reason = SaidWhy.of(why);
         KeptRows.Row row = waiting(document, who);
         if (row.course().trouble() == null) {
             // Nothing is left where it lies that was not tried yet.

@@ -2,6 +2,7 @@ package jalon.server.retention;
 
 import jalon.server.NewId;
 import jalon.server.Problem;
+import jalon.server.SaidWhy;
 import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
@@ -16,7 +17,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Holds {
     private static final int LONGEST_NAME = 120;
-    static final int LONGEST_WHY = 400;
 
     private final HoldRows rows;
     private final KeptRows kept;
@@ -69,8 +69,8 @@ public class Holds {
             throw Problem.HOLD_NEEDS_NAME.with(LONGEST_NAME);
         }
         var made = new NewId();
-        rows.add(made, called, said(why), who, times.now());
-        log.add(who, Act.BEGAN_HOLD.with(called, said(why)));
+        rows.add(made, called, SaidWhy.of(why), who, times.now());
+        log.add(who, Act.BEGAN_HOLD.with(called, SaidWhy.of(why)));
         return shown(rows.lock(made.getId()).orElseThrow());
     }
 
@@ -93,21 +93,12 @@ public class Holds {
     @Transactional
     public Hold end(long id, String why, String who) {
         HoldRows.Row hold = holding(id);
-        rows.end(id, who, said(why), times.now());
-        log.add(who, Act.ENDED_HOLD.with(hold.name(), said(why)));
+        rows.end(id, who, SaidWhy.of(why), times.now());
+        log.add(who, Act.ENDED_HOLD.with(hold.name(), SaidWhy.of(why)));
         return shown(rows.lock(id).orElseThrow());
     }
 
     private HoldRows.Row holding(long id) {
         return rows.lock(id).filter(h -> h.endedAt() == null).orElseThrow(() -> Problem.NO_SUCH_HOLD.with());
-    }
-
-    /** A reason, fit to be kept. */
-    static String said(String why) {
-        String reason = why == null ? "" : why.strip();
-        if (reason.isEmpty() || reason.length() > LONGEST_WHY) {
-            throw Problem.SAY_WHY.with(LONGEST_WHY);
-        }
-        return reason;
     }
 }

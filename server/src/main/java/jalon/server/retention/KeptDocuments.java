@@ -135,9 +135,8 @@ public class KeptDocuments implements RecurringWork {
     }
 
     /** As the stream says now. */
-    Optional<Retention> rule(String stream, String type) {
-        return streams.newestIfAny(stream)
-                .flatMap(version -> streams.usable(stream, version))
+    private Optional<Retention> rule(String stream, String type) {
+        return streams.inForce(stream)
                 .flatMap(definition -> definition.type(type))
                 .map(StreamDefinition.DocumentType::keep);
     }

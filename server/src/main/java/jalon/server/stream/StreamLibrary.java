@@ -129,6 +129,11 @@ public class StreamLibrary {
         }
     }
 
+    /** As it is now; empty when there is no such stream, or it cannot be used. */
+    public Optional<StreamDefinition> inForce(String name) {
+        return newestIfAny(name).flatMap(version -> usable(name, version));
+    }
+
     public String json(String name, int version) {
         return rows.find(name, version)
                 .orElseThrow(() -> Problem.NO_SUCH_VERSION.with(version, name))
