@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schema, worded } from '../api/client'
+import { api, type Schema } from '../api/client'
 import { useAsking } from '../composables/useAsking'
+import FormEnd from './base/FormEnd.vue'
 import KeyButton from './base/KeyButton.vue'
-import NoteBanner from './base/NoteBanner.vue'
 import FieldBox from './base/FieldBox.vue'
 
 /** Values of a filed document put right: they are filed as its newer version. */
@@ -43,16 +43,11 @@ function save(sure: boolean) {
       <ElInput v-model="typed[f.name]" class="mono" maxlength="1000" />
     </FieldBox>
     <FieldBox :label="t('archive.correctWhy')"><ElInput v-model="why" maxlength="400" /></FieldBox>
-    <NoteBanner v-if="refused !== undefined" kind="wrong">
-      {{ worded(refused) }}
+    <FormEnd :act="t('archive.correctSave')" v-bind="{ busy, refused }" :ready="ready" @close="emit('close')">
       <template v-if="unlikely" #acts>
         <KeyButton @click="save(true)">{{ t('archive.correctSure') }}</KeyButton>
       </template>
-    </NoteBanner>
-    <div class="row">
-      <KeyButton main submit :disabled="busy || !ready">{{ t('archive.correctSave') }}</KeyButton>
-      <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
-    </div>
+    </FormEnd>
   </form>
 </template>
 

@@ -38,6 +38,7 @@ useKeys([
 <template>
   <AskReason
     v-if="asking"
+    class="why"
     :label="t('filing.takeBackWhy')"
     :act="t('filing.takeBack')"
     @said="takeBack"
@@ -54,3 +55,9 @@ useKeys([
     <KeyButton main k="Enter" @click="emit('board')">{{ t('filing.toBoard') }}</KeyButton>
   </template>
 </template>
+
+<style scoped>
+.why {
+  flex: 3;
+}
+</style>

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schema, worded } from '../api/client'
+import { api, type Schema } from '../api/client'
 import { useAsking } from '../composables/useAsking'
+import FormEnd from './base/FormEnd.vue'
 import { useLoad } from '../composables/useLoad'
 import FieldBox from './base/FieldBox.vue'
-import KeyButton from './base/KeyButton.vue'
-import NoteBanner from './base/NoteBanner.vue'
 import PickOne from './base/PickOne.vue'
 
 /** Holds documents under a hold that there is, or a new one. */
@@ -62,11 +61,7 @@ function save() {
       <FieldBox :label="t('retention.holdName')"><ElInput v-model="name" maxlength="120" /></FieldBox>
       <FieldBox :label="t('retention.why')"><ElInput v-model="why" maxlength="400" /></FieldBox>
     </template>
-    <NoteBanner v-if="refused !== undefined" kind="wrong">{{ worded(refused) }}</NoteBanner>
-    <div class="row">
-      <KeyButton main submit :disabled="busy || !ready">{{ t('retention.save') }}</KeyButton>
-      <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
-    </div>
+    <FormEnd :act="t('retention.save')" v-bind="{ busy, refused }" :ready="ready" @close="emit('close')" />
   </form>
 </template>
 

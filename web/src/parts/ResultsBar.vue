@@ -68,9 +68,9 @@ const files = (as: string) => `/api/archive/files.${as}?ids=${props.chosen.join(
 <style scoped>
 .bar {
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 4px 12px;
 }
 .orders {
-  width: 220px;
+  width: 180px;
 }
 </style>

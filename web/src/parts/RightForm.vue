@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, type Schema, worded } from '../api/client'
+import { api, type Schema } from '../api/client'
 import { useAsking } from '../composables/useAsking'
-import KeyButton from './base/KeyButton.vue'
-import NoteBanner from './base/NoteBanner.vue'
+import FormEnd from './base/FormEnd.vue'
 import type { Right } from './rights'
 
 /** Which groups alone have one right. */
@@ -44,11 +43,12 @@ const save = () =>
     <ElCheckboxGroup v-model="these" class="groups">
       <ElCheckbox v-for="g in groups" :key="g.id" :value="g.id" :label="g.name" />
     </ElCheckboxGroup>
-    <NoteBanner v-if="refused !== undefined" kind="wrong">{{ worded(refused) }}</NoteBanner>
-    <div class="row">
-      <KeyButton main submit :disabled="busy || !groups.length">{{ t('people.save') }}</KeyButton>
-      <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
-    </div>
+    <FormEnd
+      :act="t('people.save')"
+      v-bind="{ busy, refused }"
+      :ready="groups.length > 0"
+      @close="emit('close')"
+    />
   </form>
 </template>
 
