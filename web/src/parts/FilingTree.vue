@@ -21,11 +21,12 @@ const STATES: Record<Delivery['state'], string> = {
   retrying: 'doubtful',
   refused: 'wrong',
   done: 'settled',
+  heldBack: 'doubtful',
   leftOut: 'empty',
 }
 const formats = (d: Delivery) => d.formats.map((f) => t(`filing.formats.${f}`)).join(' · ')
 const isTrouble = (found: Schema['Checked']['found']) => found === 'changed' || found === 'gone'
-const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tries }, d.tries)
+const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.saidBy, n: d.tries }, d.tries)
 </script>
 
 <template>
@@ -49,7 +50,7 @@ const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.leftOutBy, n: d.tr
           <span class="state" :class="STATES[n.delivery.state as Delivery['state']]">
             {{ state(n.delivery) }}
           </span>
-          <span v-if="n.delivery.leftOutWhy" class="checked">{{ n.delivery.leftOutWhy }}</span>
+          <span v-if="n.delivery.saidWhy" class="checked">{{ n.delivery.saidWhy }}</span>
           <span v-if="n.delivery.erased" class="checked">
             {{ t(`retention.became.${n.delivery.erased}`) }}
           </span>

@@ -16,7 +16,7 @@ const delivery = (destination: string, path: string, document: number): Schema['
     erased: null as never,
     reason: none,
   },
-  ...{ tries: 0, nextAt: '', leftOutBy: '', leftOutWhy: '', remedies: [] },
+  ...{ tries: 0, nextAt: '', saidBy: '', saidWhy: '', remedies: [] },
 })
 
 test('a folder is named once, however many files lie in it, and two files of one name are two', () => {

@@ -244,8 +244,8 @@ export const delivery = (over: Partial<Schema['DeskDelivery']>): Schema['DeskDel
   reason: null as never,
   tries: 0,
   nextAt: '',
-  leftOutBy: '',
-  leftOutWhy: '',
+  saidBy: '',
+  saidWhy: '',
   remedies: [],
   ...over,
 })
@@ -253,6 +253,7 @@ export const delivery = (over: Partial<Schema['DeskDelivery']>): Schema['DeskDel
 export const plan = (deliveries: Schema['DeskDelivery'][], begun = false): Schema['Plan'] => ({
   begun,
   deliveries,
+  heldBack: [],
   setAsideBy: [],
   ledger: {
     received: 2,

@@ -3,14 +3,16 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { act, api, isStale, pictureOf, repairsOf, tell, type Schema } from '../api/client'
+import { api, pictureOf, repairsOf, type Schema } from '../api/client'
 import { useBatch } from '../composables/useBatch'
 import { useEvents } from '../composables/useEvents'
+import { useFates } from '../composables/useFates'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
 import BatchHeld from '../parts/BatchHeld.vue'
 import BatchLine from '../parts/BatchLine.vue'
 import FiledFoot from '../parts/FiledFoot.vue'
+import HoldBack from '../parts/HoldBack.vue'
 import FilingTree from '../parts/FilingTree.vue'
 import NotReadList from '../parts/NotReadList.vue'
 import PageViewer from '../parts/PageViewer.vue'
@@ -26,7 +28,6 @@ const { batch, loading, problem, documents, pageByNo, load } = useBatch(props.no
 const planned = useLoad(() => api.GET('/api/batches/{no}/filing', { params: { path: { no: props.no } } }))
 const plan = planned.data
 const current = ref(1)
-const busy = ref(false)
 
 const soon = useDebounceFn(planned.load, 200)
 useEvents((changed) => {
@@ -45,44 +46,9 @@ const page = computed(() =>
   pageByNo.value.get(documents.value.find((d) => d.no === current.value)?.pages[0] ?? 0),
 )
 
-async function file() {
-  if (busy.value || reading.value || doubts.value || plan.value?.begun) return
-  busy.value = true
-  const { data, error } = await act(batch.value, (header) =>
-    api.POST('/api/batches/{no}/filing', { params: { path: { no: props.no }, header } }),
-  )
-  busy.value = false
-  if (data) plan.value = data
-  else tell(error)
-  if (data || isStale(error)) await load()
-}
-/** Before it is filed nothing was tried: what is wanted is kept until then. */
-const wish = (d: Schema['DeskDelivery'], fate: Schema['DeskDelivery']['remedies'][number], text: string) =>
-  api.POST('/api/batches/{no}/filing/wish', {
-    params: { path: { no: props.no } },
-    body: {
-      document: d.document,
-      destination: d.destination,
-      path: (fate === 'rename' ? text : null) as never,
-      leftOut: (fate === 'leaveOut' ? text : null) as never,
-    },
-  })
-async function decide(
-  d: Schema['DeskDelivery'],
-  fate: Schema['DeskDelivery']['remedies'][number],
-  name = '',
-) {
-  if (busy.value) return
-  busy.value = true
-  const { data, error } = d.id
-    ? await api.POST('/api/batches/{no}/deliveries/{id}', {
-        params: { path: { no: props.no, id: d.id } },
-        body: { fate, name },
-      })
-    : await wish(d, fate, name)
-  busy.value = false
-  if (data) plan.value = data
-  else tell(error)
+const { busy, decide, ...fates } = useFates(props.no, plan, batch, load)
+function file() {
+  if (!reading.value && !doubts.value && !plan.value?.begun) void fates.file()
 }
 function takenBack(now: Schema['Plan']) {
   plan.value = now
@@ -93,7 +59,7 @@ const toPages = () => void router.push({ name: 'pages', params: { no: props.no }
 function toDoubts() {
   void router.push({ name: batch.value?.cutDoubts ? 'pages' : 'index', params: { no: props.no } })
 }
-const onwards = () => (plan.value?.begun ? toBoard() : doubts.value ? toDoubts() : void file())
+const onwards = () => (plan.value?.begun ? toBoard() : doubts.value ? toDoubts() : file())
 const step = (by: number) =>
   (current.value = Math.max(1, Math.min(documents.value.length, current.value + by)))
 useKeys([
@@ -123,8 +89,17 @@ useKeys([
           />
         </section>
         <section class="preview">
+          <HoldBack
+            v-if="documents.length"
+            :no="no"
+            :document="current"
+            :held="plan.heldBack.find((h) => h.document === current)"
+            :begun="plan.begun"
+            @planned="(now) => (plan = now)"
+          />
           <PageViewer
             v-if="page"
+            class="page"
             :src="pictureOf(no, page, 900, batch.repairedForFiling ? repairsOf(page) : [])"
             :alt="t('pageDesk.page', { no: page.no })"
             :width-mm="page.widthMm"
@@ -176,6 +151,12 @@ useKeys([
 .preview {
   flex: 1;
   min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+.preview .page {
+  flex: 1;
+  min-height: 0;
 }
 footer {
   flex-wrap: wrap;

@@ -1,8 +1,9 @@
 import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { afterEach, expect, test, vi } from 'vitest'
 import type { Schema } from '../api/client'
-import { found } from '../test/fixtures'
+import { found, plan } from '../test/fixtures'
 import FiledFoot from '../parts/FiledFoot.vue'
+import HoldBack from '../parts/HoldBack.vue'
 import { screen, type Answers } from '../test/screen'
 import ArchiveDocument from './ArchiveDocument.vue'
 
@@ -126,6 +127,30 @@ test('its story tells who or what decided, on what evidence, and where it lies',
   expect(text()).toContain('beside its label, on page 1; certain to 98%')
   expect(text()).toContain('amount: –')
   expect(text()).toContain('gone, looked at')
+})
+
+test('a document is held back with a reason, and released by the same key', async () => {
+  const held = { document: 2, by: 'M. Tarrow', why: 'its owner is asked' }
+  const view = await screen(HoldBack, {
+    props: { no: 'B-0001', document: 2, begun: false },
+    answers: { 'POST /api/batches/B-0001/filing/hold-back': { ...plan([]), heldBack: [held] } },
+  })
+  shown = view
+  const press = () => window.dispatchEvent(new KeyboardEvent('keydown', { key: 'h' }))
+  press()
+  await flushPromises()
+  await view.get('input').setValue('its owner is asked')
+  await view.get('form').trigger('submit')
+  await flushPromises()
+  expect(view.emitted('planned')).toHaveLength(1)
+  await view.setProps({ held })
+  expect(view.text()).toContain('M. Tarrow')
+  press()
+  await flushPromises()
+  expect(view.sent.map(([, body]) => body)).toEqual([
+    { document: 2, why: 'its owner is asked' },
+    { document: 2, why: null },
+  ])
 })
 
 test('a filing is taken back with a reason, and why it cannot be is told', async () => {

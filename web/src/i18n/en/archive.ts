@@ -104,6 +104,7 @@ export default {
       done: 'an earlier version',
       retrying: 'tried again',
       refused: 'needs somebody',
+      heldBack: 'held back',
       leftOut: 'left out',
     } satisfies Record<Schema['Lies']['state'], string>,
   },

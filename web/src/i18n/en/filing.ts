@@ -11,6 +11,13 @@ export default {
   retrying: 'tried again',
   refused: 'needs you',
   leftOut: 'left out by {by}',
+  heldBack: 'held back by {by}',
+  document: 'Document {n}',
+  holdBack: 'Hold it back',
+  holdOrRelease: 'Hold the document back, or release it',
+  whyHeldBack: 'Why is document {n} held back?',
+  isHeldBack: 'Document {n} is held back by {by}: {why}',
+  release: 'Release it',
   formats: {
     pdf: 'pdf',
     pdfData: 'pdf with data',

@@ -28,6 +28,8 @@ export default {
   signInFailed: 'a sign-in as {who} from {address} failed',
   signedOut: 'signed out',
   changedPassword: 'changed the password',
+  heldBack: 'held document {document} back: {why}',
+  documentReleased: 'released document {document}, which was held back',
   tookBack: 'took the filing back: {why}',
   corrected: 'corrected {fields} of document {document}: {why}',
   beganHold: 'began the hold {hold}: {why}',

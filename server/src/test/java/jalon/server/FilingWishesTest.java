@@ -77,10 +77,10 @@ class FilingWishesTest extends ServerCase {
                 .hasMessageContaining("more shortly");
         JsonNode left = delivery(wish(no, 2, null, "sent to them by post"), 2, "accounts");
         assertThat(left.get("state").asString()).isEqualTo("leftOut");
-        assertThat(left.get("leftOutWhy").asString()).isEqualTo("sent to them by post");
+        assertThat(left.get("saidWhy").asString()).isEqualTo("sent to them by post");
 
         JsonNode filed = operator.post("/api/batches/" + no + "/filing", Map.of());
-        assertThat(delivery(filed, 2, "accounts").get("leftOutWhy").asString()).isEqualTo("sent to them by post");
+        assertThat(delivery(filed, 2, "accounts").get("saidWhy").asString()).isEqualTo("sent to them by post");
         awaitStage(no, "done");
         JsonNode done = operator.get("/api/batches/" + no + "/filing");
         assertThat(delivery(done, 1, "accounts").get("path").asString()).isEqualTo("By hand/Letter- one");
@@ -88,6 +88,51 @@ class FilingWishesTest extends ServerCase {
         assertThat(delivery(done, 2, "archive").get("state").asString()).isEqualTo("done");
         assertThat(done.get("ledger").get("open").asInt()).isZero();
         assertThatThrownBy(() -> wish(no, 1, "Other", null)).hasMessageContaining("is filed");
+    }
+
+    @Test
+    void aDocumentHeldBackGoesNowhereUntilItIsReleasedAndTheOthersDoNotWait() throws Exception {
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 72);
+        String no = bring("dues-letters", stack.files());
+        settleTheRest(no, stack);
+        assertThatThrownBy(() -> holdBack(no, 2, " ")).hasMessageContaining("Say why");
+        assertThatThrownBy(() -> holdBack(no, 9, "why not")).hasMessageContaining("no such");
+        holdBack(no, 1, "a mistake");
+        assertThat(holdBack(no, 1, null).get("heldBack")).isEmpty();
+        JsonNode held = holdBack(no, 2, "its owner is asked");
+        assertThat(held.get("heldBack").toString()).contains("M. Tarrow", "its owner is asked");
+        assertThat(delivery(held, 2, "archive").get("state").asString()).isEqualTo("heldBack");
+        wish(no, 2, null, "sent to them by post");
+
+        operator.post("/api/batches/" + no + "/filing", Map.of());
+        JsonNode filed = await().until(
+                        () -> operator.get("/api/batches/" + no + "/filing"),
+                        plan -> delivery(plan, 1, "archive")
+                                .get("state")
+                                .asString()
+                                .equals("done"));
+        assertThat(delivery(filed, 2, "archive").get("state").asString()).isEqualTo("heldBack");
+        assertThat(delivery(filed, 2, "archive").get("saidWhy").asString()).isEqualTo("its owner is asked");
+        assertThat(delivery(filed, 2, "accounts").get("state").asString()).isEqualTo("leftOut");
+        assertThat(filed.get("ledger").get("open").asInt()).isPositive();
+        assertThatThrownBy(() -> holdBack(no, 1, "too late")).hasMessageContaining("is filed");
+        assertThat(operator.get("/api/batches/" + no).get("stage").asString()).isEqualTo("filing");
+
+        holdBack(no, 2, null);
+        awaitStage(no, "done");
+        JsonNode done = operator.get("/api/batches/" + no + "/filing");
+        assertThat(delivery(done, 2, "archive").get("state").asString()).isEqualTo("done");
+        assertThat(done.get("ledger").get("open").asInt()).isZero();
+        assertThat(done.get("heldBack")).isEmpty();
+        assertThat(operator.get("/api/batches/" + no + "/log").findValuesAsString("act"))
+                .contains("heldBack", "documentReleased");
+    }
+
+    private JsonNode holdBack(String no, int document, String why) throws Exception {
+        Map<String, Object> wanted = new HashMap<>();
+        wanted.put("document", document);
+        wanted.put("why", why);
+        return operator.post("/api/batches/" + no + "/filing/hold-back", wanted);
     }
 
     @Test

@@ -101,7 +101,7 @@ class GoingOnTest extends ServerCase {
                 .as("whatever stands on them, they are one document's")
                 .hasSize(1);
         JsonNode plan = operator.get("/api/batches/" + more + "/filing").get("deliveries");
-        assertThat(plan.findValuesAsString("leftOutWhy"))
+        assertThat(plan.findValuesAsString("saidWhy"))
                 .anyMatch(why -> why.contains("Names that are taken are refused"));
         operator.post("/api/batches/" + more + "/filing", Map.of());
         awaitStage(more, "done");

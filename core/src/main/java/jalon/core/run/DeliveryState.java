@@ -16,6 +16,9 @@ public enum DeliveryState {
     /** It cannot be carried out as it is: a person says what is to become of it. */
     @JsonProperty("refused")
     REFUSED,
+    /** A person holds its document back until a person releases it. */
+    @JsonProperty("heldBack")
+    HELD_BACK,
     @JsonProperty("done")
     DONE,
     /** A person left it out. */

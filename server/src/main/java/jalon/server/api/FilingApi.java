@@ -5,6 +5,7 @@ import jalon.server.Problem;
 import jalon.server.filing.FilingDesk;
 import jalon.server.filing.FilingPlan;
 import jalon.server.filing.FilingWishes;
+import jalon.server.filing.HeldDocuments;
 import jalon.server.filing.Remedy;
 import jalon.server.filing.TakingBack;
 import jalon.server.rights.Needs;
@@ -26,10 +27,18 @@ class FilingApi {
     private final FilingDesk filing;
     private final TakingBack takingBack;
     private final FilingWishes wishes;
+    private final HeldDocuments heldBack;
     private final FilingPlan plan;
     private final BatchRights rights;
 
-    FilingApi(FilingDesk filing, TakingBack takingBack, FilingWishes wishes, FilingPlan plan, BatchRights rights) {
+    FilingApi(
+            FilingDesk filing,
+            TakingBack takingBack,
+            FilingWishes wishes,
+            HeldDocuments heldBack,
+            FilingPlan plan,
+            BatchRights rights) {
+        this.heldBack = heldBack;
         this.takingBack = takingBack;
         this.rights = rights;
         this.wishes = wishes;
@@ -80,6 +89,22 @@ class FilingApi {
     @Needs(Right.FILE)
     FilingPlan.Plan wishOfDelivery(@PathVariable String no, @RequestBody Wish wish, Principal who) {
         wishes.wish(no, wish.document(), wish.destination(), wish.path(), wish.leftOut(), who.getName());
+        return plan.plan(no);
+    }
+
+    /** @param why it is held back; null when it is released */
+    record HoldBack(int document, String why) {}
+
+    /** Holds a document back while the others of its batch are filed, or releases it. */
+    @PostMapping("/{no}/filing/hold-back")
+    @Needs(Right.FILE)
+    FilingPlan.Plan holdDocumentBack(@PathVariable String no, @RequestBody HoldBack wanted, Principal who) {
+        rights.requireToFile(no, who);
+        if (wanted.why() == null) {
+            heldBack.release(no, wanted.document(), who.getName());
+        } else {
+            heldBack.hold(no, wanted.document(), wanted.why(), who.getName());
+        }
         return plan.plan(no);
     }
 

@@ -78,9 +78,9 @@ interface BatchRows {
     /**
      * @param pages received, @param waiting not read yet
      * @param sheets of scanned paper; 0 when none of it was scanned here
-     * @param notRead pages that could not be read, @param refused deliveries that a person has to say something about
+     * @param notRead pages that could not be read, @param openToPeople deliveries that a person has to say something about
      */
-    record BoardRow(long id, int pages, int sheets, int waiting, int notRead, int refused) {}
+    record BoardRow(long id, int pages, int sheets, int waiting, int notRead, int openToPeople) {}
 
     @Insert("insert into batch (stream, stream_version, source, made_by, made_at, due_at, stage, stage_since, channel,"
             + " channel_id, priority, sender, subject, sent_at, continues_batch, continues_document) values (#{b.stream}, #{version}, #{b.source}, #{b.by},"
@@ -139,7 +139,7 @@ interface BatchRows {
     @Select(
             "select b.id, count(p.id) as pages, count(distinct p.sheet) as sheets, coalesce(sum(p.facts is null and p.rejected is null), 0) as waiting,"
                     + " coalesce(sum(p.rejected is not null), 0) as not_read,"
-                    + " (select count(*) from delivery d where d.batch_id = b.id and d.state = 'refused') as refused"
+                    + " (select count(*) from delivery d where d.batch_id = b.id and d.state in ('refused', 'heldBack')) as open_to_people"
                     + " from batch b left join page p on p.batch_id = b.id"
                     + " where b.stage <> 'done' or b.stage_since > #{doneAfter} group by b.id")
     List<BoardRow> boardPages(Instant doneAfter);

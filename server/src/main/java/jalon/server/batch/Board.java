@@ -58,7 +58,7 @@ public class Board {
     /**
      * @param pages images, @param sheets of paper they are on when they were scanned here, else 0
      * @param read pages read so far
-     * @param doubts in its cut, fields and images, pages that could not be read, and deliveries that are refused
+     * @param doubts in its cut, fields and images, pages that could not be read, and deliveries that are refused or held back
      */
     public record Amounts(int pages, int sheets, int read, int documents, int doubts) {}
 
@@ -96,7 +96,7 @@ public class Board {
                         stream.map(StreamDefinition::title).orElse(b.stream().name())),
                 new Progress(
                         b.stage(),
-                        b.filed() && p.refused() == 0,
+                        b.filed() && p.openToPeople() == 0,
                         b.course().since(),
                         b.course().arrived(),
                         b.withdrawn(),
@@ -106,7 +106,7 @@ public class Board {
                         p.sheets(),
                         p.pages() - p.waiting(),
                         b.counted().documents(),
-                        b.filed() ? p.refused() : b.counted().doubts() + p.notRead()),
+                        b.filed() ? p.openToPeople() : b.counted().doubts() + p.notRead()),
                 new Origin(
                         b.origin().source(),
                         b.origin().channel(),

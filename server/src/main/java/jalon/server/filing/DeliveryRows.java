@@ -68,16 +68,16 @@ interface DeliveryRows {
      * @param reason why it failed or is refused, or null
      * @param tries that failed, one after another
      * @param nextAt when it is tried again, or null
-     * @param leftOutWhy as a person said, or null
+     * @param saidBy who left it out or holds it back, and @param saidWhy; or null
      */
-    record Course(Trouble reason, int tries, Instant nextAt, String leftOutBy, String leftOutWhy) {}
+    record Course(Trouble reason, int tries, Instant nextAt, String saidBy, String saidWhy) {}
 
     /** As {@code DeliveryRows.xml} groups them. */
     String COLUMNS =
             "id, batch_id, document_no, correction, follows, destination as spot_destination, folder as spot_folder,"
                     + " name as spot_name, taken as spot_taken, state, reason as course_reason,"
-                    + " tries as course_tries, next_at as course_next_at, left_out_by as course_left_out_by,"
-                    + " left_out_why as course_left_out_why";
+                    + " tries as course_tries, next_at as course_next_at, said_by as course_said_by,"
+                    + " said_why as course_said_why";
 
     @Insert("insert into delivery (batch_id, document_no, destination, folder, name)"
             + " values (#{batchId}, #{documentNo}, #{destination}, #{folder}, #{name})")
@@ -249,10 +249,16 @@ interface DeliveryRows {
             + " taken = #{taken} where id = #{id}")
     void anew(long id, String name, Destination.Taken taken);
 
-    @Update("update delivery set state = 'leftOut', next_at = null, left_out_by = #{who} where id = #{id}")
+    @Update("update delivery set state = 'heldBack', said_by = #{who}, said_why = #{why} where id = #{id}")
+    void holdBack(long id, String who, String why);
+
+    @Update("update delivery set state = 'planned', said_by = null, said_why = null where id = #{id}")
+    void release(long id);
+
+    @Update("update delivery set state = 'leftOut', next_at = null, said_by = #{who}, said_why = null where id = #{id}")
     void leaveOut(long id, String who);
 
-    @Update("update delivery set state = 'leftOut', left_out_by = #{who}, left_out_why = #{why}"
+    @Update("update delivery set state = 'leftOut', said_by = #{who}, said_why = #{why}"
             + " where batch_id = #{batchId} and document_no = #{document} and destination = #{destination}")
     void leaveOutPlanned(long batchId, int document, String destination, String who, String why);
 

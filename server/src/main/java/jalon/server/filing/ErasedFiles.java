@@ -28,6 +28,7 @@ import org.springframework.stereotype.Service;
 public class ErasedFiles implements DocumentTrace {
     private final DeliveryRows rows;
     private final WishRows wishes;
+    private final HeldRows held;
     private final CorrectionRows corrections;
     private final ReportRows reports;
     private final Batches batches;
@@ -37,6 +38,7 @@ public class ErasedFiles implements DocumentTrace {
     ErasedFiles(
             DeliveryRows rows,
             WishRows wishes,
+            HeldRows held,
             CorrectionRows corrections,
             ReportRows reports,
             Batches batches,
@@ -44,6 +46,7 @@ public class ErasedFiles implements DocumentTrace {
             Times times) {
         this.rows = rows;
         this.wishes = wishes;
+        this.held = held;
         this.corrections = corrections;
         this.reports = reports;
         this.batches = batches;
@@ -169,7 +172,10 @@ public class ErasedFiles implements DocumentTrace {
     public void erase(Erased document) {
         rows.eraseNames(document.batch(), document.no());
         rows.erasePaths(document.batch(), document.no());
-        document.pages().forEach(page -> wishes.erase(document.batch(), page));
+        document.pages().forEach(page -> {
+            wishes.erase(document.batch(), page);
+            held.remove(document.batch(), page);
+        });
         corrections.erase(document.batch(), document.no());
         if (document.batchToo()) {
             reports.erase(document.batch());

@@ -28,6 +28,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,6 +43,7 @@ public class FilingDesk {
     private final Newcomers newcomers;
     private final FiledVersions versions;
     private final FilingWishes wishes;
+    private final HeldDocuments heldBack;
     private final FilingPlan plan;
     private final GoingOn goingOn;
     private final FilingEnd end;
@@ -59,6 +61,7 @@ public class FilingDesk {
             Newcomers newcomers,
             FiledVersions versions,
             FilingWishes wishes,
+            HeldDocuments heldBack,
             FilingPlan plan,
             GoingOn goingOn,
             FilingEnd end,
@@ -75,6 +78,7 @@ public class FilingDesk {
         this.newcomers = newcomers;
         this.versions = versions;
         this.wishes = wishes;
+        this.heldBack = heldBack;
         this.end = end;
         this.plan = plan;
         this.goingOn = goingOn;
@@ -150,9 +154,13 @@ public class FilingDesk {
             marks.lock(Batch.no(batch.origin().continues().batch()));
         }
         Map<String, Long> last = new HashMap<>();
-        plan.planned(batch, stream, view).forEach(p -> plan(batch, p, wished, last));
+        List<HeldRows.Row> held = heldBack.ofBatch(batch.id());
+        plan.planned(batch, stream, view).forEach(p -> {
+            var document = view.documents().get(p.planned().document() - 1);
+            plan(batch, p, wished, HeldDocuments.of(document, held), last);
+        });
         List<DeliveryRows.DeliveryRow> planned = rows.ofBatch(batch.id()).stream()
-                .filter(r -> r.state() != DeliveryState.LEFT_OUT)
+                .filter(r -> r.state() == DeliveryState.PLANNED)
                 .toList();
         planned.forEach(r -> work.deliver(r.id()));
         log.add(who, batch.id(), Act.FILED.with(planned.size()));
@@ -166,7 +174,12 @@ public class FilingDesk {
     }
 
     /** @param last planned of the batch at a destination, by its name: what goes on goes on there */
-    private void plan(Batch batch, GoingOn.Plan plan, List<WishRows.Row> wished, Map<String, Long> last) {
+    private void plan(
+            Batch batch,
+            GoingOn.Plan plan,
+            List<WishRows.Row> wished,
+            Optional<HeldRows.Row> held,
+            Map<String, Long> last) {
         Filing.Planned p = plan.planned();
         var made = new NewId();
         rows.plan(
@@ -179,13 +192,14 @@ public class FilingDesk {
                     p.destination().destination(),
                     who,
                     p.wish().leftOut());
+        } else if (held.isPresent()) {
+            rows.holdBack(made.getId(), held.get().who(), held.get().why());
         } else if (plan.follows() != null) {
             long before = last.getOrDefault(p.destination().destination(), plan.follows());
-            rows.follow(made.getId(), before);
-            rows.passName(before, made.getId());
+            goingOn.follow(made.getId(), before);
             last.put(p.destination().destination(), made.getId());
         } else {
-            goingOn.link(made.getId(), p);
+            goingOn.link(made.getId(), p.destination(), p.path());
         }
     }
 

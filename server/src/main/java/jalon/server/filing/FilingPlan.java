@@ -27,6 +27,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -39,6 +40,7 @@ public class FilingPlan {
     private final BatchFiling marks;
     private final NotReadList notRead;
     private final FilingWishes wishes;
+    private final HeldDocuments heldBack;
     private final GoingOn goingOn;
     private final FilingCounts counts;
     private final Times times;
@@ -49,12 +51,14 @@ public class FilingPlan {
             BatchFiling marks,
             NotReadList notRead,
             FilingWishes wishes,
+            HeldDocuments heldBack,
             GoingOn goingOn,
             FilingCounts counts,
             Times times) {
         this.counts = counts;
         this.goingOn = goingOn;
         this.wishes = wishes;
+        this.heldBack = heldBack;
         this.batches = batches;
         this.rows = rows;
         this.marks = marks;
@@ -93,47 +97,50 @@ public class FilingPlan {
     /**
      * @param reason why it failed or is refused, or null
      * @param tries that failed so far, @param nextAt when it is tried again, or null
-     * @param leftOutBy who left it out or wants another name, by name, or null
-     * @param leftOutWhy as a person said, or null
+     * @param saidBy who left it out, holds it back or wants another name, by name, or null
+     * @param saidWhy as a person said, or null
      * @param remedies what a person may have become of it
      */
     public record Tries(
-            Trouble reason, int tries, Instant nextAt, String leftOutBy, String leftOutWhy, List<Remedy> remedies) {
+            Trouble reason, int tries, Instant nextAt, String saidBy, String saidWhy, List<Remedy> remedies) {
         static final Tries NONE = new Tries(null, 0, null, null, null, List.of(Remedy.RENAME, Remedy.LEAVE_OUT));
     }
 
+    /** @param by who holds it back, by name */
+    public record HeldDocument(int document, String by, String why) {}
+
     /** @param setAsideBy who set pages aside, by name */
-    public record Plan(List<DeskDelivery> deliveries, Ledger ledger, List<String> setAsideBy, boolean begun) {}
+    public record Plan(
+            List<DeskDelivery> deliveries,
+            List<HeldDocument> heldBack,
+            Ledger ledger,
+            List<String> setAsideBy,
+            boolean begun) {}
 
     public Plan plan(String no) {
         Batch batch = batches.get(no);
         StreamDefinition stream = batches.stream(batch);
         BatchView view = batches.view(batch, !batch.filed());
+        List<HeldDocument> held = held(batch, view);
         List<DeskDelivery> deliveries = new ArrayList<>();
         if (!batch.filed()) {
             List<WishRows.Row> wished = wishes.ofBatch(batch.id());
-            for (GoingOn.Plan plan : planned(batch, stream, view, counts.shown())) {
-                Filing.Planned p = plan.planned();
-                deliveries.add(new DeskDelivery(
-                        null,
-                        p.document(),
-                        p.destination().destination(),
-                        p.destination().formats(),
-                        p.path(),
-                        p.isLeftOut() ? DeliveryState.LEFT_OUT : DeliveryState.PLANNED,
-                        null,
-                        null,
-                        FilingWishes.of(p, wished)
-                                .map(this::wished)
-                                .orElse(p.isLeftOut() ? notThere(p) : tries(plan))));
-            }
+            planned(batch, stream, view, counts.shown()).forEach(p -> deliveries.add(shown(p, wished, held)));
         } else {
             Map<Long, List<DeliveryRows.FileRow>> files = files(batch);
             rows.ofBatch(batch.id())
                     .forEach(r -> deliveries.add(shown(r, files.getOrDefault(r.id(), List.of()), stream)));
         }
         Ledger ledger = ledger(batch, view);
-        return new Plan(deliveries, ledger, setAsideBy(view), batch.filed());
+        return new Plan(deliveries, held, ledger, setAsideBy(view), batch.filed());
+    }
+
+    private List<HeldDocument> held(Batch batch, BatchView view) {
+        List<HeldRows.Row> rows = heldBack.ofBatch(batch.id());
+        return view.documents().stream()
+                .flatMap(document -> HeldDocuments.of(document, rows).stream()
+                        .map(h -> new HeldDocument(document.no(), batches.nameOf(h.who()), h.why())))
+                .toList();
     }
 
     /** Where each document of a batch goes, just before it does: its numbers are taken. */
@@ -159,6 +166,29 @@ public class FilingPlan {
     private Filing.NamedBy names(Batch batch, NameCounts numbers) {
         return new Filing.NamedBy(
                 batch.no(), batches.about(batch), batches.facts(batch), times.day(times.now()), numbers);
+    }
+
+    private DeskDelivery shown(GoingOn.Plan plan, List<WishRows.Row> wished, List<HeldDocument> held) {
+        Filing.Planned p = plan.planned();
+        Tries tries = FilingWishes.of(p, wished).map(this::wished).orElse(p.isLeftOut() ? notThere(p) : tries(plan));
+        DeliveryState state = p.isLeftOut() ? DeliveryState.LEFT_OUT : DeliveryState.PLANNED;
+        Optional<HeldDocument> back = held.stream()
+                .filter(h -> !p.isLeftOut() && h.document() == p.document())
+                .findFirst();
+        if (back.isPresent()) {
+            state = DeliveryState.HELD_BACK;
+            tries = new Tries(null, 0, null, back.get().by(), back.get().why(), tries.remedies());
+        }
+        return new DeskDelivery(
+                null,
+                p.document(),
+                p.destination().destination(),
+                p.destination().formats(),
+                p.path(),
+                state,
+                null,
+                null,
+                tries);
     }
 
     private static Tries tries(GoingOn.Plan plan) {
@@ -202,8 +232,8 @@ public class FilingPlan {
                         course.reason(),
                         course.tries(),
                         course.nextAt(),
-                        course.leftOutBy() == null ? null : batches.nameOf(course.leftOutBy()),
-                        course.leftOutWhy(),
+                        course.saidBy() == null ? null : batches.nameOf(course.saidBy()),
+                        course.saidWhy(),
                         Remedy.of(r.state())));
     }
 

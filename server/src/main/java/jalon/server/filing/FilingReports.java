@@ -3,6 +3,7 @@ package jalon.server.filing;
 import jakarta.mail.MessagingException;
 import jalon.core.page.Sha256;
 import jalon.core.run.BatchView;
+import jalon.core.run.DeliveryState;
 import jalon.core.run.Filing;
 import jalon.core.run.Ledger;
 import jalon.core.run.Report;
@@ -179,9 +180,11 @@ public class FilingReports {
                         + String.join(
                                 ", ",
                                 d.formats().stream().map(FilingReports::words).toList()) + ")";
-            case LEFT_OUT ->
-                d.destination() + ": left out by " + history.leftOutBy()
-                        + (history.leftOutWhy() == null ? "" : ", " + history.leftOutWhy());
+            case LEFT_OUT, HELD_BACK ->
+                d.destination()
+                        + (d.state() == DeliveryState.LEFT_OUT ? ": left out by " : ": held back by ")
+                        + history.saidBy()
+                        + (history.saidWhy() == null ? "" : ", " + history.saidWhy());
             case PLANNED, RUNNING, RETRYING, REFUSED -> d.destination() + ": " + Words.name(d.state());
         };
     }

@@ -134,20 +134,25 @@ class GoingOn {
     }
 
     /** Has a delivery that was just planned go on under its name, where its destination says so. */
-    void link(long delivery, Filing.Planned planned) {
-        Destination destination = planned.destination();
+    void link(long delivery, Destination destination, String path) {
         if (!destination.taken().isVersion()) {
             return;
         }
         String place = destination.to() == Destination.To.PLACE
                 ? "place:" + destination.place()
                 : destination.to().searchable() ? "archive" : "folder:" + destination.destination();
-        String name = Sha256.of(planned.path().toLowerCase(Locale.ROOT));
+        String name = Sha256.of(path.toLowerCase(Locale.ROOT));
         Long before = rows.lastUnder(place, name);
         rows.nowUnder(place, name, delivery);
         if (before != null) {
             rows.follow(delivery, before);
         }
+    }
+
+    /** Has a delivery go on another one, under its name. */
+    void follow(long delivery, long before) {
+        rows.follow(delivery, before);
+        rows.passName(before, delivery);
     }
 
     /** One that is left out goes on no longer; what followed it follows what it followed. */

@@ -25,6 +25,7 @@ public enum Remedy {
         return switch (state) {
             case REFUSED -> List.of(NOW, RENAME, NUMBER, LEAVE_OUT);
             case RETRYING -> List.of(NOW, LEAVE_OUT);
+            case HELD_BACK -> List.of(LEAVE_OUT);
             case PLANNED, RUNNING, DONE, LEFT_OUT -> List.of();
         };
     }

@@ -132,6 +132,10 @@ public enum Act {
     DELIVERY_RENAMED("destination", "document", "name"),
     @JsonProperty("deliveryNumbered")
     DELIVERY_NUMBERED("destination", "document"),
+    @JsonProperty("heldBack")
+    HELD_BACK("document", "why"),
+    @JsonProperty("documentReleased")
+    DOCUMENT_RELEASED("document"),
     @JsonProperty("tookBack")
     TOOK_BACK("why"),
     @JsonProperty("corrected")
