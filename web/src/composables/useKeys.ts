@@ -25,12 +25,15 @@ export const isTyping = (e: KeyboardEvent) => {
   return !!t && (t.tagName === 'INPUT' || t.tagName === 'TEXTAREA' || t.isContentEditable)
 }
 
-/** Gives a view its single keys for as long as it is shown, and the help overlay their list. */
-export function useKeys(list: KeyAct[]) {
+/**
+ * Gives a view its single keys for as long as it is shown, and the help overlay their list.
+ * @param inDialog whether they are those of a dialog, which shows them itself
+ */
+export function useKeys(list: KeyAct[], inDialog = false) {
   function press(e: KeyboardEvent) {
     if (e.altKey || e.metaKey || e.defaultPrevented) return
     // A dialog that must be answered first has the keys to itself.
-    if ((e.target as HTMLElement)?.closest?.('[aria-modal=true]')) return
+    if (!!(e.target as HTMLElement)?.closest?.('[aria-modal=true]') !== inDialog) return
     const typing = isTyping(e)
     // Enter and space belong to the button that has the focus.
     const onControl =
@@ -53,6 +56,7 @@ export function useKeys(list: KeyAct[]) {
     }
   }
   useEventListener('keydown', press)
+  if (inDialog) return
   onMounted(() => (acts.list = list))
   onBeforeUnmount(() => {
     if (acts.list === list) acts.list = []

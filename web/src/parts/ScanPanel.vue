@@ -10,8 +10,11 @@ import NoteBanner from './base/NoteBanner.vue'
 import ScanPile from './ScanPile.vue'
 import ScanSettings from './ScanSettings.vue'
 
-/** Scanning a stack: settings the device can do, pages as they arrive, and what to do when something goes wrong. */
-const props = defineProps<{ stream: string; streamRules: Schema['ScanRules'] | null }>()
+/**
+ * Scanning a stack, as a batch or as more pages of a filed document: settings the device can do, pages as they
+ * arrive, and what to do when something goes wrong.
+ */
+const props = defineProps<{ stream: string; streamRules: Schema['ScanRules'] | null; document?: number }>()
 const emit = defineEmits<{ finished: [no: string] }>()
 const { t } = useI18n()
 const said = useScanWords()
@@ -46,11 +49,13 @@ const { state, scanning, begin, resume, act, look } = useScan(async (now) => {
 })
 useEvents((no) => no === state.value?.no && void look())
 
-const beginHere = (what: { stream: string } | { batch: string }) =>
+const beginHere = (what: { stream: string } | { batch: string } | { document: number }) =>
   begin({ scanner: device.value, ...what, fillsGap: false, settings: settings.value })
 async function start() {
   if (device.value === null || scanning.value) return
-  await (state.value ? act('continue') : beginHere({ stream: props.stream }))
+  await (state.value
+    ? act('continue')
+    : beginHere(props.document === undefined ? { stream: props.stream } : { document: props.document }))
 }
 /** Goes on with a batch that was begun before, perhaps yesterday. */
 async function adopt(batch: string) {

@@ -64,6 +64,8 @@ export default {
   moreLead:
     'They are brought in as a batch of their own; when that is filed, they stand behind the pages that are there, ' +
     'as version {n}. Earlier versions stay readable.',
+  moreScanned:
+    'The scanned pages are batch {no}. They are read now, and filed with the document on your word.',
   moreOpen: 'To the pages of {no}',
   version: 'Version {n}',
   versions: 'Versions',

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.awaitility.Awaitility.await;
 
 import jalon.demo.Api;
+import jalon.demo.Harbour;
+import jalon.demo.Paper;
 import jalon.standins.ScannerStandIn;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -120,6 +122,33 @@ class ScanningTest extends ServerCase {
         assertThat(batch.get("pages").get(1).get("no").asInt()).isGreaterThan(pages);
         assertThat(batch.get("documents").size()).isGreaterThanOrEqualTo(documents);
         assertThat(batch.get("documents").get(0).get("pages").get(0).asInt()).isGreaterThan(pages);
+    }
+
+    @Test
+    void sheetsScannedForAFiledDocumentGoOnIt() throws Exception {
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 1, 94);
+        String filed = bring("dues-letters", stack.files());
+        settleTheRest(filed, stack);
+        operator.post("/api/batches/" + filed + "/filing", Map.of());
+        awaitStage(filed, "done");
+        JsonNode found =
+                operator.get("/api/archive?q=batch:" + filed).get("found").get(0);
+
+        scanner.load("dues-letters", 1, 13, false);
+        int sheets = scanner.sheets();
+        String more = start(Map.of("document", found.get("id").asLong()), false);
+        until(more, "empty");
+        operator.post("/api/batches/" + more + "/arrived", Map.of());
+        awaitStage(more, "filing");
+        JsonNode batch = operator.get("/api/batches/" + more);
+        assertThat(batch.get("continues").get("batch").asString()).isEqualTo(filed);
+        operator.post("/api/batches/" + more + "/filing", Map.of());
+        awaitStage(more, "done");
+        JsonNode now =
+                operator.get("/api/archive?q=batch:" + filed).get("found").get(0);
+        assertThat(now.get("version").asInt()).isEqualTo(2);
+        assertThat(now.get("pageCount").asInt())
+                .isEqualTo(found.get("pageCount").asInt() + sheets);
     }
 
     @Test

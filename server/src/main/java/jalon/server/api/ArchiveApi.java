@@ -9,6 +9,7 @@ import jalon.server.archive.DocumentLog;
 import jalon.server.archive.SavedSearches;
 import jalon.server.batch.Batch;
 import jalon.server.batch.Batches;
+import jalon.server.batch.CameBy;
 import jalon.server.batch.NewBatch;
 import jalon.server.batch.Receiving;
 import jalon.server.filing.Corrections;
@@ -228,8 +229,9 @@ class ArchiveApi {
     @PostMapping("/{id}/pages")
     BatchApi.NewBatchNo openMorePages(@PathVariable long id, Principal who) {
         Batch.Continued document = archive.goesOn(id, who.getName());
-        Batch filed = batches.get(Batch.no(document.batch()));
-        return new BatchApi.NewBatchNo(receiving.open(NewBatch.moreOf(filed, document.document(), who.getName())));
+        String stream = batches.get(document.batch()).stream().name();
+        NewBatch more = NewBatch.of(stream, "upload", CameBy.UPLOAD, who.getName());
+        return new BatchApi.NewBatchNo(receiving.open(more.moreOf(document)));
     }
 
     /**

@@ -1,5 +1,6 @@
 package jalon.server.api;
 
+import jalon.server.archive.Archive;
 import jalon.server.batch.Batches;
 import jalon.server.rights.Right;
 import jalon.server.rights.Rights;
@@ -20,9 +21,11 @@ import org.springframework.web.bind.annotation.RestController;
 class ScanApi {
     private final ScanDesk desk;
     private final Batches batches;
+    private final Archive archive;
     private final Rights rights;
 
-    ScanApi(ScanDesk desk, Batches batches, Rights rights) {
+    ScanApi(ScanDesk desk, Batches batches, Archive archive, Rights rights) {
+        this.archive = archive;
         this.batches = batches;
         this.rights = rights;
         this.desk = desk;
@@ -35,6 +38,9 @@ class ScanApi {
 
     @PostMapping("/scans")
     Scan.State startScan(@RequestBody ScanDesk.Wanted wanted, Principal who) {
+        if (wanted.document() != null) {
+            return desk.startMore(wanted, archive.goesOn(wanted.document(), who.getName()), who.getName());
+        }
         String stream = wanted.batch() == null
                 ? wanted.stream()
                 : batches.get(wanted.batch()).stream().name();

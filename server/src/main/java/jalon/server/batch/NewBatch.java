@@ -25,15 +25,9 @@ public record NewBatch(
         return new NewBatch(stream, source, channel, null, by, null, null);
     }
 
-    /** One that brings more pages for a filed document. */
-    public static NewBatch moreOf(Batch filed, int document, String by) {
-        return new NewBatch(
-                filed.stream().name(),
-                "more of " + filed.no(),
-                CameBy.UPLOAD,
-                null,
-                by,
-                null,
-                new Batch.Continued(filed.id(), document));
+    /** The same, with more pages for a filed document. */
+    public NewBatch moreOf(Batch.Continued document) {
+        String more = source + ", more of " + Batch.no(document.batch());
+        return new NewBatch(stream, more, channel, channelId, by, mail, document);
     }
 }

@@ -98,8 +98,9 @@ public class ScanDesk implements DisposableBean {
     }
 
     /**
-     * @param stream of a new batch; null when sheets are added to one
+     * @param stream of a new batch; null when sheets are added to one or to a filed document
      * @param batch to add to, or null for a new one
+     * @param document in the archive that the sheets of a new batch go on, or null
      * @param after the page after which they come; 0 for the front, null for the end
      * @param replaces the page that is scanned again, or null
      * @param fillsGap whether they fill the gap after {@code after}
@@ -108,41 +109,63 @@ public class ScanDesk implements DisposableBean {
             long scanner,
             String stream,
             String batch,
+            Long document,
             Integer after,
             Integer replaces,
             boolean fillsGap,
             ScanSettings settings) {}
 
     public Scan.State start(Wanted wanted, String who) {
-        Channels.Channel channel = scanner(wanted.scanner()).orElseThrow(Problem.NO_SUCH_SCANNER::with);
+        Channels.Channel channel = channel(wanted);
+        if (wanted.batch() == null) {
+            if (wanted.stream() == null) {
+                throw Problem.SAY_WHICH_STREAM.with();
+            }
+            return open(byScanner(wanted.stream(), channel, who), channel, wanted);
+        }
+        refuseIfScanning(wanted.batch());
+        Batch batch = batches.get(wanted.batch());
+        if (batch.withdrawn()) {
+            throw Problem.WITHDRAWN_TAKES_NOTHING.with(batch.no());
+        }
+        PageInsertion.Place place = batch.course().arrived() ? place(batch, wanted) : null;
+        ScanSettings settings = settings(channel, batch.stream().name(), wanted, who);
+        return begin(new Scan.Order(batch.no(), channel.name(), settings, who, place), channel);
+    }
+
+    /** The sheets of a new batch go on a filed document. */
+    public Scan.State startMore(Wanted wanted, Batch.Continued document, String who) {
+        Channels.Channel channel = channel(wanted);
+        String stream = batches.get(document.batch()).stream().name();
+        return open(byScanner(stream, channel, who).moreOf(document), channel, wanted);
+    }
+
+    private static NewBatch byScanner(String stream, Channels.Channel channel, String who) {
+        return NewBatch.of(stream, "scanner " + channel.name(), CameBy.SCANNER, who);
+    }
+
+    private Scan.State open(NewBatch batch, Channels.Channel channel, Wanted wanted) {
+        ScanSettings settings = settings(channel, batch.stream(), wanted, batch.by());
+        return begin(new Scan.Order(receiving.open(batch), channel.name(), settings, batch.by(), null), channel);
+    }
+
+    private Channels.Channel channel(Wanted wanted) {
+        return scanner(wanted.scanner()).orElseThrow(Problem.NO_SUCH_SCANNER::with);
+    }
+
+    /** Those of a person, remembered for the next time, as far as the stream leaves them open. */
+    private ScanSettings settings(Channels.Channel channel, String stream, Wanted wanted, String who) {
         ScanSettings chosen =
                 wanted.settings() == null ? new ScanSettings(null, null, null, false, null, null) : wanted.settings();
         preferences.keep(who, "scan:" + channel.id(), JSON.writeValueAsString(chosen));
-        String no = wanted.batch();
-        PageInsertion.Place place = null;
-        String stream = wanted.stream();
-        if (no == null) {
-            if (stream == null) {
-                throw Problem.SAY_WHICH_STREAM.with();
-            }
-        } else {
-            refuseIfScanning(no);
-            Batch batch = batches.get(no);
-            if (batch.withdrawn()) {
-                throw Problem.WITHDRAWN_TAKES_NOTHING.with(no);
-            }
-            stream = batch.stream().name();
-            place = batch.course().arrived() ? place(batch, wanted) : null;
-        }
-        ScanSettings settings = chosen.under(
+        return chosen.under(
                 streams.definition(stream, streams.newest(stream)).intake().scan());
-        if (no == null) {
-            no = receiving.open(NewBatch.of(stream, "scanner " + channel.name(), CameBy.SCANNER, who));
-        }
-        var order = new Scan.Order(no, channel.name(), settings, who, place);
-        book.begin(order, channel.id(), receiving.nextSheet(no));
+    }
+
+    private Scan.State begin(Scan.Order order, Channels.Channel channel) {
+        book.begin(order, channel.id(), receiving.nextSheet(order.no()));
         Scan scan = scan(order, channel, ScanBook.NOTHING);
-        scans.put(no, scan);
+        scans.put(order.no(), scan);
         threads.execute(scan::run);
         return scan.state();
     }
