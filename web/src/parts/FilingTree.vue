@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Schema } from '../api/client'
+import { worded, type Schema } from '../api/client'
 import DeliveryFate from './DeliveryFate.vue'
 import { clock } from './times'
 import { tree } from './tree'
@@ -9,11 +9,16 @@ import { tree } from './tree'
 type Delivery = Schema['DeskDelivery']
 
 /** The folders and files about to be made, or made: destination by destination, each file with what becomes of it. */
-const props = defineProps<{ deliveries: Delivery[]; busy: boolean }>()
+const props = defineProps<{
+  deliveries: Delivery[]
+  lists: Schema['DeskList'][]
+  begun: boolean
+  busy: boolean
+}>()
 const emit = defineEmits<{ fate: [delivery: Delivery, fate: Delivery['remedies'][number], name?: string] }>()
 const current = defineModel<number>({ required: true })
 const { t } = useI18n()
-const nodes = computed(() => tree(props.deliveries))
+const nodes = computed(() => tree(props.deliveries, props.lists))
 
 const STATES: Record<Delivery['state'], string> = {
   planned: 'empty',
@@ -26,6 +31,12 @@ const STATES: Record<Delivery['state'], string> = {
 }
 const formats = (d: Delivery) => d.formats.map((f) => t(`filing.formats.${f}`)).join(' · ')
 const isTrouble = (found: Schema['Checked']['found']) => found === 'changed' || found === 'gone'
+const listState = (list: Schema['DeskList']) =>
+  !props.begun
+    ? { look: 'empty', words: t('filing.listPlanned') }
+    : list.behind
+      ? { look: list.reason ? 'doubtful' : 'empty', words: t('filing.listBehind') }
+      : { look: 'settled', words: t('filing.listWritten') }
 const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.saidBy, n: d.tries }, d.tries)
 </script>
 
@@ -68,6 +79,13 @@ const state = (d: Delivery) => t(`filing.${d.state}`, { by: d.saidBy, n: d.tries
             :busy="busy"
             @fate="(fate, name) => emit('fate', n.delivery, fate, name)"
           />
+        </template>
+        <template v-else-if="n.list">
+          <span class="mono name" dir="auto">{{ n.name }}</span>
+          <span class="state" :class="listState(n.list).look">{{ listState(n.list).words }}</span>
+          <span v-if="n.list.reason" class="checked wrong">
+            {{ worded(n.list.reason) }} {{ t('filing.nextTry', { time: clock(n.list.nextAt) }) }}
+          </span>
         </template>
         <span v-else class="name" dir="auto">{{ n.kind === 'folder' ? `${n.name}/` : n.name }}</span>
       </div>

@@ -22,12 +22,15 @@ const delivery = (destination: string, path: string, document: number): Schema['
 test('a folder is named once, however many files lie in it, and two files of one name are two', () => {
   const said = (nodes: TreeNode[], depth = 0): string[] =>
     nodes.flatMap((n) => [`${'-'.repeat(depth)}${n.kind} ${n.name}`, ...said(n.children, depth + 1)])
-  const roots = tree([
-    delivery('office', '2026/PM-1/b', 2),
-    delivery('office', '2026/PM-1/a', 1),
-    delivery('office', '2026/PM-1/a', 3),
-    delivery('archive', 'c', 1),
-  ])
+  const roots = tree(
+    [
+      delivery('office', '2026/PM-1/b', 2),
+      delivery('office', '2026/PM-1/a', 1),
+      delivery('office', '2026/PM-1/a', 3),
+      delivery('archive', 'c', 1),
+    ],
+    [{ destination: 'office', path: '2026/PM-1/list.csv', behind: true, reason: none, nextAt: '' }],
+  )
   expect(said(roots)).toEqual([
     'destination archive',
     '-file c',
@@ -37,5 +40,6 @@ test('a folder is named once, however many files lie in it, and two files of one
     '---file a',
     '---file a',
     '---file b',
+    '---list list.csv',
   ])
 })

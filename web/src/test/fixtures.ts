@@ -254,6 +254,7 @@ export const plan = (deliveries: Schema['DeskDelivery'][], begun = false): Schem
   begun,
   deliveries,
   heldBack: [],
+  lists: [],
   setAsideBy: [],
   ledger: {
     received: 2,

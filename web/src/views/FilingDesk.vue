@@ -83,8 +83,7 @@ useKeys([
           <FilingTree
             v-if="plan.deliveries.length"
             v-model="current"
-            :deliveries="plan.deliveries"
-            :busy="busy"
+            v-bind="{ deliveries: plan.deliveries, lists: plan.lists, begun: plan.begun, busy }"
             @fate="decide"
           />
         </section>

@@ -3,10 +3,12 @@ package jalon.cli;
 import jalon.core.apart.PageWorkers;
 import jalon.core.apart.WorkFailed;
 import jalon.core.apart.WriteDocument;
+import jalon.core.output.DocumentWriter;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlaces;
 import jalon.core.output.NameTaken;
+import jalon.core.output.OutputFormat;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.register.Register;
@@ -51,6 +53,7 @@ final class Headless {
     private final String batch;
     private final Path out;
     private final FilingPlaces places;
+    private final FileLists lists;
 
     /** Destinations where nothing answers: each is asked once, however many documents it is to have. */
     private final Map<String, PlaceTrouble> away = new ConcurrentHashMap<>();
@@ -72,6 +75,7 @@ final class Headless {
         this.batch = batch;
         this.out = out;
         this.places = FilingPlaces.withoutArchive(out, own::open);
+        this.lists = new FileLists(out);
     }
 
     Report run(List<Path> files, List<String> warnings) throws IOException, InterruptedException {
@@ -137,6 +141,7 @@ final class Headless {
             }
             fates.put(entry.getKey(), DocumentFate.of(states));
         }
+        lists.write(places, (destination, why) -> rejected.add(new Report.Rejected(destination, null, why, null)));
         return new Filed(deliveries, fates);
     }
 
@@ -174,8 +179,8 @@ final class Headless {
         } catch (UnreadableFile e) {
             return notWritten(planned, e);
         } finally {
-            for (Path file : work.targets().values()) {
-                Files.deleteIfExists(file);
+            for (DocumentWriter.Target target : work.targets()) {
+                Files.deleteIfExists(target.file());
             }
             Files.delete(folder);
         }
@@ -200,8 +205,7 @@ final class Headless {
             throws IOException {
         Destination destination = planned.destination();
         List<FilingPlace.Ready> its = destination.formats().stream()
-                .map(f ->
-                        files.stream().filter(r -> r.format() == f).findFirst().orElseThrow())
+                .flatMap(f -> files.stream().filter(r -> r.format() == f))
                 .toList();
         try {
             if (away.containsKey(destination.destination())) {
@@ -217,6 +221,12 @@ final class Headless {
                 made.add(new Report.Delivery(
                         name, name + "/" + at.path(), file.sha256(), file.bytes(), at.identifier()));
             }
+            lists.add(
+                    planned,
+                    placed.get(OutputFormat.shown(
+                                    its.stream().map(FilingPlace.Ready::format).toList()))
+                            .path(),
+                    document);
             return new Put(planned, made, null);
         } catch (PlaceTrouble e) {
             if (e.why() == PlaceTrouble.Why.NOT_REACHED) {

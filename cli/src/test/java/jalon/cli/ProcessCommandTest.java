@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 class ProcessCommandTest {
     private static final Path DEMO = Path.of("../demo");
@@ -85,6 +86,25 @@ class ProcessCommandTest {
     }
 
     @Test
+    void aListOfWhatIsFiledGrowsRunByRun() throws Exception {
+        var stack = Paper.duesLetters(folder, Harbour.portMerrow(), 2, 9);
+        JsonNode demo = JsonMapper.shared().readTree(Path.of("../demo/streams/dues-letters.json"));
+        ((ObjectNode) demo.get("destinations").get(0)).put("list", "day");
+        Path stream = Files.writeString(folder.resolve("listed.json"), demo.toString());
+        for (int run = 1; run <= 2; run++) {
+            assertThat(process(stream, stack.files(), List.of())).isZero();
+            String destination =
+                    demo.get("destinations").get(0).get("destination").asString();
+            try (var all = Files.list(folder.resolve("out").resolve(destination))) {
+                Path list = all.filter(f -> f.getFileName().toString().startsWith("list "))
+                        .findFirst()
+                        .orElseThrow();
+                assertThat(Files.readAllLines(list)).hasSize(1 + 2 * run);
+            }
+        }
+    }
+
+    @Test
     void anUnusableStreamIsRefusedWithThePointerOfItsFault() throws Exception {
         Path stream = Files.writeString(
                 folder.resolve("s.json"),
@@ -109,10 +129,14 @@ class ProcessCommandTest {
     }
 
     private int process(String stream, List<Path> files, List<Path> more) {
+        return process(DEMO.resolve("streams/" + stream + ".json"), files, more);
+    }
+
+    private int process(Path stream, List<Path> files, List<Path> more) {
         List<String> args = new ArrayList<>(List.of(
                 "process",
                 "--stream",
-                DEMO.resolve("streams/" + stream + ".json").toString(),
+                stream.toString(),
                 "--registers",
                 DEMO.resolve("registers").toString(),
                 "--patience",

@@ -1,7 +1,6 @@
 package jalon.places;
 
 import jalon.core.output.NameTaken;
-import jalon.core.output.OutputFormat;
 import jalon.core.page.Sha256;
 import java.io.FilterInputStream;
 import java.io.IOException;
@@ -12,6 +11,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 
@@ -73,10 +73,7 @@ final class RemotePlace implements OwnPlace {
 
     private static List<String> targets(Spot spot, int number, List<Ready> files) {
         String name = spot.name(number);
-        return files.stream()
-                .map(f ->
-                        below(spot.folder(), name + OutputFormat.of(f.format()).ending()))
-                .toList();
+        return files.stream().map(f -> below(spot.folder(), name + f.ending())).toList();
     }
 
     private static String below(String folder, String name) {
@@ -158,6 +155,31 @@ final class RemotePlace implements OwnPlace {
         } catch (IOException e) {
             remote.close();
             throw e;
+        }
+    }
+
+    /** What was there is taken away first, with its versions: for a moment nothing has the name. */
+    @Override
+    public void rewrite(String file, Ready with, Collection<String> before) throws IOException {
+        try (RemoteFiles remote = settings.open()) {
+            remote.makeFolders(file.substring(0, Math.max(0, file.lastIndexOf('/'))));
+            if (remote.exists(file)) {
+                if (lies(remote, with, file)) {
+                    return;
+                }
+                try (InputStream there = remote.open(file)) {
+                    if (!before.contains(Sha256.of(there))) {
+                        throw new NameTaken(file);
+                    }
+                }
+                remote.erase(file);
+            }
+            if (!remote.putNew(file, with.file(), Map.of())) {
+                throw new NameTaken(file);
+            }
+            if (!lies(remote, with, file)) {
+                throw new PlaceTrouble(PlaceTrouble.Why.NOT_THE_SAME, file);
+            }
         }
     }
 

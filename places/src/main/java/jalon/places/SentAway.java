@@ -3,6 +3,7 @@ package jalon.places;
 import jalon.places.PlaceTrouble.Why;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Collection;
 
 /** A place that documents are sent to and cannot be fetched from again. */
 interface SentAway extends OwnPlace {
@@ -14,6 +15,11 @@ interface SentAway extends OwnPlace {
     @Override
     default InputStream open(String file) throws IOException {
         throw new PlaceTrouble(Why.REFUSED, "what was sent to " + where() + " cannot be fetched again");
+    }
+
+    @Override
+    default void rewrite(String file, Ready with, Collection<String> before) throws IOException {
+        throw new PlaceTrouble(Why.REFUSED, "what is sent to " + where() + " lies nowhere, and has no list");
     }
 
     @Override

@@ -120,6 +120,22 @@ abstract class RemotePlaceCase {
         assertThat(place.erase(at, first.sha256())).isEqualTo(Erasure.NOT_THERE);
     }
 
+    @Test
+    void whatJalonWroteBeforeIsReplacedAndNothingElse() throws Exception {
+        OwnPlace place = settings().place();
+        Ready one = written("one");
+        Ready two = written("one, two");
+        place.rewrite("Berths/2026/list.csv", one, List.of());
+        assertThatThrownBy(() -> place.rewrite("Berths/2026/list.csv", two, List.of()))
+                .isInstanceOf(NameTaken.class);
+        place.rewrite("Berths/2026/list.csv", two, List.of(one.sha256()));
+        place.rewrite("Berths/2026/list.csv", two, List.of());
+        try (InputStream back = place.open("Berths/2026/list.csv")) {
+            assertThat(new String(back.readAllBytes(), StandardCharsets.UTF_8)).isEqualTo("one, two");
+        }
+        assertThat(filed()).hasSize(1);
+    }
+
     void somebodyElsesLies(String name) throws IOException {
         Files.writeString(share.resolve(name), "somebody else's");
     }

@@ -472,6 +472,8 @@ public enum Problem {
     NOT_ALL_FILED(Kind.NOW, "document", "batch"),
     @JsonProperty("moreOnItsWay")
     MORE_ON_ITS_WAY(Kind.NOW, "document", "batch", "more"),
+    @JsonProperty("listWrittenFirst")
+    LIST_WRITTEN_FIRST(Kind.NOW),
     @JsonProperty("liesTogether")
     LIES_TOGETHER(Kind.NOW, "document", "batch", "other", "otherBatch"),
     @JsonProperty("tooManyAtOnce")

@@ -3,7 +3,6 @@ package jalon.core.apart;
 import jalon.core.output.DocumentWriter;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
-import jalon.core.output.OutputFormat;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.run.ReceivedFiles;
@@ -12,7 +11,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -22,9 +20,9 @@ import java.util.stream.Collectors;
  * Writes a document's files.
  *
  * @param received where received files are, by SHA-256; those that it needs are used
- * @param targets one file for each format, which is overwritten
+ * @param targets are overwritten
  */
-public record WriteDocument(FiledDocument document, Map<String, Path> received, Map<Destination.Format, Path> targets)
+public record WriteDocument(FiledDocument document, Map<String, Path> received, List<DocumentWriter.Target> targets)
         implements PageWork<WriteDocument.Written> {
     public WriteDocument {
         Set<String> needed = document.pages().stream().map(PageFacts::sha256).collect(Collectors.toSet());
@@ -40,10 +38,7 @@ public record WriteDocument(FiledDocument document, Map<String, Path> received, 
             FiledDocument document,
             List<Destination.Format> formats,
             Map<String, Path> received) {
-        Map<Destination.Format, Path> targets = new LinkedHashMap<>();
-        formats.forEach(
-                f -> targets.put(f, folder.resolve(name + OutputFormat.of(f).ending())));
-        return new WriteDocument(document, received, targets);
+        return new WriteDocument(document, received, DocumentWriter.targets(folder, name, document, formats));
     }
 
     /** A page that is repaired takes a second, a large one several. */
@@ -73,8 +68,8 @@ public record WriteDocument(FiledDocument document, Map<String, Path> received, 
             DocumentWriter.write(targets, document, images);
         }
         List<FilingPlace.Ready> files = new ArrayList<>();
-        for (Map.Entry<Destination.Format, Path> target : targets.entrySet()) {
-            files.add(FilingPlace.Ready.of(target.getKey(), target.getValue()));
+        for (DocumentWriter.Target target : targets) {
+            files.add(FilingPlace.Ready.of(target.format(), target.part(), target.file()));
         }
         return new Written(files);
     }

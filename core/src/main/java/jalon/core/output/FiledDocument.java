@@ -52,6 +52,11 @@ public record FiledDocument(
         return new FiledDocument(title, origin, values, both, repairs, more.at);
     }
 
+    /** The same with one of its pages alone. @param part which, from 1 */
+    FiledDocument only(int part) {
+        return new FiledDocument(title, origin, fields, List.of(pages.get(part - 1)), recipes, at);
+    }
+
     /** A page's words where they stand on its image as it is filed. */
     PageFacts asFiled(PageFacts page) {
         return Repair.straightens(recipe(page.no())) ? page.straight() : page;

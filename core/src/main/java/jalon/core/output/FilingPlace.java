@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -40,13 +41,24 @@ public interface FilingPlace {
     /**
      * One of a document's files, whole and on the disk, that has to go to its place yet.
      *
+     * @param part which page it has, from 1; 0 for a file that has them all
      * @param sha256 in hex
      */
-    record Ready(Destination.Format format, Path file, String sha256, long bytes) {
-        /** A file just written. */
+    record Ready(Destination.Format format, int part, Path file, String sha256, long bytes) {
+        /** A file just written that has all of its document. */
         public static Ready of(Destination.Format format, Path file) throws IOException {
+            return of(format, 0, file);
+        }
+
+        /** A file just written. */
+        public static Ready of(Destination.Format format, int part, Path file) throws IOException {
             Disk.sync(file);
-            return new Ready(format, file, Sha256.of(file), Files.size(file));
+            return new Ready(format, part, file, Sha256.of(file), Files.size(file));
+        }
+
+        /** What its name ends with. */
+        public String ending() {
+            return OutputFormat.of(format).ending(part);
         }
 
         /** Whether it still is what was written. */
@@ -61,14 +73,12 @@ public interface FilingPlace {
      * A document's files on their way to a place.
      *
      * @param properties what the place is told beside them, by name, without those that are empty
-     * @param files one for each format of the spot
+     * @param files in the order of the formats of the spot, one for each or one for each page
      */
     record Parcel(Spot spot, FiledDocument document, Map<String, String> properties, List<Ready> files) {
         /** What its files are called, each with its ending, where nothing else has their names. */
         public List<String> names() {
-            return files.stream()
-                    .map(f -> spot.name() + OutputFormat.of(f.format()).ending())
-                    .toList();
+            return files.stream().map(f -> spot.name() + f.ending()).toList();
         }
 
         /** Of this document at this spot with these files and of no other, in hex: another try has the same. */
@@ -118,6 +128,16 @@ public interface FilingPlace {
      * @throws NameTaken when the name is taken and the destination refuses
      */
     List<Placed> put(Parcel parcel, Remembered remembered) throws IOException;
+
+    /**
+     * Puts a file in the place of what Jalon put there before, or where nothing lies. Done twice it does nothing the second
+     * time.
+     *
+     * @param file its path
+     * @param before SHA-256, in hex, of what may lie there and be lost
+     * @throws NameTaken where something else lies there
+     */
+    void rewrite(String file, Ready with, Collection<String> before) throws IOException;
 
     /** Whether what was filed can be fetched again; what was sent away cannot. */
     default boolean keeps() {

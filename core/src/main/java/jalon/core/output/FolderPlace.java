@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 
 /**
@@ -49,6 +50,27 @@ final class FolderPlace implements FilingPlace {
             throw new NoSuchFileException(file);
         }
         return path;
+    }
+
+    @Override
+    public void rewrite(String file, Ready with, Collection<String> before) throws IOException {
+        mount.begin();
+        Path target = there(file);
+        Disk.makeFolders(target.getParent());
+        Copied copy = copy(with, target.getParent(), target.getFileName().toString());
+        try {
+            if (Files.exists(target) && !Disk.isEmpty(target)) {
+                String lies = Sha256.of(target);
+                if (!lies.equals(with.sha256()) && !before.contains(lies)) {
+                    throw new NameTaken(file);
+                }
+            } else if (disk.name(copy.part(), target)) {
+                return;
+            }
+            Disk.replace(copy.part(), target);
+        } finally {
+            Files.deleteIfExists(copy.part());
+        }
     }
 
     /** The folders above it go too, where nothing else lies in them: their names may say what the file's did. */
@@ -117,16 +139,14 @@ final class FolderPlace implements FilingPlace {
         Path part = folder.resolve(".jalon-" + own + ".part");
         Files.deleteIfExists(part);
         Disk.copy(file.file(), part);
-        if (!new Ready(file.format(), part, file.sha256(), file.bytes()).isWhole()) {
+        if (!new Ready(file.format(), file.part(), part, file.sha256(), file.bytes()).isWhole()) {
             throw new IOException(file.file() + " is not what was written for filing");
         }
         return new Copied(part);
     }
 
     private static List<Path> targets(Path folder, String name, List<Ready> files) {
-        return files.stream()
-                .map(f -> folder.resolve(name + OutputFormat.of(f.format()).ending()))
-                .toList();
+        return files.stream().map(f -> folder.resolve(name + f.ending())).toList();
     }
 
     private List<String> below(List<Path> targets) {

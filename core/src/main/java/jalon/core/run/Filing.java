@@ -169,6 +169,11 @@ public final class Filing {
             Destination destination = stream.destinations().get(i);
             check(destination.folder(), "/destinations/" + i + "/folder", inNames, IN_FOLDERS, faults);
             check(destination.file(), "/destinations/" + i + "/file", inNames, EnumSet.allOf(Count.Per.class), faults);
+            if (destination.list() != null && destination.to() == Destination.To.ARCHIVE) {
+                faults.add(new Streams.Fault(
+                        "/destinations/" + i + "/list",
+                        "Jalon's archive has no list: what lies there is found by searching"));
+            }
             String properties = "/destinations/" + i + "/properties/";
             destination
                     .properties()

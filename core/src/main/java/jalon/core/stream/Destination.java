@@ -14,6 +14,7 @@ import java.util.Map;
  * @param file template of the file name without its ending
  * @param properties what a place is told of a document beside its files, templates by name; which names mean something is the
  *     place's own
+ * @param list what has a growing list of what is filed there; null for nothing
  */
 public record Destination(
         String destination,
@@ -23,7 +24,8 @@ public record Destination(
         String file,
         List<Format> formats,
         Taken taken,
-        Map<String, String> properties) {
+        Map<String, String> properties,
+        Listed list) {
     public Destination {
         folder = folder == null ? "" : folder;
         file = file == null ? "{type} {batch}-{no:000}" : file;
@@ -34,7 +36,15 @@ public record Destination(
 
     /** The same, but for what happens when a name is taken. */
     public Destination whenTaken(Taken other) {
-        return new Destination(destination, to, place, folder, file, formats, other, properties);
+        return new Destination(destination, to, place, folder, file, formats, other, properties, list);
+    }
+
+    /** What has a list of its own. */
+    public enum Listed {
+        @JsonProperty("folder")
+        FOLDER,
+        @JsonProperty("day")
+        DAY
     }
 
     public enum To {
@@ -67,6 +77,12 @@ public record Destination(
         PDF_WITH_DATA,
         @JsonProperty("tiff")
         TIFF,
+        /** Each page a picture of its own, without loss. */
+        @JsonProperty("png")
+        PNG,
+        /** Each page a picture of its own, small. */
+        @JsonProperty("jpeg")
+        JPEG,
         @JsonProperty("text")
         TEXT,
         @JsonProperty("docx")

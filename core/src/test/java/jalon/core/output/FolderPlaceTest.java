@@ -19,7 +19,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -155,6 +154,23 @@ class FolderPlaceTest {
         assertThat(place.erase(name, filed)).isEqualTo(Erasure.ERASED);
     }
 
+    @Test
+    void whatJalonWroteBeforeIsReplacedAndNothingElse() throws Exception {
+        FilingPlace place = new FolderPlace(folder);
+        Path first = Files.writeString(elsewhere.resolve("first"), "one");
+        Path second = Files.writeString(elsewhere.resolve("second"), "one, two");
+        var one = FilingPlace.Ready.of(Destination.Format.CSV, first);
+        var two = FilingPlace.Ready.of(Destination.Format.CSV, second);
+        place.rewrite("Dues/list.csv", one, List.of());
+        assertThatThrownBy(() -> place.rewrite("Dues/list.csv", two, List.of())).isInstanceOf(NameTaken.class);
+        place.rewrite("Dues/list.csv", two, List.of(one.sha256()));
+        place.rewrite("Dues/list.csv", two, List.of());
+        assertThat(folder.resolve("Dues/list.csv")).hasContent("one, two");
+        try (var all = Files.list(folder.resolve("Dues"))) {
+            assertThat(all).hasSize(1);
+        }
+    }
+
     private static final class Remembering implements FilingPlace.Remembered {
         private List<String> files = List.of();
 
@@ -213,16 +229,12 @@ class FolderPlaceTest {
     }
 
     private List<FilingPlace.Ready> written(FiledDocument document, PageImages images) throws Exception {
-        Map<Destination.Format, Path> files = new LinkedHashMap<>();
-        for (Destination.Format format : NUMBERED.formats()) {
-            files.put(
-                    format,
-                    Files.createTempFile(elsewhere, "", OutputFormat.of(format).ending()));
-        }
-        DocumentWriter.write(files, document, images);
+        List<DocumentWriter.Target> targets = DocumentWriter.targets(
+                Files.createTempDirectory(elsewhere, ""), "written", document, NUMBERED.formats());
+        DocumentWriter.write(targets, document, images);
         List<FilingPlace.Ready> ready = new ArrayList<>();
-        for (var file : files.entrySet()) {
-            ready.add(FilingPlace.Ready.of(file.getKey(), file.getValue()));
+        for (var file : targets) {
+            ready.add(FilingPlace.Ready.of(file.format(), file.part(), file.file()));
         }
         return ready;
     }
@@ -235,7 +247,7 @@ class FolderPlaceTest {
 
     private static Destination destination(Destination.Taken taken) {
         var formats = List.of(Destination.Format.PDF, Destination.Format.CSV, Destination.Format.JSON);
-        return new Destination("office", Destination.To.FOLDER, null, "", "x", formats, taken, Map.of());
+        return new Destination("office", Destination.To.FOLDER, null, "", "x", formats, taken, Map.of(), null);
     }
 
     private static FiledDocument document(String vessel) {

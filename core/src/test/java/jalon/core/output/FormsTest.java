@@ -24,6 +24,8 @@ import javax.xml.transform.stream.StreamSource;
 import javax.xml.validation.SchemaFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.w3c.dom.Element;
 
 /** The forms beside PDF in which a document is filed. */
@@ -134,6 +136,30 @@ class FormsTest {
                 }
             }
         }
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = Destination.Format.class,
+            names = {"PNG", "JPEG"})
+    void eachPageIsAPictureOfItsOwnUprightAndAsLargeAsThePaper(Destination.Format format) throws Exception {
+        FiledDocument document = document(0, 0, 90);
+        List<DocumentWriter.Target> targets =
+                DocumentWriter.targets(folder, "Berth 1", document, List.of(format, Destination.Format.JSON));
+        assertThat(targets).hasSize(4);
+        String ending = OutputFormat.of(format).ending();
+        assertThat(targets.get(2).file()).hasFileName("Berth 1 p003" + ending);
+        assertThat(OutputFormat.withoutEnding("Berth 1 p003" + ending)).isEqualTo("Berth 1");
+        for (int part = 1; part <= 3; part++) {
+            Path file = targets.get(part - 1).file();
+            Files.write(file, written(OutputFormat.of(format), document.only(part)));
+            try (PageFile pages = PageFile.open(file)) {
+                Scan page = pages.page(0);
+                assertThat(page.dpi()).as("page %d", part).isEqualTo(100, within(0.1));
+                assertThat(page.image().getWidth() > page.image().getHeight()).isEqualTo(part == 3);
+            }
+        }
+        assertThat(OutputFormat.withoutEnding("Berth p003.pdf")).isEqualTo("Berth p003");
     }
 
     @Test

@@ -53,7 +53,8 @@ class GoneOnDocumentTest {
                 null,
                 null,
                 null,
-                Map.of("kind", "{type}", "of", "{vessel}"));
+                Map.of("kind", "{type}", "of", "{vessel}"),
+                null);
         assertThat(Filing.properties(
                         stream,
                         destination,

@@ -33,6 +33,7 @@ class ContractTest {
                 Arguments.of(names(Field.Kind.values()), "/$defs/field/properties/kind/enum"),
                 Arguments.of(names(Destination.To.values()), "/$defs/destination/properties/to/enum"),
                 Arguments.of(names(Destination.Format.values()), "/$defs/destination/properties/formats/items/enum"),
+                Arguments.of(names(Destination.Listed.values()), "/$defs/destination/properties/list/enum"),
                 Arguments.of(names(Destination.Taken.values()), "/$defs/destination/properties/taken/enum"));
     }
 

@@ -20,7 +20,6 @@ import jalon.server.batch.Batches;
 import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -116,7 +115,7 @@ public class DeliverWork {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("stopped while filing", e);
         }
-        ends.done(delivery, batch, destination.to().searchable() ? document : null, files, placed, place.keeps());
+        ends.done(delivery, batch, new DeliveryEnds.Delivered(destination, document, files, placed, place.keeps()));
         drop(files);
     }
 
@@ -133,7 +132,7 @@ public class DeliverWork {
     /** As they were written at the first try, or written now. */
     private List<FilingPlace.Ready> files(long id, FiledDocument document, List<Destination.Format> formats)
             throws IOException, UnreadableFile, InterruptedException {
-        Optional<List<FilingPlace.Ready>> before = written.of(id, formats);
+        Optional<List<FilingPlace.Ready>> before = written.of(id, document, formats);
         if (before.isPresent()) {
             return before.get();
         }
@@ -149,18 +148,19 @@ public class DeliverWork {
         return new FilingPlace.Remembered() {
             @Override
             public List<String> before() {
-                Map<Destination.Format, String> paths = new EnumMap<>(Destination.Format.class);
-                rows.files(id).stream().filter(f -> f.path() != null).forEach(f -> paths.put(f.format(), f.path()));
+                List<DeliveryRows.FileRow> known = rows.files(id);
                 return files.stream()
-                        .map(f -> paths.get(f.format()))
-                        .filter(Objects::nonNull)
+                        .flatMap(file -> known.stream()
+                                .filter(k -> k.format() == file.format() && k.part() == file.part())
+                                .map(DeliveryRows.FileRow::path)
+                                .filter(Objects::nonNull))
                         .toList();
             }
 
             @Override
             public void about(List<String> placed) {
                 for (int i = 0; i < files.size(); i++) {
-                    rows.place(id, files.get(i).format(), placed.get(i));
+                    rows.place(id, files.get(i), placed.get(i));
                 }
             }
         };

@@ -4,7 +4,7 @@ import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.Fixity;
 import jalon.core.output.OutputFormat;
-import jalon.core.output.SearchablePdf;
+import jalon.core.stream.Destination;
 import jalon.server.NotPossible;
 import jalon.server.Pauses;
 import jalon.server.Problem;
@@ -30,6 +30,7 @@ class DeliveryEnds {
     private final ArchivedDocuments archive;
     private final GoingOn goingOn;
     private final CorrectedValues corrected;
+    private final FilingLists lists;
     private final WorkQueue work;
     private final Events events;
     private final Times times;
@@ -41,11 +42,13 @@ class DeliveryEnds {
             ArchivedDocuments archive,
             GoingOn goingOn,
             CorrectedValues corrected,
+            FilingLists lists,
             WorkQueue work,
             Events events,
             Times times) {
         this.goingOn = goingOn;
         this.corrected = corrected;
+        this.lists = lists;
         this.work = work;
         this.end = end;
         this.rows = rows;
@@ -56,33 +59,46 @@ class DeliveryEnds {
     }
 
     /**
-     * @param toBeFound the document, if it is to be found in the archive; else null
-     * @param placed where its files lie, one for each
+     * What was delivered.
+     *
+     * @param placed where the files lie, one for each
      * @param keeps whether they were read back there
      */
-    @Transactional
-    public void done(
-            DeliveryRows.DeliveryRow delivery,
-            Batch batch,
-            FiledDocument toBeFound,
+    record Delivered(
+            Destination destination,
+            FiledDocument document,
             List<FilingPlace.Ready> files,
             List<FilingPlace.Placed> placed,
             boolean keeps) {
+        /** Where the file lies that people look at. */
+        String path() {
+            return placed.get(OutputFormat.shown(
+                            files.stream().map(FilingPlace.Ready::format).toList()))
+                    .path();
+        }
+    }
+
+    @Transactional
+    public void done(DeliveryRows.DeliveryRow delivery, Batch batch, Delivered delivered) {
         marks.lock(batch.no());
-        if (toBeFound != null) {
+        FiledDocument document = delivered.document();
+        if (delivered.destination().to().searchable()) {
             archive.add(
                     batch,
-                    toBeFound,
+                    document,
                     goingOn.pages(delivery),
-                    placed.get(shown(files)).path(),
+                    delivered.path(),
                     archived(delivery),
                     corrected.by(delivery));
         }
-        for (int i = 0; i < files.size(); i++) {
-            Fixity checked = keeps ? Fixity.SAME : Fixity.NOT_KEPT;
-            rows.lies(delivery.id(), files.get(i).format(), placed.get(i), checked, times.now());
-            rows.replaced(delivery.id(), files.get(i).format(), placed.get(i).path());
+        for (int i = 0; i < delivered.files().size(); i++) {
+            Fixity checked = delivered.keeps() ? Fixity.SAME : Fixity.NOT_KEPT;
+            FilingPlace.Ready file = delivered.files().get(i);
+            FilingPlace.Placed placed = delivered.placed().get(i);
+            rows.lies(delivery.id(), file, placed, checked, times.now());
+            rows.replaced(delivery.id(), file.format(), placed.path());
         }
+        lists.filed(delivery, batch, delivered.destination(), document, delivered.path());
         rows.done(delivery.id(), times.now());
         rows.after(delivery.id()).ifPresent(next -> work.wake(next.id()));
         end.look(batch);
@@ -103,16 +119,6 @@ class DeliveryEnds {
         rows.waits(delivery.id(), Problem.DELIVERY_WAITS.with().trouble());
         events.changed(Batch.no(delivery.batchId()));
         return new IllegalStateException("delivery " + delivery.id() + " waits for the one before it");
-    }
-
-    /** Which of the files people look at. */
-    private static int shown(List<FilingPlace.Ready> files) {
-        for (int i = 0; i < files.size(); i++) {
-            if (OutputFormat.of(files.get(i).format()) instanceof SearchablePdf) {
-                return i;
-            }
-        }
-        return 0;
     }
 
     void refused(DeliveryRows.DeliveryRow delivery, NotPossible reason) {

@@ -39,6 +39,7 @@ interface DeliveryRows {
     /**
      * One of a delivery's files.
      *
+     * @param part which page it has, from 1; 0 for a file that has them all
      * @param sha256 in hex, or null for one filed before this was kept, and likewise the bytes
      * @param path where it lies, or is about to lie, below the destination; null before it has a name there
      * @param identifier that it has there, or null
@@ -48,6 +49,7 @@ interface DeliveryRows {
     record FileRow(
             long deliveryId,
             Destination.Format format,
+            int part,
             String sha256,
             Long bytes,
             String path,
@@ -130,26 +132,28 @@ interface DeliveryRows {
     void freeName(long id);
 
     @Select(
-            "select f.delivery_id, f.format, f.sha256, f.bytes, f.path, f.identifier, f.checked, f.checked_at, f.erased from delivery_file f"
-                    + " join delivery d on d.id = f.delivery_id where d.batch_id = #{batchId} order by f.delivery_id, f.format desc")
+            "select f.delivery_id, f.format, f.part, f.sha256, f.bytes, f.path, f.identifier, f.checked, f.checked_at, f.erased from delivery_file f"
+                    + " join delivery d on d.id = f.delivery_id where d.batch_id = #{batchId} order by f.delivery_id, f.format desc, f.part")
     List<FileRow> filesOfBatch(long batchId);
 
     @Select(
-            "select delivery_id, format, sha256, bytes, path, identifier, checked, checked_at, erased from delivery_file where delivery_id = #{id}")
+            "select delivery_id, format, part, sha256, bytes, path, identifier, checked, checked_at, erased from delivery_file where delivery_id = #{id} order by format, part")
     List<FileRow> files(long id);
 
     /** What the file is; one written anew takes the place of what was written before. */
-    @Insert("insert into delivery_file (delivery_id, format, sha256, bytes) values (#{id}, #{file.format},"
-            + " #{file.sha256}, #{file.bytes}) on duplicate key update sha256 = values(sha256), bytes = values(bytes)")
+    @Insert(
+            "insert into delivery_file (delivery_id, format, part, sha256, bytes) values (#{id}, #{file.format},"
+                    + " #{file.part}, #{file.sha256}, #{file.bytes}) on duplicate key update sha256 = values(sha256), bytes = values(bytes)")
     void keepFile(long id, FilingPlace.Ready file);
 
-    @Update("update delivery_file set path = #{path} where delivery_id = #{id} and format = #{format}")
-    void place(long id, Destination.Format format, String path);
+    @Update("update delivery_file set path = #{path} where delivery_id = #{id} and format = #{file.format}"
+            + " and part = #{file.part}")
+    void place(long id, FilingPlace.Ready file, String path);
 
     /** @param checked whether it was read back there or was sent away */
     @Update("update delivery_file set path = #{at.path}, identifier = #{at.identifier}, checked = #{checked},"
-            + " checked_at = #{now} where delivery_id = #{id} and format = #{format}")
-    void lies(long id, Destination.Format format, FilingPlace.Placed at, Fixity checked, Instant now);
+            + " checked_at = #{now} where delivery_id = #{id} and format = #{file.format} and part = #{file.part}")
+    void lies(long id, FilingPlace.Ready file, FilingPlace.Placed at, Fixity checked, Instant now);
 
     /** A newer version has the place of earlier files: what lies there now is no longer theirs to be looked at. */
     @Update("update delivery_file f join delivery d on d.id = f.delivery_id join delivery n on n.id = #{id}"
@@ -158,13 +162,14 @@ interface DeliveryRows {
     void replaced(long id, Destination.Format format, String path);
 
     @Update("update delivery_file set checked = #{found}, checked_at = #{now} where delivery_id = #{id} and format ="
-            + " #{format}")
-    void checked(long id, Destination.Format format, Fixity found, Instant now);
+            + " #{format} and part = #{part}")
+    void checked(long id, Destination.Format format, int part, Fixity found, Instant now);
 
     /** A file that lies where it was filed, and what was found when it was looked at last. */
     record Filed(
             long deliveryId,
             Destination.Format format,
+            int part,
             long batchId,
             String stream,
             int documentNo,
@@ -175,7 +180,7 @@ interface DeliveryRows {
             Instant checkedAt) {}
 
     String FILED =
-            "select f.delivery_id, f.format, d.batch_id, b.stream, d.document_no, d.destination, f.path, f.sha256,"
+            "select f.delivery_id, f.format, f.part, d.batch_id, b.stream, d.document_no, d.destination, f.path, f.sha256,"
                     + " f.checked, f.checked_at from delivery_file f join delivery d on d.id = f.delivery_id"
                     + " join batch b on b.id = d.batch_id where ";
 
@@ -201,8 +206,8 @@ interface DeliveryRows {
 
     /** It is not looked at any more. */
     @Update("update delivery_file set erased = #{became}, checked = null, checked_at = #{now}"
-            + " where delivery_id = #{id} and format = #{format}")
-    void erased(long id, Destination.Format format, Erasure became, Instant now);
+            + " where delivery_id = #{file.deliveryId} and format = #{file.format} and part = #{file.part}")
+    void erased(FileRow file, Erasure became, Instant now);
 
     /** Names say what stood in the document. What was filed, and that it is gone, stays. */
     @Update("update delivery set folder = '', name = '' where batch_id = #{batchId} and document_no = #{document}")

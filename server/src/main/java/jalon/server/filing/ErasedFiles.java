@@ -6,6 +6,7 @@ import jalon.core.output.FilingPlaces;
 import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
 import jalon.server.NotPossible;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.Trouble;
 import jalon.server.batch.Batch;
@@ -27,6 +28,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class ErasedFiles implements DocumentTrace {
     private final DeliveryRows rows;
+    private final FilingLists lists;
     private final WishRows wishes;
     private final HeldRows held;
     private final CorrectionRows corrections;
@@ -37,6 +39,7 @@ public class ErasedFiles implements DocumentTrace {
 
     ErasedFiles(
             DeliveryRows rows,
+            FilingLists lists,
             WishRows wishes,
             HeldRows held,
             CorrectionRows corrections,
@@ -45,6 +48,7 @@ public class ErasedFiles implements DocumentTrace {
             FilingPlaces places,
             Times times) {
         this.rows = rows;
+        this.lists = lists;
         this.wishes = wishes;
         this.held = held;
         this.corrections = corrections;
@@ -102,8 +106,16 @@ public class ErasedFiles implements DocumentTrace {
             } catch (NotPossible e) {
                 left.add(new NotNow(destination, e.trouble()));
             }
+            lists.gone(delivery);
+            lists.holding(delivery).forEach(list -> left.add(notNow(list)));
         }
         return left;
+    }
+
+    /** Lists are written soon, each by itself. */
+    private static NotNow notNow(ListRows.Holding list) {
+        Trouble why = list.reason() == null ? Problem.LIST_WRITTEN_FIRST.with().trouble() : list.reason();
+        return new NotNow(list.place(), why);
     }
 
     private List<DeliveryRows.DeliveryRow> filed(Collection<Batch.Continued> documents) {
@@ -123,16 +135,17 @@ public class ErasedFiles implements DocumentTrace {
                     .destination(delivery.spot().destination())
                     .orElseThrow();
             FilingPlace place = places.of(destination);
-            rows.erased(delivery.id(), file.format(), place.erase(file.path(), file.sha256()), times.now());
+            rows.erased(file, place.erase(file.path(), file.sha256()), times.now());
         }
     }
 
     /** What cannot be erased now is left where it is, since a person says so. */
     public void leave(Collection<Batch.Continued> documents) {
         for (DeliveryRows.DeliveryRow delivery : filed(documents)) {
+            lists.leave(delivery);
             rows.files(delivery.id()).stream()
                     .filter(f -> f.path() != null && f.erased() == null)
-                    .forEach(f -> rows.erased(delivery.id(), f.format(), Erasure.LEFT, times.now()));
+                    .forEach(f -> rows.erased(f, Erasure.LEFT, times.now()));
         }
     }
 
@@ -143,7 +156,8 @@ public class ErasedFiles implements DocumentTrace {
         return deliveries(document)
                 .flatMap(d -> rows.files(d.id()).stream()
                         .filter(f -> f.erased() != null)
-                        .map(f -> new Lay(d.spot().destination(), f.format(), f.erased())))
+                        .map(f -> new Lay(d.spot().destination(), f.format(), f.erased()))
+                        .distinct())
                 .toList();
     }
 

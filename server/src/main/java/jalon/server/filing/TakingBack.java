@@ -31,6 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class TakingBack {
     private final DeliveryRows rows;
     private final ReportRows reports;
+    private final FilingLists lists;
     private final BatchFiling marks;
     private final Batches batches;
     private final FilingPlaces places;
@@ -45,6 +46,7 @@ public class TakingBack {
     TakingBack(
             DeliveryRows rows,
             ReportRows reports,
+            FilingLists lists,
             BatchFiling marks,
             Batches batches,
             FilingPlaces places,
@@ -57,6 +59,7 @@ public class TakingBack {
             ApplicationEventPublisher told) {
         this.rows = rows;
         this.reports = reports;
+        this.lists = lists;
         this.marks = marks;
         this.batches = batches;
         this.places = places;
@@ -92,6 +95,7 @@ public class TakingBack {
             erase(delivery, destination(stream, delivery));
             archive.remove(batch.id(), delivery.documentNo());
             rows.freeName(delivery.id());
+            lists.gone(delivery);
             rows.forgetFiles(delivery.id());
         }
         rows.removeAll(batch.id());

@@ -1,8 +1,9 @@
 package jalon.server.filing;
 
 import jalon.core.disk.Disk;
+import jalon.core.output.DocumentWriter;
+import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
-import jalon.core.output.OutputFormat;
 import jalon.core.stream.Destination;
 import jalon.server.JalonSettings;
 import jalon.server.Times;
@@ -13,7 +14,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -53,22 +53,22 @@ class WrittenFiles implements RecurringWork {
     }
 
     /** What was written at an earlier try; empty when nothing was, or when it is not whole any more. */
-    Optional<List<FilingPlace.Ready>> of(long delivery, List<Destination.Format> formats) throws IOException {
+    Optional<List<FilingPlace.Ready>> of(long delivery, FiledDocument document, List<Destination.Format> formats)
+            throws IOException {
+        List<DocumentWriter.Target> targets = DocumentWriter.targets(folder, name(delivery), document, formats);
         List<FilingPlace.Ready> ready = new ArrayList<>();
-        for (DeliveryRows.FileRow kept : rows.files(delivery)) {
-            if (kept.sha256() == null) {
+        List<DeliveryRows.FileRow> known = rows.files(delivery);
+        for (DocumentWriter.Target target : targets) {
+            Optional<FilingPlace.Ready> file = known.stream()
+                    .filter(k -> k.format() == target.format() && k.part() == target.part() && k.sha256() != null)
+                    .map(k -> new FilingPlace.Ready(k.format(), k.part(), target.file(), k.sha256(), k.bytes()))
+                    .findFirst();
+            if (file.isEmpty() || !file.get().isWhole()) {
                 return Optional.empty();
             }
-            Path path = folder.resolve(
-                    name(delivery) + OutputFormat.of(kept.format()).ending());
-            var file = new FilingPlace.Ready(kept.format(), path, kept.sha256(), kept.bytes());
-            if (!formats.contains(kept.format()) || !file.isWhole()) {
-                return Optional.empty();
-            }
-            ready.add(file);
+            ready.add(file.get());
         }
-        ready.sort(Comparator.comparingInt(file -> formats.indexOf(file.format())));
-        return ready.size() == formats.size() ? Optional.of(ready) : Optional.empty();
+        return ready.size() == known.size() ? Optional.of(ready) : Optional.empty();
     }
 
     /** What was written is from now on what this delivery brings. */
