@@ -65,7 +65,7 @@ async function adopt(batch: string) {
 const stop = () => act('stop')
 async function finish() {
   const no = state.value?.no
-  if (!no || scanning.value) return
+  if (!no || scanning.value || !state.value?.pages) return
   if (expected.value) {
     const { error } = await api.POST('/api/batches/{no}/expected', {
       params: { path: { no } },
@@ -105,7 +105,7 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
       {{ said(state) }}
     </NoteBanner>
     <p v-else-if="state?.trouble" class="soft" role="status">{{ said(state) }}</p>
-    <div class="row">
+    <div class="row acts">
       <KeyButton
         v-if="!scanning"
         :main="!state || state.standing !== 'empty'"
@@ -145,6 +145,12 @@ defineExpose({ start, stop, finish, adopt, busy: scanning, begun: computed(() =>
   gap: 12px;
   flex: 1;
   min-height: 0;
+}
+.acts {
+  flex-wrap: wrap;
+}
+.acts b {
+  white-space: nowrap;
 }
 .expected .el-input {
   width: 80px;
