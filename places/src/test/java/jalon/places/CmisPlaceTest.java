@@ -10,6 +10,7 @@ import jalon.places.PlaceTrouble.Why;
 import jalon.standins.RepositoryStandIn;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -57,6 +58,12 @@ class CmisPlaceTest extends RemotePlaceCase {
     @Override
     PlaceSettings settings() {
         return settings("");
+    }
+
+    @Override
+    ProcessBuilder anotherClient(String path, Path into) {
+        String address = repository.url() + "/merrow/root/" + path + "?cmisselector=content";
+        return curl(address, into, "-u", RepositoryStandIn.USER + ":merrow-secret");
     }
 
     private PlaceSettings settings(String folder) {

@@ -136,6 +136,35 @@ abstract class RemotePlaceCase {
         assertThat(filed()).hasSize(1);
     }
 
+    /**
+     * A program that has nothing to do with either side, which writes a file of the place into one here.
+     *
+     * @param path as in an address
+     */
+    abstract ProcessBuilder anotherClient(String path, Path into) throws IOException;
+
+    @Test
+    void anotherMakersClientFetchesJustWhatWasFiled() throws Exception {
+        put(
+                settings().place(),
+                spot(Destination.Taken.NUMBER),
+                List.of(written("fïrst")),
+                FilingPlace.Remembered.nothing());
+        Path into = folder.resolve("fetched");
+        Process client = anotherClient("Berths/2026%20K%C3%A4the/Berth%201.pdf", into)
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(client.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(into).as(said).hasContent("fïrst");
+    }
+
+    static ProcessBuilder curl(String address, Path into, String... more) {
+        List<String> command = new ArrayList<>(List.of("curl", "-sS", "-f", "-o", into.toString()));
+        command.addAll(List.of(more));
+        command.add(address);
+        return new ProcessBuilder(command);
+    }
+
     void somebodyElsesLies(String name) throws IOException {
         Files.writeString(share.resolve(name), "somebody else's");
     }

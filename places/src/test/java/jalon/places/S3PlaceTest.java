@@ -8,6 +8,7 @@ import jalon.places.PlaceTrouble.Why;
 import jalon.standins.ObjectStoreStandIn;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
@@ -22,6 +23,17 @@ class S3PlaceTest extends RemotePlaceCase {
     void serve() throws Exception {
         store = ObjectStoreStandIn.start(0, folder.resolve("store"), "merrow-secret");
         share = Files.createDirectories(store.folder().resolve("filed"));
+    }
+
+    @Override
+    ProcessBuilder anotherClient(String path, Path into) {
+        return curl(
+                store.url() + "/" + ObjectStoreStandIn.BUCKET + "/filed/" + path,
+                into,
+                "--aws-sigv4",
+                "aws:amz:us-east-1:s3",
+                "--user",
+                ObjectStoreStandIn.ACCESS_KEY + ":merrow-secret");
     }
 
     @AfterEach

@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import jalon.places.PlaceTrouble.Why;
 import java.io.IOException;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import org.apache.sshd.common.config.keys.KeyUtils;
 import org.apache.sshd.common.digest.BuiltinDigests;
@@ -44,6 +47,29 @@ class SftpPlaceTest extends RemotePlaceCase {
     @Override
     PlaceSettings.Sftp settings() {
         return new PlaceSettings.Sftp("127.0.0.1", server.getPort(), hostKey, "jalon", "merrow", null, "share");
+    }
+
+    /** It asks a program for the password. */
+    @Override
+    ProcessBuilder anotherClient(String path, Path into) throws IOException {
+        Path asked = Files.writeString(folder.resolve("asked"), "#!/bin/sh\necho merrow\n");
+        asked.toFile().setExecutable(true);
+        var sftp = new ProcessBuilder(
+                "sftp",
+                "-q",
+                "-F",
+                "/dev/null",
+                "-o",
+                "StrictHostKeyChecking=no",
+                "-o",
+                "UserKnownHostsFile=/dev/null",
+                "-P",
+                Integer.toString(server.getPort()),
+                "jalon@127.0.0.1:\"/share/" + URLDecoder.decode(path, StandardCharsets.UTF_8) + "\"",
+                into.toString());
+        sftp.environment().put("SSH_ASKPASS", asked.toString());
+        sftp.environment().put("SSH_ASKPASS_REQUIRE", "force");
+        return sftp;
     }
 
     @Test

@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jalon.places.PlaceTrouble.Why;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Base64;
 import org.apache.catalina.Context;
 import org.apache.catalina.LifecycleState;
@@ -79,6 +80,11 @@ class WebDavPlaceTest extends RemotePlaceCase {
     @Override
     PlaceSettings settings() {
         return new PlaceSettings.WebDav(address() + "/records", "jalon", "merrow");
+    }
+
+    @Override
+    ProcessBuilder anotherClient(String path, Path into) {
+        return curl(address() + "/records/" + path, into, "-u", "jalon:merrow");
     }
 
     @Test

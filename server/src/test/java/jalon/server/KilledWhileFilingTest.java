@@ -17,6 +17,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.DriverManager;
 import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
@@ -35,7 +36,9 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The server is killed at random instants while it files in a file server, a repository, an object store and a program, and the places
- * go away and come back meanwhile. Afterwards each document is at each place once, whole, and what goes on does so in its order. {@code -Djalon.kills=50} for the long run.
+ * go away and come back meanwhile. Afterwards each document is at each place once, whole, and what goes on does so in its order. Then all
+ * of it is erased, with the server and the places killed as often again, and nothing of it is left. {@code -Djalon.kills=50} for the long
+ * run.
  */
 @Tag("whole")
 class KilledWhileFilingTest {
@@ -52,7 +55,8 @@ class KilledWhileFilingTest {
                "blur": null, "edge": null, "uneven": null, "skew": null, "specks": null, "compression": null}},
              "types": [{"type": "slip"}],
              "destinations": [
-              {"destination": "office", "to": "place", "place": "office", "folder": "{batch}", "file": "slip"},
+              {"destination": "office", "to": "place", "place": "office", "folder": "{batch}", "file": "slip",
+               "list": "day"},
               {"destination": "papers", "to": "place", "place": "papers", "folder": "Slips", "file": "slip"},
               {"destination": "store", "to": "place", "place": "store", "file": "slip", "formats": ["pdf", "json"]},
               {"destination": "ledger", "to": "place", "place": "ledger", "file": "{batch} {no}"},
@@ -66,14 +70,16 @@ class KilledWhileFilingTest {
 
     private final String database = TestDatabase.fresh();
     private final Random random = new Random(17);
+    private int officePort;
+    private int storePort;
     private FileServerStandIn office;
     private ObjectStoreStandIn store;
 
     @Test
-    void eachDocumentIsAtEachPlaceOnceAndWhole() throws Exception {
+    void eachDocumentIsAtEachPlaceOnceAndWholeAndGoneWhenItIsErased() throws Exception {
         int port = ServerProcess.freePort();
-        int officePort = ServerProcess.freePort();
-        int storePort = ServerProcess.freePort();
+        officePort = ServerProcess.freePort();
+        storePort = ServerProcess.freePort();
         office = FileServerStandIn.start(officePort, folder.resolve("office"), "secret");
         store = ObjectStoreStandIn.start(storePort, folder.resolve("store"), "secret");
         try (var papers = RepositoryStandIn.start(0, "secret");
@@ -100,16 +106,7 @@ class KilledWhileFilingTest {
                             .get("/api/batches/" + no + "/filing")
                             .get("begun")
                             .asBoolean());
-            for (int i = 0; i < KILLS; i++) {
-                new CountDownLatch(1).await(200 + random.nextInt(2500), TimeUnit.MILLISECONDS);
-                server.kill();
-                office.close();
-                store.close();
-                server = ServerProcess.start(folder, database, port);
-                server.signedIn("t.vane", "merrow-supervisor");
-                office = FileServerStandIn.start(officePort, folder.resolve("office"), "secret");
-                store = ObjectStoreStandIn.start(storePort, folder.resolve("store"), "secret");
-            }
+            server = killed(KILLS, server, port, 2500);
             Api last = server.signedIn("t.vane", "merrow-supervisor");
             await().atMost(Duration.ofMinutes(3))
                     .pollInterval(Duration.ofSeconds(1))
@@ -117,7 +114,16 @@ class KilledWhileFilingTest {
                             .get("stage")
                             .asString()
                             .equals("done"));
-            assertThat(files(office.folder())).hasSize(2 * DOCUMENTS).allMatch(f -> f.endsWith(".pdf"));
+            assertThat(files(office.folder()))
+                    .filteredOn(f -> f.endsWith(".pdf"))
+                    .hasSize(2 * DOCUMENTS);
+            await().untilAsserted(() -> assertThat(files(office.folder()))
+                    .filteredOn(f -> !f.endsWith(".pdf"))
+                    .singleElement()
+                    .satisfies(list -> assertThat(Files.readAllLines(Path.of(list)))
+                            .as("the list has each once")
+                            .hasSize(1 + DOCUMENTS)
+                            .doesNotHaveDuplicates()));
             for (int i = 1; i <= DOCUMENTS; i++) {
                 Path album = office.folder().resolve(i == 1 ? "Album/album.pdf" : "Album/album v" + i + ".pdf");
                 try (var pdf = Loader.loadPDF(album.toFile())) {
@@ -146,6 +152,20 @@ class KilledWhileFilingTest {
                         .as("of versions at one place the newest is looked at")
                         .hasSize(1);
             });
+            askedToErase(last, no);
+            server = killed((KILLS + 1) / 2, server, port, 1500);
+            Api then = server.signedIn("t.vane", "merrow-supervisor");
+            await().atMost(Duration.ofMinutes(3))
+                    .pollInterval(Duration.ofSeconds(1))
+                    .until(() -> then.get("/api/batches/" + no)
+                                    .get("ledger")
+                                    .get("erased")
+                                    .asInt()
+                            == DOCUMENTS);
+            assertThat(files(office.folder())).as("with its list").isEmpty();
+            assertThat(files(store.folder())).isEmpty();
+            assertThat(inPapers(papers, "Slips", "children")).isEmpty();
+            assertThat(inPapers(papers, "Sheets", "children")).isEmpty();
             server.kill();
             System.out.println(KILLS + " kills, " + DOCUMENTS
                     + " documents once and whole at each of four places; the program was asked " + ledger.asked()
@@ -154,6 +174,39 @@ class KilledWhileFilingTest {
             office.close();
             store.close();
         }
+    }
+
+    /** The server and two of the places, again and again, at random. @return the server that is left */
+    private ServerProcess killed(int kills, ServerProcess first, int port, int longest) throws Exception {
+        ServerProcess server = first;
+        for (int i = 0; i < kills; i++) {
+            new CountDownLatch(1).await(200 + random.nextInt(longest), TimeUnit.MILLISECONDS);
+            server.kill();
+            office.close();
+            store.close();
+            server = ServerProcess.start(folder, database, port);
+            server.signedIn("t.vane", "merrow-supervisor");
+            office = FileServerStandIn.start(officePort, folder.resolve("office"), "secret");
+            store = ObjectStoreStandIn.start(storePort, folder.resolve("store"), "secret");
+        }
+        return server;
+    }
+
+    /** Their time is over, and all of them go together: their pages lie in one file. */
+    private void askedToErase(Api supervisor, String no) throws Exception {
+        try (var connection = DriverManager.getConnection(database + "?user=root");
+                var statement = connection.createStatement()) {
+            statement.execute("update batch set filed_at = filed_at - interval 3 year");
+        }
+        String keeps = STREAM.replace("{\"type\": \"slip\"}", "{\"type\": \"slip\", \"keep\": {\"years\": 1}}");
+        supervisor.post("/api/streams", Map.of("json", keeps));
+        await().until(() -> supervisor
+                        .get("/api/retention/due/documents?type=slip&stream=everywhere")
+                        .size()
+                == DOCUMENTS);
+        supervisor.post(
+                "/api/retention/erase",
+                Map.of("documents", List.of(Map.of("batch", no, "document", 1)), "why", "its time is over"));
     }
 
     private static void save(Api supervisor, String name, String settings) {
