@@ -38,7 +38,8 @@ useEventListener('keydown', (e) => {
   if (e.key === '?') help.value = !help.value
   else if (e.key === '/') {
     e.preventDefault()
-    document.querySelector<HTMLInputElement>('#archive-words, #top-search')?.focus()
+    // What is typed next is another search; an arrow goes on with the one that is there.
+    document.querySelector<HTMLInputElement>('#archive-words, #top-search')?.select()
   }
 })
 </script>

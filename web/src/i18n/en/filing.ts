@@ -21,6 +21,7 @@ export default {
   formats: {
     pdf: 'pdf',
     pdfData: 'pdf with data',
+    pdfCompact: 'compact pdf',
     tiff: 'tiff',
     png: 'png pages',
     jpeg: 'jpeg pages',

@@ -15,6 +15,15 @@ public final class Jpegs {
 
     /** The picture after it went through a JPEG file. @param quality 0..1 */
     public static BufferedImage through(BufferedImage image, double quality) {
+        try {
+            return ImageIO.read(new ByteArrayInputStream(bytes(image, quality)));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** As a JPEG file. @param quality 0..1 */
+    public static byte[] bytes(BufferedImage image, double quality) {
         ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
         var bytes = new ByteArrayOutputStream();
         try (var out = ImageIO.createImageOutputStream(bytes)) {
@@ -24,7 +33,7 @@ public final class Jpegs {
             writer.setOutput(out);
             writer.write(null, new IIOImage(image, null, null), how);
             out.flush();
-            return ImageIO.read(new ByteArrayInputStream(bytes.toByteArray()));
+            return bytes.toByteArray();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } finally {

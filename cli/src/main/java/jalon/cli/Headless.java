@@ -8,6 +8,7 @@ import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlaces;
 import jalon.core.output.NameTaken;
+import jalon.core.output.NameTooLong;
 import jalon.core.output.OutputFormat;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
@@ -236,6 +237,9 @@ final class Headless {
                     planned,
                     List.of(),
                     "could not be filed at " + destination.destination() + ": " + PlacesFile.words(e));
+        } catch (NameTooLong e) {
+            String why = "folder and name are longer than " + destination.destination() + " takes: " + planned.path();
+            return new Put(planned, List.of(), why);
         } catch (NameTaken taken) {
             String why = "the name is taken at " + destination.destination() + "/" + taken.path()
                     + " and the stream refuses to number it";

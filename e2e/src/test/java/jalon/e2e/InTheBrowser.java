@@ -10,6 +10,8 @@ import jalon.demo.Api;
 import jalon.server.JalonServer;
 import jalon.server.TestDatabase;
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -37,6 +39,9 @@ abstract class InTheBrowser {
     @TempDir
     static Path folder;
 
+    /** Where mails are sent to, if anybody takes them. */
+    private static final int MAIL = freePort();
+
     private static ServletWebServerApplicationContext server;
     private static Playwright playwright;
     private static Browser browser;
@@ -53,6 +58,9 @@ abstract class InTheBrowser {
                 "--spring.datasource.url=" + TestDatabase.fresh(),
                 "--spring.datasource.username=root",
                 "--jalon.intake.hosts=127.0.0.1",
+                "--jalon.mail.host=127.0.0.1",
+                "--jalon.mail.port=" + MAIL,
+                "--jalon.mail.from=jalon@merrow.example",
                 "--jalon.data=" + folder.resolve("data"),
                 "--jalon.setup=../demo");
         playwright = Playwright.create(
@@ -81,6 +89,18 @@ abstract class InTheBrowser {
     @BeforeEach
     void forget() {
         problems.clear();
+    }
+
+    private static int freePort() {
+        try (var free = new ServerSocket(0)) {
+            return free.getLocalPort();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static int mailPort() {
+        return MAIL;
     }
 
     static String address() {

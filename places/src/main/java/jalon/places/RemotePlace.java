@@ -59,13 +59,12 @@ final class RemotePlace implements OwnPlace {
             putVersions(remote, parcel, targets);
             return targets;
         }
-        for (int number = 1; number <= spot.names(); number++) {
+        int number = 0;
+        while ((number = spot.free(number, n -> mayLieAt(remote, files, targets(spot, n, files)))) > 0) {
             List<String> targets = targets(spot, number, files);
-            if (mayLieAt(remote, files, targets)) {
-                remembered.about(targets);
-                if (placed(remote, parcel, targets)) {
-                    return targets;
-                }
+            remembered.about(targets);
+            if (placed(remote, parcel, targets)) {
+                return targets;
             }
         }
         throw new NameTaken(below(spot.folder(), spot.name()));
@@ -112,14 +111,16 @@ final class RemotePlace implements OwnPlace {
         for (int i = 0; i < targets.size(); i++) {
             Ready file = parcel.files().get(i);
             String target = targets.get(i);
-            if (remote.putNew(target, file.file(), parcel.properties())) {
+            boolean made = remote.putNew(target, file.file(), parcel.properties());
+            if (made) {
                 mine.add(target);
-                if (!lies(remote, file, target)) {
-                    throw new PlaceTrouble(PlaceTrouble.Why.NOT_THE_SAME, target);
+            }
+            if (!lies(remote, file, target)) {
+                for (String own : mine) {
+                    remote.delete(own);
                 }
-            } else if (!lies(remote, file, target)) {
-                for (String made : mine) {
-                    remote.delete(made);
+                if (made) {
+                    throw new PlaceTrouble(PlaceTrouble.Why.NOT_THE_SAME, target);
                 }
                 return false;
             }

@@ -15,6 +15,7 @@ final class Web {
     static final int UNAUTHORIZED = 401;
 
     static final int FORBIDDEN = 403;
+    static final int URI_TOO_LONG = 414;
     static final int INSUFFICIENT_STORAGE = 507;
 
     private static final Duration PATIENCE = Duration.ofSeconds(30);

@@ -1,5 +1,6 @@
 package jalon.places;
 
+import jalon.core.output.NameTooLong;
 import jalon.places.PlaceTrouble.Why;
 import java.io.IOException;
 import java.io.InputStream;
@@ -77,6 +78,9 @@ final class WebDavFiles implements RemoteFiles {
         }
         if (response.statusCode() == Web.FORBIDDEN) {
             throw new PlaceTrouble(Why.NOT_ALLOWED, method + " " + path);
+        }
+        if (response.statusCode() == Web.URI_TOO_LONG) {
+            throw new NameTooLong(path);
         }
         if (response.statusCode() == Web.INSUFFICIENT_STORAGE) {
             throw new PlaceTrouble(Why.FULL, to.url());

@@ -404,6 +404,8 @@ public enum Problem {
     PLACE_NOT_THE_SAME(Kind.NOW, "path"),
     @JsonProperty("sayWhyLeftOut")
     SAY_WHY_LEFT_OUT(Kind.INPUT),
+    @JsonProperty("deliveryPathTooLong")
+    DELIVERY_PATH_TOO_LONG(Kind.NOW, "path"),
     @JsonProperty("wishTooLong")
     WISH_TOO_LONG(Kind.INPUT, "most"),
     @JsonProperty("notFiledYet")

@@ -157,11 +157,7 @@ class KilledWhileFilingTest {
             Api then = server.signedIn("t.vane", "merrow-supervisor");
             await().atMost(Duration.ofMinutes(3))
                     .pollInterval(Duration.ofSeconds(1))
-                    .until(() -> then.get("/api/batches/" + no)
-                                    .get("ledger")
-                                    .get("erased")
-                                    .asInt()
-                            == DOCUMENTS);
+                    .until(() -> isErased(then, no));
             assertThat(files(office.folder())).as("with its list").isEmpty();
             assertThat(files(store.folder())).isEmpty();
             assertThat(inPapers(papers, "Slips", "children")).isEmpty();
@@ -207,6 +203,19 @@ class KilledWhileFilingTest {
         supervisor.post(
                 "/api/retention/erase",
                 Map.of("documents", List.of(Map.of("batch", no, "document", 1)), "why", "its time is over"));
+    }
+
+    /** The more often it failed the longer it waits for its next try: somebody who looks has it tried now. */
+    private static boolean isErased(Api supervisor, String no) throws Exception {
+        if (supervisor.get("/api/batches/" + no).get("ledger").get("erased").asInt() == DOCUMENTS) {
+            return true;
+        }
+        try {
+            supervisor.post("/api/retention/erase/again", Map.of("batch", no, "document", 1));
+        } catch (IOException e) {
+            // It has just been.
+        }
+        return false;
     }
 
     private static void save(Api supervisor, String name, String settings) {

@@ -106,7 +106,7 @@ public record GrayPlane(int width, int height, byte[] pixels, double dpi) {
         }
     }
 
-    private static int brightness(int r, int g, int b) {
+    static int brightness(int r, int g, int b) {
         return (77 * r + 150 * g + 29 * b) >> 8;
     }
 

@@ -22,11 +22,66 @@ public interface FilingPlace {
      * @param name without ending
      */
     record Spot(String folder, String name, List<Destination.Format> formats, Destination.Taken taken) {
-        private static final int MOST_NUMBERS = 10_000;
+        private static final int MOST_NUMBERS = 1_000_000;
+        private static final int ONE_BY_ONE = 100;
+
+        /** Folder and name. */
+        public String path() {
+            return folder.isEmpty() ? name : folder + "/" + name;
+        }
 
         /** How many names may be tried, the first of them its own. */
         public int names() {
             return taken == Destination.Taken.REFUSE ? 1 : MOST_NUMBERS;
+        }
+
+        /** Whether a document may lie under its name with this number. */
+        @FunctionalInterface
+        public interface Free {
+            boolean at(int number) throws IOException;
+        }
+
+        /**
+         * The next number that is free. One after the other at first: what has one may be this document, filed before. Among very
+         * many that are taken, by ever longer steps and back by halves, so that not all of them are looked at.
+         *
+         * @param after the last number that is not to be had, 0 for none
+         * @return 0 where there is none
+         */
+        public int free(int after, Free free) throws IOException {
+            int number = after;
+            while (number < Math.min(names(), after + ONE_BY_ONE)) {
+                number++;
+                if (free.at(number)) {
+                    return number;
+                }
+            }
+            int step = ONE_BY_ONE;
+            int taken = number;
+            while (taken < names()) {
+                int next = Math.min(names(), taken + step);
+                if (free.at(next)) {
+                    return firstFree(taken, next, free);
+                }
+                taken = next;
+                step *= 2;
+            }
+            return 0;
+        }
+
+        /** Between one that is taken and one that is free. */
+        private static int firstFree(int taken, int lastFree, Free free) throws IOException {
+            int low = taken;
+            int high = lastFree;
+            while (high - low > 1) {
+                int middle = (low + high) / 2;
+                if (free.at(middle)) {
+                    high = middle;
+                } else {
+                    low = middle;
+                }
+            }
+            return high;
         }
 
         /** Its name, or with a number or as a version from the second one on. */
@@ -126,6 +181,7 @@ public interface FilingPlace {
      *
      * @return where the files came to lie, one for each file
      * @throws NameTaken when the name is taken and the destination refuses
+     * @throws NameTooLong when it is longer than the place takes
      */
     List<Placed> put(Parcel parcel, Remembered remembered) throws IOException;
 

@@ -4,6 +4,7 @@ import jalon.core.disk.Disk;
 import jalon.core.page.Sha256;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -18,6 +19,9 @@ import java.util.List;
  */
 final class FolderPlace implements FilingPlace {
     private static final int LENGTH_OF_PARTS = 24;
+
+    /** What Linux says of it. */
+    private static final String TOO_LONG = "File name too long";
 
     private final Path root;
     private final Disk disk;
@@ -98,9 +102,16 @@ final class FolderPlace implements FilingPlace {
 
     @Override
     public List<Placed> put(Parcel parcel, Remembered remembered) throws IOException {
-        return lie(parcel.spot(), parcel.files(), remembered).stream()
-                .map(file -> new Placed(file, null))
-                .toList();
+        try {
+            return lie(parcel.spot(), parcel.files(), remembered).stream()
+                    .map(file -> new Placed(file, null))
+                    .toList();
+        } catch (FileSystemException e) {
+            if (TOO_LONG.equals(e.getReason())) {
+                throw new NameTooLong(parcel.spot().path());
+            }
+            throw e;
+        }
     }
 
     private List<String> lie(Spot spot, List<Ready> files, Remembered remembered) throws IOException {
@@ -116,13 +127,12 @@ final class FolderPlace implements FilingPlace {
             if (before.size() == files.size() && named(copies, before, true)) {
                 return below(before);
             }
-            for (int number = 1; number <= spot.names(); number++) {
+            int number = 0;
+            while ((number = spot.free(number, n -> mayLieAt(copies, targets(folder, spot.name(n), files)))) > 0) {
                 List<Path> targets = targets(folder, spot.name(number), files);
-                if (mayLieAt(copies, targets)) {
-                    remembered.about(below(targets));
-                    if (named(copies, targets, false)) {
-                        return below(targets);
-                    }
+                remembered.about(below(targets));
+                if (named(copies, targets, false)) {
+                    return below(targets);
                 }
             }
             throw new NameTaken(root.relativize(folder.resolve(spot.name())).toString());

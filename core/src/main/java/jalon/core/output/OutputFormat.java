@@ -34,8 +34,9 @@ public interface OutputFormat {
 
     static OutputFormat of(Destination.Format format) {
         return switch (format) {
-            case PDF -> new SearchablePdf(false);
-            case PDF_WITH_DATA -> new SearchablePdf(true);
+            case PDF -> new SearchablePdf(false, false);
+            case PDF_WITH_DATA -> new SearchablePdf(true, false);
+            case PDF_COMPACT -> new SearchablePdf(false, true);
             case TIFF -> new TiffPages();
             case PNG -> new SinglePictures(SinglePictures.Kind.PNG);
             case JPEG -> new SinglePictures(SinglePictures.Kind.JPEG);

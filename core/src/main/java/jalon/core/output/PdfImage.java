@@ -1,8 +1,10 @@
 package jalon.core.output;
 
+import jalon.core.image.PageLayers;
 import jalon.core.image.Repair;
 import jalon.core.image.Repaired;
 import jalon.core.page.Encoded;
+import jalon.core.page.Scan;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import java.awt.image.BufferedImage;
@@ -25,11 +27,55 @@ import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /**
- * A page's picture as a PDF image: the received data untouched where that can be, else without loss.
+ * A page's picture as PDF images, one drawn over the other: the received data untouched where that can be, else without loss.
  *
  * @param turn clockwise degrees that the picture itself still needs to be shown as the file asked
  */
-record PdfImage(PDImageXObject image, int turn) {
+record PdfImage(List<PDImageXObject> images, int turn) {
+    /** The paper behind print, and pictures on it. */
+    private static final float PAPER_QUALITY = 0.5f;
+
+    private static final float COLOURS_QUALITY = 0.7f;
+
+    /** PageLayers that need more of the room that the picture took are not worth what they lose. */
+    private static final double WORTH_IT = 0.7;
+
+    private PdfImage(PDImageXObject image, int turn) {
+        this(List.of(image), turn);
+    }
+
+    /** In layers, where that keeps what is on the page and takes clearly less room; else as {@link #of} has it. */
+    static PdfImage compact(PDDocument document, PageFacts page, PageImages images, List<Repair> recipe)
+            throws IOException, UnreadableFile {
+        PdfImage whole = of(document, page, images, recipe);
+        var scan = images.scan(page);
+        BufferedImage picture = recipe.isEmpty() ? scan.image() : repaired(scan, page, recipe);
+        Optional<PageLayers> layers = PageLayers.of(picture, scan.dpi());
+        if (layers.isEmpty()) {
+            return whole;
+        }
+        PDImageXObject paper =
+                JPEGFactory.createFromImage(document, layers.get().paper(), PAPER_QUALITY);
+        PDImageXObject colours =
+                JPEGFactory.createFromImage(document, layers.get().colours(), COLOURS_QUALITY);
+        PDImageXObject ink =
+                CCITTFactory.createFromByteArray(document, g4Tiff(layers.get().ink()));
+        ink.getCOSObject().setBoolean(COSName.IMAGE_MASK, true);
+        ink.getCOSObject().removeItem(COSName.COLORSPACE);
+        colours.getCOSObject().setItem(COSName.MASK, ink);
+        long room = bytes(paper) + bytes(colours) + bytes(ink);
+        return room < WORTH_IT * bytes(whole.images().get(0)) ? new PdfImage(List.of(paper, colours), 0) : whole;
+    }
+
+    private static long bytes(PDImageXObject image) {
+        return image.getCOSObject().getLength();
+    }
+
+    private static BufferedImage repaired(Scan scan, PageFacts page, List<Repair> recipe) {
+        return Repaired.of(scan.image(), scan.dpi(), recipe, page.image().skewDegrees())
+                .image();
+    }
+
     /** No visible loss at print's size, in a third of the room of pictures without loss. */
     private static final float REPAIRED_QUALITY = 0.85f;
 
@@ -37,10 +83,7 @@ record PdfImage(PDImageXObject image, int turn) {
     static PdfImage of(PDDocument document, PageFacts page, PageImages images, List<Repair> recipe)
             throws IOException, UnreadableFile {
         if (!recipe.isEmpty()) {
-            var scan = images.scan(page);
-            BufferedImage repaired = Repaired.of(
-                            scan.image(), scan.dpi(), recipe, page.image().skewDegrees())
-                    .image();
+            BufferedImage repaired = repaired(images.scan(page), page, recipe);
             return repaired.getColorModel().getPixelSize() == 1
                     ? new PdfImage(CCITTFactory.createFromByteArray(document, g4Tiff(repaired)), 0)
                     : new PdfImage(JPEGFactory.createFromImage(document, repaired, REPAIRED_QUALITY), 0);

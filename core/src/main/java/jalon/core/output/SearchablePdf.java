@@ -38,8 +38,9 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
  * where they are printed. What was encoded stays as it was encoded; pages are taken up one at a time.
  *
  * @param withData whether it carries the document's data as a file of its own, which makes it a PDF/A-3u (ISO 19005-3)
+ * @param compact whether pages that stay readable so are kept in layers that take less room
  */
-public record SearchablePdf(boolean withData) implements OutputFormat {
+public record SearchablePdf(boolean withData, boolean compact) implements OutputFormat {
     private static final double POINTS_PER_MM = 1 / Millimetres.PER_POINT;
     private static final COSName FONT = COSName.getPDFName("T");
     private static final String DATA = "data.json";
@@ -70,7 +71,7 @@ public record SearchablePdf(boolean withData) implements OutputFormat {
         }
     }
 
-    private static void add(
+    private void add(
             PDDocument pdf,
             PageFacts received,
             PageFacts facts,
@@ -83,17 +84,16 @@ public record SearchablePdf(boolean withData) implements OutputFormat {
         double height = facts.image().heightMm() * POINTS_PER_MM;
         PDPage page = new PDPage(new PDRectangle((float) width, (float) height));
         PDResources resources = new PDResources();
-        PdfImage picture = PdfImage.of(pdf, received, images, recipe);
-        COSName name = resources.add(picture.image());
+        PdfImage picture =
+                compact ? PdfImage.compact(pdf, received, images, recipe) : PdfImage.of(pdf, received, images, recipe);
+        List<COSName> names = picture.images().stream().map(resources::add).toList();
         resources.getCOSObject().setItem(COSName.FONT, fonts);
         page.setResources(resources);
         int turn = Math.floorMod(picture.turn() + facts.image().rotation(), 360);
         StringBuilder content = new StringBuilder();
-        content.append("q ")
-                .append(placed(turn, width, height))
-                .append(" cm /")
-                .append(name.getName())
-                .append(" Do Q\n");
+        content.append("q ").append(placed(turn, width, height)).append(" cm");
+        names.forEach(name -> content.append(" /").append(name.getName()).append(" Do"));
+        content.append(" Q\n");
         text(content, facts, height, font);
         var stream = new PDStream(
                 pdf,

@@ -75,6 +75,9 @@ public record Destination(
         /** A PDF that carries the data of {@link #JSON} in itself. */
         @JsonProperty("pdfData")
         PDF_WITH_DATA,
+        /** A PDF whose pages take less room: print as sharp as it was, paper and pictures coarser. */
+        @JsonProperty("pdfCompact")
+        PDF_COMPACT,
         @JsonProperty("tiff")
         TIFF,
         /** Each page a picture of its own, without loss. */

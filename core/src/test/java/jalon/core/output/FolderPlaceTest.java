@@ -185,6 +185,32 @@ class FolderPlaceTest {
         }
     }
 
+    /** Looking at one name after the other took longer with each document that had the same. */
+    @Test
+    void amongThousandsOfOneNameTheNextNumberIsFoundWithoutLookingAtAll() throws Exception {
+        List<Integer> looked = new ArrayList<>();
+        var spot = new FilingPlace.Spot("", "letter", NUMBERED.formats(), NUMBERED.taken());
+        int number = spot.free(0, n -> {
+            looked.add(n);
+            return n > 20_000;
+        });
+        assertThat(number).isEqualTo(20_001);
+        assertThat(looked).hasSizeLessThan(130);
+        assertThat(spot.free(0, n -> n >= 7)).isEqualTo(7);
+        assertThat(spot.free(20_001, n -> true)).as("somebody was quicker").isEqualTo(20_002);
+        var refusing = new FilingPlace.Spot("", "letter", NUMBERED.formats(), Destination.Taken.REFUSE);
+        assertThat(refusing.free(0, n -> false)).isZero();
+    }
+
+    @Test
+    void aNameLongerThanTheFolderTakesIsToldAndLeavesNothing() throws Exception {
+        var spot = new FilingPlace.Spot("", "x".repeat(300), NUMBERED.formats(), NUMBERED.taken());
+        var parcel = new FilingPlace.Parcel(spot, document("a"), Map.of(), written(document("a"), WHITE));
+        assertThatThrownBy(() -> new FolderPlace(folder).put(parcel, FilingPlace.Remembered.nothing()))
+                .isInstanceOf(NameTooLong.class);
+        onlyWhatWasThere(0);
+    }
+
     @Test
     void aTakenNameIsRefusedWhereTheStreamSaysSo() throws Exception {
         Files.writeString(folder.resolve("letter.pdf"), "x");

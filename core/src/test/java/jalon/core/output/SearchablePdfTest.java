@@ -22,12 +22,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -63,6 +65,55 @@ class SearchablePdfTest {
         isValid(pdf, PDFAFlavour.PDFA_2_U);
     }
 
+    @Test
+    void inLayersItIsValidPdfATakesLessRoomAndLooksTheSame() throws Exception {
+        int dpi = 200;
+        BufferedImage picture = Pictures.page(dpi, 0, BufferedImage.TYPE_3BYTE_BGR, Pictures::letter);
+        var noise = new Random(1);
+        for (int y = 0; y < picture.getHeight(); y++) {
+            for (int x = 0; x < picture.getWidth(); x++) {
+                if (picture.getRGB(x, y) == -1) {
+                    int level = 240 + noise.nextInt(12);
+                    picture.setRGB(x, y, level << 16 | level << 8 | level);
+                }
+            }
+        }
+        PageImages images = new PageImages() {
+            @Override
+            public Optional<Encoded> asIs(PageFacts page) {
+                return Optional.empty();
+            }
+
+            @Override
+            public Scan scan(PageFacts page) {
+                return new Scan(picture, dpi, true, List.of());
+            }
+        };
+        FiledDocument document = document(List.of(facts(1, 0, 0, new Word("Dues", new Box(25, 37, 10, 4), 0.9, 0))));
+        Path whole = folder.resolve("whole.pdf");
+        Path compact = folder.resolve("compact.pdf");
+        for (var form : Map.of(whole, new SearchablePdf(false, false), compact, new SearchablePdf(false, true))
+                .entrySet()) {
+            try (var out = Files.newOutputStream(form.getKey())) {
+                form.getValue().write(document, images, out);
+            }
+        }
+        isValid(compact, PDFAFlavour.PDFA_2_U);
+        assertThat(Files.size(compact)).isLessThan(Files.size(whole) / 5);
+        try (var pdf = Loader.loadPDF(compact.toFile())) {
+            BufferedImage shown = new PDFRenderer(pdf).renderImageWithDPI(0, dpi);
+            int off = 0;
+            for (int y = 0; y < Math.min(picture.getHeight(), shown.getHeight()); y += 2) {
+                for (int x = 0; x < Math.min(picture.getWidth(), shown.getWidth()); x += 2) {
+                    int was = picture.getRGB(x, y) >> 8 & 0xFF;
+                    int is = shown.getRGB(x, y) >> 8 & 0xFF;
+                    off += was < 60 && is > 150 || was > 220 && is < 120 ? 1 : 0;
+                }
+            }
+            assertThat(off).as("points of print that are not where they were").isLessThan(60);
+        }
+    }
+
     private static void isValid(Path pdf, PDFAFlavour flavour) throws Exception {
         try (InputStream in = Files.newInputStream(pdf);
                 var parser = Foundries.defaultInstance().createParser(in, flavour);
@@ -76,7 +127,8 @@ class SearchablePdfTest {
     @Test
     void withItsDataItIsValidPdfA3AndTheDataIsThatOfTheJson() throws Exception {
         FiledDocument document = document(List.of(facts(1, 0, 0, new Word(HARD, new Box(30, 40, 60, 5), 0.9, 0))));
-        Path file = write(new SearchablePdf(true), document, p -> scan(BufferedImage.TYPE_BYTE_GRAY, Optional.empty()));
+        Path file = write(
+                new SearchablePdf(true, false), document, p -> scan(BufferedImage.TYPE_BYTE_GRAY, Optional.empty()));
         isValid(file, PDFAFlavour.PDFA_3_U);
         try (var pdf = Loader.loadPDF(file.toFile())) {
             var data = pdf.getDocumentCatalog()
@@ -144,7 +196,7 @@ class SearchablePdfTest {
     }
 
     private Path write(List<PageFacts> pages, Function<PageFacts, Picture> pictures) throws Exception {
-        return write(new SearchablePdf(false), document(pages), pictures);
+        return write(new SearchablePdf(false, false), document(pages), pictures);
     }
 
     private Path write(SearchablePdf form, FiledDocument document, Function<PageFacts, Picture> pictures)

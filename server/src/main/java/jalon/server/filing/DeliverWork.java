@@ -7,11 +7,13 @@ import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlaces;
 import jalon.core.output.NameTaken;
+import jalon.core.output.NameTooLong;
 import jalon.core.page.UnreadableFile;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.Filing;
 import jalon.core.stream.Destination;
 import jalon.core.stream.StreamDefinition;
+import jalon.server.JalonSettings;
 import jalon.server.NotPossible;
 import jalon.server.Problem;
 import jalon.server.Times;
@@ -20,6 +22,7 @@ import jalon.server.batch.Batches;
 import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +46,7 @@ public class DeliverWork {
     private final GoingOn goingOn;
     private final DeliveryEnds ends;
     private final Times times;
+    private final PlaceTurns turns;
 
     DeliverWork(
             DeliveryRows rows,
@@ -53,7 +57,9 @@ public class DeliverWork {
             WrittenFiles written,
             GoingOn goingOn,
             DeliveryEnds ends,
-            Times times) {
+            Times times,
+            JalonSettings settings) {
+        this.turns = new PlaceTurns(settings.reading().workers() + 1);
         this.times = times;
         this.rows = rows;
         this.batches = batches;
@@ -65,11 +71,27 @@ public class DeliverWork {
         this.ends = ends;
     }
 
-    public void deliver(long id) {
+    /** @return false when too many are at its place already, so that it is to be tried a little later */
+    public boolean deliver(long id) {
         DeliveryRows.DeliveryRow delivery = rows.find(id).orElse(null);
         if (delivery == null || delivery.state().ended() || delivery.state() == DeliveryState.REFUSED) {
-            return;
+            return true;
         }
+        String place = delivery.spot().destination();
+        Instant now = times.now();
+        if (!turns.enter(place, now)) {
+            return false;
+        }
+        try {
+            deliver(delivery);
+        } finally {
+            turns.leave(place, now);
+        }
+        return true;
+    }
+
+    private void deliver(DeliveryRows.DeliveryRow delivery) {
+        long id = delivery.id();
         Batch batch = batches.get(delivery.batchId());
         DeliveryRows.Spot planned = delivery.spot();
         StreamDefinition stream = batches.stream(batch);
@@ -97,6 +119,9 @@ public class DeliverWork {
             placed = place.put(new FilingPlace.Parcel(spot, document, properties, files), remembered(id, files));
         } catch (NameTaken e) {
             ends.refused(delivery, Problem.DELIVERY_NAME_TAKEN.with(e.path()));
+            return;
+        } catch (NameTooLong e) {
+            ends.refused(delivery, Problem.DELIVERY_PATH_TOO_LONG.with(planned.path()));
             return;
         } catch (UnreadableFile e) {
             ends.refused(delivery, Problem.DELIVERY_PAGE_LOST.with(e.getMessage()));

@@ -190,7 +190,11 @@ public class FilingReports {
     }
 
     private static String words(Destination.Format format) {
-        return format == Destination.Format.PDF_WITH_DATA ? "pdf with data" : Words.name(format);
+        return switch (format) {
+            case PDF_WITH_DATA -> "pdf with data";
+            case PDF_COMPACT -> "compact pdf";
+            default -> Words.name(format);
+        };
     }
 
     private static void aboutPages(Report report, List<String> lines) {

@@ -1,6 +1,7 @@
 package jalon.server.filing;
 
 import jalon.core.output.FilingPlace;
+import jalon.core.output.NameTooLong;
 import jalon.core.stream.Destination;
 import jalon.places.PlaceSettings;
 import jalon.places.PlaceTrouble;
@@ -158,6 +159,9 @@ public class OwnPlaces {
 
     /** What went wrong at a place, with what to do. */
     static NotPossible trouble(String where, IOException e) {
+        if (e instanceof NameTooLong) {
+            return Problem.DELIVERY_PATH_TOO_LONG.with(e.getMessage());
+        }
         if (!(e instanceof PlaceTrouble t)) {
             return Problem.DELIVERY_FAILED.with(where, e.getMessage());
         }

@@ -3,6 +3,7 @@ package jalon.server.work;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.jdbc.MySQL8JdbcCustomization;
+import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.Task;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
@@ -44,6 +45,9 @@ class SchedulerSetup {
     private static final Logger LOG = LoggerFactory.getLogger(SchedulerSetup.class);
 
     private static final Duration HEARTBEAT = Duration.ofSeconds(5);
+
+    /** Until it is looked again whether a place has room for one more. */
+    private static final Duration ITS_TURN = Duration.ofSeconds(1);
 
     /** Tasks of a kind that this version does not know are told in the log and kept for the version that does. */
     private static final Duration UNKNOWN_KEPT = Duration.ofDays(10_000);
@@ -118,10 +122,13 @@ class SchedulerSetup {
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
                         filing.getObject().fileUntouched(task.getData().id()));
-        Task<SchedulerQueue.Id> delivery = Tasks.oneTime(SchedulerQueue.DELIVER, SchedulerQueue.Id.class)
+        Task<SchedulerQueue.Id> delivery = Tasks.custom(SchedulerQueue.DELIVER, SchedulerQueue.Id.class)
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
-                        deliver.getObject().deliver(task.getData().id()));
+                        deliver.getObject().deliver(task.getData().id())
+                                ? new CompletionHandler.OnCompleteRemove<>()
+                                : (done, operations) -> operations.reschedule(
+                                        done, done.getTimeDone().plus(ITS_TURN)));
         Task<SchedulerQueue.Id> checkFiled = Tasks.oneTime(SchedulerQueue.CHECK_FILED, SchedulerQueue.Id.class)
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
