@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { api, type Schema } from '../api/client'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
+import BringWays from './BringWays.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import ScanPanel from './ScanPanel.vue'
 import UploadPanel from './UploadPanel.vue'
@@ -18,10 +19,6 @@ const scan = ref<InstanceType<typeof ScanPanel>>()
 const upload = ref<InstanceType<typeof UploadPanel>>()
 const scanned = ref('')
 const busy = computed(() => !!scan.value?.begun || !!upload.value?.busy)
-const ways = [
-  { value: 'scan', label: t('intake.scan'), key: '1' },
-  { value: 'files', label: t('intake.files'), key: '2' },
-]
 const go = (to: string) => !busy.value && (way.value = to)
 useKeys(
   [
@@ -47,19 +44,7 @@ useKeys(
     </template>
   </NoteBanner>
   <template v-else>
-    <ElSegmented
-      class="ways"
-      :model-value="way"
-      :options="ways"
-      :disabled="busy"
-      :aria-label="t('intake.how')"
-      @change="go"
-    >
-      <template #default="{ item }">
-        {{ item.label }}
-        <kbd>{{ item.key }}</kbd>
-      </template>
-    </ElSegmented>
+    <BringWays v-model="way" class="ways" :disabled="busy" />
     <ScanPanel
       v-if="way === 'scan'"
       ref="scan"

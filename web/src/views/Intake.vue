@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { api, tell, type Schema } from '../api/client'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
+import BringWays from '../parts/BringWays.vue'
 import ChannelList from '../parts/ChannelList.vue'
 import ScanPanel from '../parts/ScanPanel.vue'
 import SheetPanel from '../parts/SheetPanel.vue'
@@ -57,10 +58,6 @@ async function complete(b: Schema['Row']) {
   await lookForBegun()
 }
 const chosen = computed(() => streams.value.find((s) => s.name === stream.value) ?? null)
-const ways = [
-  { value: 'scan', label: t('intake.scan'), key: '1' },
-  { value: 'files', label: t('intake.files'), key: '2' },
-]
 const toBoard = () => void router.push({ name: 'board' })
 function go(to: string) {
   if (busy.value) return
@@ -88,18 +85,7 @@ function finished(batch: string) {
     <section class="panel bring">
       <div class="row head">
         <h1 class="stretch">{{ t('intake.title') }}</h1>
-        <ElSegmented
-          :model-value="way"
-          :options="ways"
-          :disabled="busy"
-          :aria-label="t('intake.how')"
-          @change="go"
-        >
-          <template #default="{ item }">
-            {{ item.label }}
-            <kbd>{{ item.key }}</kbd>
-          </template>
-        </ElSegmented>
+        <BringWays :model-value="way" :disabled="busy" @update:model-value="go" />
       </div>
       <WaitingFor v-bind="{ loading, problem }" @again="load" />
       <StreamChoice v-model="stream" :streams="streams" :disabled="busy" />
