@@ -43,7 +43,10 @@ public record PageLayers(BufferedImage paper, BufferedImage colours, BufferedIma
     /** In coarser pictures the soft rims of letters say where between the pixels they end. */
     private static final double FINE_DPI = 250;
 
-    /** One of the three layers of colour: all of them, or grey alone. */
+    /** Plans are larger, and stay whole. */
+    private static final long MOST_PIXELS = 80_000_000;
+
+    /** A layer being made, in colours or in grey. */
     private static final class Plane {
         final int width;
         final int height;
@@ -118,15 +121,16 @@ public record PageLayers(BufferedImage paper, BufferedImage colours, BufferedIma
      * @return empty for one that is no page of print: too coarse, black and white already, or with more in between than layers keep
      */
     public static Optional<PageLayers> of(BufferedImage picture, double dpi) {
-        if (dpi < LEAST_DPI || picture.getColorModel().getPixelSize() == 1) {
+        long pixels = (long) picture.getWidth() * picture.getHeight();
+        if (dpi < LEAST_DPI || picture.getColorModel().getPixelSize() == 1 || pixels > MOST_PIXELS) {
             return Optional.empty();
         }
         GrayPlane received = GrayPlane.of(picture, dpi);
         GrayPlane small = received.small();
         List<Box> pictures = Halftones.in(received, small);
-        GrayPlane grey = dpi < FINE_DPI ? doubled(received) : received;
+        GrayPlane grey = dpi < FINE_DPI && 4 * pixels <= MOST_PIXELS ? doubled(received) : received;
         boolean[] ink = ink(grey, new InkMap(small), pictures);
-        int bands = picture.getRaster().getNumBands() == 1 ? 1 : 3;
+        int bands = picture.getColorModel().getNumColorComponents() == 1 ? 1 : 3;
         Plane paper = plane(grey, bands, pictures.isEmpty() ? PAPER_DPI : PICTURES_DPI);
         Plane colours = plane(grey, bands, COLOURS_DPI);
         separate(picture, grey, ink, paper, colours);

@@ -32,12 +32,15 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
  * @param turn clockwise degrees that the picture itself still needs to be shown as the file asked
  */
 record PdfImage(List<PDImageXObject> images, int turn) {
+    /** No visible loss at print's size, in a third of the room of pictures without loss. */
+    private static final float REPAIRED_QUALITY = 0.85f;
+
     /** The paper behind print, and pictures on it. */
     private static final float PAPER_QUALITY = 0.5f;
 
     private static final float COLOURS_QUALITY = 0.7f;
 
-    /** PageLayers that need more of the room that the picture took are not worth what they lose. */
+    /** Layers that need more of the room that the picture took are not worth what they lose. */
     private static final double WORTH_IT = 0.7;
 
     private PdfImage(PDImageXObject image, int turn) {
@@ -75,9 +78,6 @@ record PdfImage(List<PDImageXObject> images, int turn) {
         return Repaired.of(scan.image(), scan.dpi(), recipe, page.image().skewDegrees())
                 .image();
     }
-
-    /** No visible loss at print's size, in a third of the room of pictures without loss. */
-    private static final float REPAIRED_QUALITY = 0.85f;
 
     /** @param recipe what is done to the picture first; then it is made anew, and turned as the file asked */
     static PdfImage of(PDDocument document, PageFacts page, PageImages images, List<Repair> recipe)

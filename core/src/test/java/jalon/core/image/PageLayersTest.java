@@ -87,6 +87,17 @@ class PageLayersTest {
     }
 
     @Test
+    void coloursOfAPaletteStay() {
+        BufferedImage page = Pictures.page(DPI, 0, BufferedImage.TYPE_BYTE_INDEXED, g -> {
+            Pictures.letter(g);
+            g.setColor(new Color(0xCC3333));
+            g.fill(new Rectangle2D.Double(150, 250, 12, 1.5));
+        });
+        Color stamp = at(PageLayers.of(page, DPI).orElseThrow().colours(), 156, 250.7);
+        assertThat(stamp.getRed() - stamp.getBlue()).isGreaterThan(100);
+    }
+
+    @Test
     void whatIsSmallAlreadyStaysAsItIs() {
         assertThat(PageLayers.of(Pictures.page(DPI, 0, BufferedImage.TYPE_BYTE_BINARY, Pictures::letter), DPI))
                 .isEmpty();

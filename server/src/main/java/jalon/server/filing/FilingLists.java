@@ -3,17 +3,24 @@ package jalon.server.filing;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingList;
 import jalon.core.page.Sha256;
+import jalon.core.run.DeliveryState;
 import jalon.core.stream.Destination;
+import jalon.core.stream.StreamDefinition;
 import jalon.server.NewId;
 import jalon.server.Times;
+import jalon.server.Trouble;
 import jalon.server.batch.Batch;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What stands in the lists of what is filed; {@link ListWork} writes them where they lie. */
 @Component
-class FilingLists {
+public class FilingLists {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final ListRows rows;
@@ -56,6 +63,47 @@ class FilingLists {
     /** Its lines stay in lists that cannot be written, since a person says so. */
     void leave(DeliveryRows.DeliveryRow delivery) {
         rows.removeLines(delivery.id());
+    }
+
+    /**
+     * A growing list in which documents of a batch stand, or are going to.
+     *
+     * @param path where it lies, below the destination
+     * @param behind whether some of them do not stand in it yet
+     * @param reason why it could not be written, or null; @param nextAt when that is tried again, or null
+     */
+    public record DeskList(String destination, String path, boolean behind, Trouble reason, Instant nextAt) {}
+
+    /** Where documents of a filed batch stand. */
+    List<DeskList> of(Batch batch, StreamDefinition stream) {
+        List<DeskList> all = new ArrayList<>();
+        for (ListRows.OfBatch list : rows.ofBatch(batch.id())) {
+            stream.destinations().stream()
+                    .filter(d -> d.list() != null && list.place().equals(list.own() ? d.place() : d.destination()))
+                    .map(d -> new DeskList(
+                            d.destination(),
+                            FilingList.numbered(list.path(), list.number()),
+                            list.behind(),
+                            list.reason(),
+                            list.nextAt()))
+                    .forEach(all::add);
+        }
+        return all;
+    }
+
+    /** Where they are going to stand. */
+    List<DeskList> planned(StreamDefinition stream, List<FilingPlan.DeskDelivery> deliveries) {
+        Set<DeskList> all = new LinkedHashSet<>();
+        for (FilingPlan.DeskDelivery planned : deliveries) {
+            Destination destination = stream.destination(planned.destination()).orElseThrow();
+            if (planned.state() == DeliveryState.PLANNED && destination.list() != null) {
+                String folder =
+                        planned.path().substring(0, Math.max(0, planned.path().lastIndexOf('/')));
+                String path = FilingList.path(destination.list(), folder, times.day(times.now()));
+                all.add(new DeskList(destination.destination(), path, true, null, null));
+            }
+        }
+        return List.copyOf(all);
     }
 
     static FilingList.Line line(String json) {

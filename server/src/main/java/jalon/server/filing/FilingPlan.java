@@ -3,7 +3,6 @@ package jalon.server.filing;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.name.NameCounts;
 import jalon.core.output.Erasure;
-import jalon.core.output.FilingList;
 import jalon.core.output.Fixity;
 import jalon.core.output.OutputFormat;
 import jalon.core.run.BatchView;
@@ -38,7 +37,7 @@ import org.springframework.stereotype.Service;
 public class FilingPlan {
     private final Batches batches;
     private final DeliveryRows rows;
-    private final ListRows lists;
+    private final FilingLists lists;
     private final BatchFiling marks;
     private final NotReadList notRead;
     private final FilingWishes wishes;
@@ -50,7 +49,7 @@ public class FilingPlan {
     FilingPlan(
             Batches batches,
             DeliveryRows rows,
-            ListRows lists,
+            FilingLists lists,
             BatchFiling marks,
             NotReadList notRead,
             FilingWishes wishes,
@@ -110,15 +109,6 @@ public class FilingPlan {
         static final Tries NONE = new Tries(null, 0, null, null, null, List.of(Remedy.RENAME, Remedy.LEAVE_OUT));
     }
 
-    /**
-     * A growing list in which documents of the batch stand, or are going to.
-     *
-     * @param path where it lies, below the destination
-     * @param behind whether some of them do not stand in it yet
-     * @param reason why it could not be written, or null; @param nextAt when that is tried again, or null
-     */
-    public record DeskList(String destination, String path, boolean behind, Trouble reason, Instant nextAt) {}
-
     /** @param by who holds it back, by name */
     public record HeldDocument(int document, String by, String why) {}
 
@@ -126,7 +116,7 @@ public class FilingPlan {
     public record Plan(
             List<DeskDelivery> deliveries,
             List<HeldDocument> heldBack,
-            List<DeskList> lists,
+            List<FilingLists.DeskList> lists,
             Ledger ledger,
             List<String> setAsideBy,
             boolean begun) {}
@@ -146,42 +136,9 @@ public class FilingPlan {
                     .forEach(r -> deliveries.add(shown(r, files.getOrDefault(r.id(), List.of()), stream)));
         }
         Ledger ledger = ledger(batch, view);
-        List<DeskList> lists = batch.filed() ? lists(batch, stream) : lists(stream, deliveries);
+        List<FilingLists.DeskList> lists =
+                batch.filed() ? this.lists.of(batch, stream) : this.lists.planned(stream, deliveries);
         return new Plan(deliveries, held, lists, ledger, setAsideBy(view), batch.filed());
-    }
-
-    private List<DeskList> lists(Batch batch, StreamDefinition stream) {
-        return lists.ofBatch(batch.id()).stream()
-                .flatMap(list -> stream.destinations().stream()
-                        .filter(d -> list.place().equals(list.own() ? d.place() : d.destination()))
-                        .map(d -> new DeskList(
-                                d.destination(),
-                                FilingList.numbered(list.path(), list.number()),
-                                list.behind(),
-                                list.reason(),
-                                list.nextAt())))
-                .toList();
-    }
-
-    private List<DeskList> lists(StreamDefinition stream, List<DeskDelivery> planned) {
-        return planned.stream()
-                .filter(p -> p.state() == DeliveryState.PLANNED)
-                .flatMap(p -> stream
-                        .destination(p.destination())
-                        .filter(d -> d.list() != null)
-                        .map(d -> new DeskList(
-                                d.destination(),
-                                FilingList.path(d.list(), folder(p.path()), times.day(times.now())),
-                                true,
-                                null,
-                                null))
-                        .stream())
-                .distinct()
-                .toList();
-    }
-
-    private static String folder(String path) {
-        return path.substring(0, Math.max(0, path.lastIndexOf('/')));
     }
 
     private List<HeldDocument> held(Batch batch, BatchView view) {
