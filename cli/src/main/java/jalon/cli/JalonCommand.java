@@ -6,7 +6,13 @@ import picocli.CommandLine.Command;
 /** {@code jalon}: Jalon without a server. */
 @Command(
         name = "jalon",
-        subcommands = {ProcessCommand.class, LearnCommand.class, SheetsCommand.class, VerifyCommand.class},
+        subcommands = {
+            ProcessCommand.class,
+            LearnCommand.class,
+            ReplayCommand.class,
+            SheetsCommand.class,
+            VerifyCommand.class
+        },
         description = "Separates, checks, reads and files scanned paper.",
         mixinStandardHelpOptions = true)
 public final class JalonCommand {

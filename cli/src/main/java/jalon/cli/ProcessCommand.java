@@ -3,19 +3,11 @@ package jalon.cli;
 import jalon.core.apart.PageWorkers;
 import jalon.core.apart.WorkerLaunch;
 import jalon.core.register.Register;
-import jalon.core.run.Filing;
 import jalon.core.run.Report;
-import jalon.core.sort.Learned;
-import jalon.core.stream.StreamDefinition;
-import jalon.core.stream.Streams;
 import java.io.IOException;
-import java.io.Reader;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -81,22 +73,11 @@ final class ProcessCommand implements Callable<Integer> {
     }
 
     private int process(PageWorkers readers, int most) {
-        StreamDefinition definition;
+        StreamFile file;
         try {
-            definition = Streams.parse(Files.readString(stream));
-            if (!Filing.faults(definition).isEmpty()) {
-                throw new Streams.InvalidStream(Filing.faults(definition));
-            }
-        } catch (IOException e) {
-            return unusable("the stream " + stream + " could not be read: " + reason(e));
-        } catch (Streams.InvalidStream e) {
-            return unusable("the stream " + stream + " cannot be used:\n" + e.getMessage());
-        }
-        Learned learned;
-        try {
-            learned = Learned.from(SampleFolder.beside(stream).read());
-        } catch (IOException e) {
-            return unusable(reason(e));
+            file = StreamFile.read(stream);
+        } catch (StreamFile.Unusable e) {
+            return unusable(e.getMessage());
         }
         PlacesFile own;
         try {
@@ -104,23 +85,21 @@ final class ProcessCommand implements Callable<Integer> {
         } catch (IOException e) {
             return unusable("the file of places cannot be used: " + reason(e));
         }
-        String missing = own.missing(definition);
+        String missing = own.missing(file.definition());
         if (missing != null) {
             return unusable("the stream files to the place " + missing + "; name it in a file given with --places");
         }
         List<String> warnings = new ArrayList<>();
-        Map<String, Register> lists = new HashMap<>();
+        Map<String, Register> lists;
         try {
-            if (registers != null) {
-                readRegisters(lists, warnings);
-            }
+            lists = StreamFile.registers(registers, warnings);
             Files.createDirectories(out);
         } catch (IOException e) {
             return unusable("the folder " + reason(e) + " cannot be used; name another or make room");
         }
         try {
-            Report report =
-                    new Headless(definition, learned, lists, readers, most, batch, out, own).run(files, warnings);
+            Report report = new Headless(file.definition(), file.learned(), lists, readers, most, batch, out, own)
+                    .run(files, warnings);
             byte[] json = JsonMapper.builder()
                     .build()
                     .writerWithDefaultPrettyPrinter()
@@ -140,19 +119,6 @@ final class ProcessCommand implements Callable<Integer> {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             return 1;
-        }
-    }
-
-    private void readRegisters(Map<String, Register> lists, List<String> warnings) throws IOException {
-        try (DirectoryStream<Path> all = Files.newDirectoryStream(registers, "*.csv")) {
-            for (Path csv : all) {
-                String name = csv.getFileName().toString().replaceFirst("\\.csv$", "");
-                try (Reader in = Files.newBufferedReader(csv, StandardCharsets.UTF_8)) {
-                    Register register = Register.parse(name, in);
-                    lists.put(name, register);
-                    warnings.addAll(register.faults());
-                }
-            }
         }
     }
 

@@ -86,7 +86,7 @@ public final class CompactBench {
             Extra extra = Extra.values()[i % Extra.values().length];
             boolean colour = i % 3 > 0;
             int dpi = new int[] {200, 300, 240}[i % 7 % 3];
-            Result result = page(i, extra, colour, dpi, r);
+            Result result = page(extra, colour, dpi, r);
             results.computeIfAbsent(extra.name().toLowerCase(java.util.Locale.ROOT), e -> new ArrayList<>())
                     .add(result);
             results.computeIfAbsent("all", e -> new ArrayList<>()).add(result);
@@ -133,7 +133,7 @@ public final class CompactBench {
                 / (double) Math.max(1, of.stream().mapToLong(Result::received).sum());
     }
 
-    private Result page(int no, Extra extra, boolean colour, int dpi, Random r) throws IOException {
+    private Result page(Extra extra, boolean colour, int dpi, Random r) throws IOException {
         var sheet = new MixedPaper(r).document(r).pages().get(0);
         Scanner.Mode mode = colour ? Scanner.Mode.COLOUR : Scanner.Mode.GREY;
         BufferedImage drawn = Scanner.scan(sheet, Scanner.Setting.feeder(mode, dpi, r), r);
