@@ -39,6 +39,15 @@ public record Destination(
         return new Destination(destination, to, place, folder, file, formats, other, properties, list);
     }
 
+    /** Where it is, by one name for all destinations that are there. */
+    public String where() {
+        return switch (to) {
+            case PLACE -> "place:" + place;
+            case ARCHIVE -> "archive";
+            case FOLDER -> "folder:" + destination;
+        };
+    }
+
     /** What has a list of its own. */
     public enum Listed {
         @JsonProperty("folder")

@@ -77,25 +77,25 @@ public class DeliverWork {
         if (delivery == null || delivery.state().ended() || delivery.state() == DeliveryState.REFUSED) {
             return true;
         }
-        String place = delivery.spot().destination();
+        Batch batch = batches.get(delivery.batchId());
+        StreamDefinition stream = batches.stream(batch);
+        Destination destination =
+                stream.destination(delivery.spot().destination()).orElseThrow();
         Instant now = times.now();
-        if (!turns.enter(place, now)) {
+        if (!turns.enter(destination.where(), now)) {
             return false;
         }
         try {
-            deliver(delivery);
+            deliver(delivery, batch, stream, destination);
         } finally {
-            turns.leave(place, now);
+            turns.leave(destination.where(), now);
         }
         return true;
     }
 
-    private void deliver(DeliveryRows.DeliveryRow delivery) {
+    private void deliver(DeliveryRows.DeliveryRow delivery, Batch batch, StreamDefinition stream, Destination streams) {
         long id = delivery.id();
-        Batch batch = batches.get(delivery.batchId());
         DeliveryRows.Spot planned = delivery.spot();
-        StreamDefinition stream = batches.stream(batch);
-        Destination streams = stream.destination(planned.destination()).orElseThrow();
         Destination destination = streams.whenTaken(taken(delivery, streams));
         if (goingOn.waits(delivery)) {
             throw ends.waits(delivery);

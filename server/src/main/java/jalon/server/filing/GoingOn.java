@@ -138,9 +138,7 @@ class GoingOn {
         if (!destination.taken().isVersion()) {
             return;
         }
-        String place = destination.to() == Destination.To.PLACE
-                ? "place:" + destination.place()
-                : destination.to().searchable() ? "archive" : "folder:" + destination.destination();
+        String place = destination.where();
         String name = Sha256.of(path.toLowerCase(Locale.ROOT));
         Long before = rows.lastUnder(place, name);
         rows.nowUnder(place, name, delivery);
