@@ -92,7 +92,7 @@ class FilingWishesTest extends ServerCase {
 
     @Test
     void aDocumentHeldBackGoesNowhereUntilItIsReleasedAndTheOthersDoNotWait() throws Exception {
-        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 72);
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 406);
         String no = bring("dues-letters", stack.files());
         settleTheRest(no, stack);
         assertThatThrownBy(() -> holdBack(no, 2, " ")).hasMessageContaining("Say why");
