@@ -13,7 +13,7 @@ import jalon.places.PlaceTrouble;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
+import java.io.StringReader;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -103,8 +103,8 @@ final class FileLists {
             byte[] before = lies(place, path);
             List<FilingList.Line> all = new ArrayList<>();
             if (before.length > 0) {
-                try (var in = new InputStreamReader(new ByteArrayInputStream(before), StandardCharsets.UTF_8)) {
-                    all.addAll(FilingList.read(in));
+                try {
+                    all.addAll(FilingList.read(new StringReader(new String(before, StandardCharsets.UTF_8))));
                 } catch (IOException e) {
                     continue;
                 }

@@ -9,13 +9,9 @@ import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlaces;
 import jalon.core.output.NameTaken;
 import jalon.core.output.NameTooLong;
-import jalon.core.output.OutputFormat;
 import jalon.core.page.UnreadableFile;
 import jalon.core.read.PageFacts;
 import jalon.core.register.Register;
-import jalon.core.run.BatchContext;
-import jalon.core.run.BatchMemory;
-import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.DeliveryState;
 import jalon.core.run.DocumentFate;
@@ -100,10 +96,8 @@ final class Headless {
     }
 
     private BatchView index(List<PageFacts> pages, Map<String, Path> paths) {
-        var zones = new ZonesApart(workers, paths, stream.language());
-        LocalDate today = LocalDate.now(ZoneId.systemDefault());
-        return new BatchRun(stream, learned, registers, zones, today, BatchContext.NOTHING, BatchMemory.NONE)
-                .index(pages, List.of());
+        return new StreamFile(stream, learned)
+                .index(pages, registers, new ZonesApart(workers, paths, stream.language()));
     }
 
     private record Filed(Map<Integer, List<Report.Delivery>> deliveries, Map<Integer, DocumentFate> fates) {}
@@ -222,12 +216,7 @@ final class Headless {
                 made.add(new Report.Delivery(
                         name, name + "/" + at.path(), file.sha256(), file.bytes(), at.identifier()));
             }
-            lists.add(
-                    planned,
-                    placed.get(OutputFormat.shown(
-                                    its.stream().map(FilingPlace.Ready::format).toList()))
-                            .path(),
-                    document);
+            lists.add(planned, FilingPlace.shown(its, placed).path(), document);
             return new Put(planned, made, null);
         } catch (PlaceTrouble e) {
             if (e.why() == PlaceTrouble.Why.NOT_REACHED) {

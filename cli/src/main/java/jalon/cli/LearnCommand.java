@@ -73,14 +73,6 @@ final class LearnCommand implements Callable<Integer> {
         }
     }
 
-    private static final class Unusable extends Exception {
-        private static final long serialVersionUID = 1L;
-
-        Unusable(String message) {
-            super(message);
-        }
-    }
-
     private int learn(PageWorkers readers, int most) throws Unusable, IOException, InterruptedException {
         String json;
         StreamDefinition definition;

@@ -76,7 +76,7 @@ final class ProcessCommand implements Callable<Integer> {
         StreamFile file;
         try {
             file = StreamFile.read(stream);
-        } catch (StreamFile.Unusable e) {
+        } catch (Unusable e) {
             return unusable(e.getMessage());
         }
         PlacesFile own;
@@ -92,7 +92,7 @@ final class ProcessCommand implements Callable<Integer> {
         List<String> warnings = new ArrayList<>();
         Map<String, Register> lists;
         try {
-            lists = StreamFile.registers(registers, warnings);
+            lists = RegisterFolder.read(registers, warnings);
             Files.createDirectories(out);
         } catch (IOException e) {
             return unusable("the folder " + reason(e) + " cannot be used; name another or make room");

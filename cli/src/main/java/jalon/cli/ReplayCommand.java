@@ -4,9 +4,6 @@ import jalon.core.apart.PageWorkers;
 import jalon.core.apart.WorkerLaunch;
 import jalon.core.read.PageFacts;
 import jalon.core.register.Register;
-import jalon.core.run.BatchContext;
-import jalon.core.run.BatchMemory;
-import jalon.core.run.BatchRun;
 import jalon.core.run.BatchView;
 import jalon.core.run.Replay;
 import jalon.core.run.Replay.Confirmed;
@@ -15,8 +12,6 @@ import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -83,7 +78,7 @@ final class ReplayCommand implements Callable<Integer> {
         ExecutorService pool = Executors.newFixedThreadPool(cores);
         try (var readers = new PageWorkers(cores, WorkerLaunch.likeThis(), 1).started()) {
             return replay(readers, pool, cores);
-        } catch (StreamFile.Unusable e) {
+        } catch (Unusable e) {
             return ProcessCommand.unusable(e.getMessage());
         } catch (IOException e) {
             return ProcessCommand.unusable("the folder " + ProcessCommand.reason(e) + " cannot be used");
@@ -96,11 +91,11 @@ final class ReplayCommand implements Callable<Integer> {
     }
 
     private int replay(PageWorkers readers, ExecutorService pool, int cores)
-            throws StreamFile.Unusable, IOException, InterruptedException {
+            throws Unusable, IOException, InterruptedException {
         StreamFile changed = StreamFile.read(stream);
         StreamFile old = before == null ? null : StreamFile.read(before);
         List<String> warnings = new ArrayList<>();
-        Map<String, Register> known = StreamFile.registers(registers, warnings);
+        Map<String, Register> known = RegisterFolder.read(registers, warnings);
         List<Replayed> batches = new ArrayList<>();
         boolean all = true;
         for (Path folder : folders()) {
@@ -235,16 +230,7 @@ final class ReplayCommand implements Callable<Integer> {
                         pages.size() + " of its " + batch.numbers().size() + " pages could be read; " + why);
             }
             var zones = new ZonesApart(readers, paths, by.definition().language());
-            LocalDate today = LocalDate.now(ZoneId.systemDefault());
-            return new BatchRun(
-                            by.definition(),
-                            by.learned(),
-                            registers,
-                            zones,
-                            today,
-                            BatchContext.NOTHING,
-                            BatchMemory.NONE)
-                    .index(pages, List.of());
+            return by.index(pages, registers, zones);
         }
     }
 }

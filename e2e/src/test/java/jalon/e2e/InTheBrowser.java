@@ -8,10 +8,9 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import jalon.demo.Api;
 import jalon.server.JalonServer;
+import jalon.server.ServerProcess;
 import jalon.server.TestDatabase;
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -40,7 +39,7 @@ abstract class InTheBrowser {
     static Path folder;
 
     /** Where mails are sent to, if anybody takes them. */
-    private static final int MAIL = freePort();
+    private static int mail;
 
     private static ServletWebServerApplicationContext server;
     private static Playwright playwright;
@@ -50,7 +49,8 @@ abstract class InTheBrowser {
     final List<String> problems = new ArrayList<>();
 
     @BeforeAll
-    static void start() {
+    static void start() throws IOException {
+        mail = ServerProcess.freePort();
         PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
         server = (ServletWebServerApplicationContext) SpringApplication.run(
                 JalonServer.class,
@@ -59,7 +59,7 @@ abstract class InTheBrowser {
                 "--spring.datasource.username=root",
                 "--jalon.intake.hosts=127.0.0.1",
                 "--jalon.mail.host=127.0.0.1",
-                "--jalon.mail.port=" + MAIL,
+                "--jalon.mail.port=" + mail,
                 "--jalon.mail.from=jalon@merrow.example",
                 "--jalon.data=" + folder.resolve("data"),
                 "--jalon.setup=../demo");
@@ -91,16 +91,8 @@ abstract class InTheBrowser {
         problems.clear();
     }
 
-    private static int freePort() {
-        try (var free = new ServerSocket(0)) {
-            return free.getLocalPort();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
     static int mailPort() {
-        return MAIL;
+        return mail;
     }
 
     static String address() {

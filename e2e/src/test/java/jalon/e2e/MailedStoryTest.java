@@ -39,6 +39,7 @@ class MailedStoryTest extends InTheBrowser {
     private static final String SENDER = "post@boats.example";
     private static final String RECORDS = "records@merrow.example";
     private static final double POINTS_PER_MM = 72 / 25.4;
+    private static final int MOST_DOUBTS = 8;
 
     private final Paper.Stack letter;
 
@@ -73,7 +74,7 @@ class MailedStoryTest extends InTheBrowser {
             page.navigate(address() + "/desk/batches/" + no + "/pages");
             assertThat(page.locator(".strip .stake")).hasCount(2);
             page.keyboard().press("Enter");
-            settled(page);
+            settled(page, supervisor, no);
             filed(page);
             assertThat(files(office.folder())).hasSize(8).anyMatch(f -> f.endsWith(".docx"));
             assertThat(files(store.folder())).hasSize(4);
@@ -142,16 +143,18 @@ class MailedStoryTest extends InTheBrowser {
     }
 
     /** What is in doubt is what the paper says. */
-    private static void settled(Page page) {
-        Locator all = page.getByText("All settled.");
-        for (int i = 0; i < 8 && !all.isVisible(); i++) {
-            page.waitForTimeout(500);
-            if (!all.isVisible()) {
-                page.keyboard().press("Enter");
-            }
+    private static void settled(Page page, Api api, String no) throws Exception {
+        for (int i = 0; i < MOST_DOUBTS && doubts(api, no) > 0; i++) {
+            assertThat(page.locator(".field.current input")).isFocused();
+            page.waitForResponse(
+                    r -> r.url().contains("/decisions"), () -> page.keyboard().press("Enter"));
         }
-        assertThat(all).isVisible();
+        assertThat(page.getByText("All settled.")).isVisible();
         page.keyboard().press("Enter");
+    }
+
+    private static int doubts(Api api, String no) throws Exception {
+        return api.get("/api/batches/" + no).get("fieldDoubts").asInt();
     }
 
     private static void filed(Page page) {

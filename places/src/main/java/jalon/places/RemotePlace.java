@@ -59,8 +59,8 @@ final class RemotePlace implements OwnPlace {
             putVersions(remote, parcel, targets);
             return targets;
         }
-        int number = 0;
-        while ((number = spot.free(number, n -> mayLieAt(remote, files, targets(spot, n, files)))) > 0) {
+        Spot.Free free = n -> mayLieAt(remote, files, targets(spot, n, files));
+        for (int number = spot.free(0, free); number > 0; number = spot.free(number, free)) {
             List<String> targets = targets(spot, number, files);
             remembered.about(targets);
             if (placed(remote, parcel, targets)) {

@@ -92,7 +92,7 @@ class FilingWishesTest extends ServerCase {
 
     @Test
     void aDocumentHeldBackGoesNowhereUntilItIsReleasedAndTheOthersDoNotWait() throws Exception {
-        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 406);
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 3, 406);
         String no = bring("dues-letters", stack.files());
         settleTheRest(no, stack);
         assertThatThrownBy(() -> holdBack(no, 2, " ")).hasMessageContaining("Say why");
@@ -103,6 +103,7 @@ class FilingWishesTest extends ServerCase {
         assertThat(held.get("heldBack").toString()).contains("M. Tarrow", "its owner is asked");
         assertThat(delivery(held, 2, "archive").get("state").asString()).isEqualTo("heldBack");
         wish(no, 2, null, "sent to them by post");
+        holdBack(no, 3, "perhaps not at all");
 
         operator.post("/api/batches/" + no + "/filing", Map.of());
         JsonNode filed = await().until(
@@ -118,6 +119,18 @@ class FilingWishesTest extends ServerCase {
         assertThatThrownBy(() -> holdBack(no, 1, "too late")).hasMessageContaining("is filed");
         assertThat(operator.get("/api/batches/" + no).get("stage").asString()).isEqualTo("filing");
 
+        assertThat(filed.get("heldBack")).hasSize(2);
+        for (String destination : List.of("archive", "accounts")) {
+            operator.post(
+                    "/api/batches/" + no + "/deliveries/"
+                            + delivery(filed, 3, destination).get("id").asLong(),
+                    Map.of("fate", "leaveOut"));
+        }
+        assertThat(operator.get("/api/batches/" + no + "/filing")
+                        .get("heldBack")
+                        .findValuesAsString("document"))
+                .as("what goes nowhere any more is not held back")
+                .containsExactly("2");
         holdBack(no, 2, null);
         awaitStage(no, "done");
         JsonNode done = operator.get("/api/batches/" + no + "/filing");

@@ -12,7 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** A server in a process of its own, which can be killed. */
-final class ServerProcess {
+public final class ServerProcess {
     private final Process process;
     private final int port;
     private final Path log;
@@ -47,7 +47,7 @@ final class ServerProcess {
         return new ServerProcess(process, port, log);
     }
 
-    static int freePort() throws IOException {
+    public static int freePort() throws IOException {
         try (ServerSocket free = new ServerSocket(0)) {
             return free.getLocalPort();
         }

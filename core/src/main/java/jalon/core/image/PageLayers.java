@@ -26,8 +26,8 @@ public record PageLayers(BufferedImage paper, BufferedImage colours, BufferedIma
     /** Coarser pictures have no fine print to keep apart, and are small as they are. */
     private static final double LEAST_DPI = 140;
 
-    /** How far around a place its darkest ink tells what is ink there. */
-    private static final double AROUND_MM = 1.2;
+    /** The darkest ink within a place of this size and those around it tells what is ink there. */
+    private static final double CELL_MM = 0.4;
 
     /** Ink is at least so much darker than the paper around it, of 255; fainter things stay with the paper. */
     private static final int DARKER = 40;
@@ -62,6 +62,11 @@ public record PageLayers(BufferedImage paper, BufferedImage colours, BufferedIma
             counts = new double[width * height];
         }
 
+        /** Which of its places has a pixel of the page. */
+        int at(int x, int y, GrayPlane page) {
+            return (int) ((long) y * height / page.height()) * width + (int) ((long) x * width / page.width());
+        }
+
         /** Each place that has no value of its own gets that of those around it, the nearest first. */
         void fill() {
             int[] open = new int[width * height];
@@ -83,9 +88,6 @@ public record PageLayers(BufferedImage paper, BufferedImage colours, BufferedIma
                 count = spread(i, x < width - 1, i + 1, open, count);
                 count = spread(i, y > 0, i - width, open, count);
                 count = spread(i, y < height - 1, i + width, open, count);
-            }
-            if (count == 0) {
-                Arrays.fill(sums, 0);
             }
         }
 
@@ -174,7 +176,7 @@ public record PageLayers(BufferedImage paper, BufferedImage colours, BufferedIma
     private static boolean[] ink(GrayPlane grey, InkMap map, List<Box> pictures) {
         int w = grey.width();
         int h = grey.height();
-        int cell = (int) Math.max(1, Math.round(grey.inPixels(AROUND_MM / 3)));
+        int cell = (int) Math.max(1, Math.round(grey.inPixels(CELL_MM)));
         int columns = (w + cell - 1) / cell;
         int rows = (h + cell - 1) / cell;
         int[] darkest = new int[columns * rows];
@@ -248,7 +250,7 @@ public record PageLayers(BufferedImage paper, BufferedImage colours, BufferedIma
                 Plane to = black ? colours : paper;
                 // A thin stroke is all rim; it counts little where there is more.
                 double weight = rim ? 0.05 : 1;
-                int at = (int) ((long) y * to.height / h) * to.width + (int) ((long) x * to.width / w);
+                int at = to.at(x, y, grey);
                 to.counts[at] += weight;
                 if (single) {
                     to.sums[at] += weight * grey.at(x, y);
@@ -273,7 +275,7 @@ public record PageLayers(BufferedImage paper, BufferedImage colours, BufferedIma
         for (int y = 0; y < h; y++) {
             for (int x = 0; x < w; x++) {
                 Plane from = ink[y * w + x] ? colours : paper;
-                int at = (int) ((long) y * from.height / h) * from.width + (int) ((long) x * from.width / w);
+                int at = from.at(x, y, grey);
                 off[y / point * columns + x / point] += brightness(from, at) - grey.at(x, y);
             }
         }

@@ -151,6 +151,16 @@ public interface FilingPlace {
      */
     record Placed(String path, String identifier) {}
 
+    /** Where the one of a document's files lies that people look at. @param placed where each lies */
+    static Placed shown(List<Ready> files, List<Placed> placed) {
+        for (int i = 0; i < files.size(); i++) {
+            if (OutputFormat.of(files.get(i).format()) instanceof SearchablePdf) {
+                return placed.get(i);
+            }
+        }
+        return placed.get(0);
+    }
+
     /** What outlives a try: where the files are about to lie is written down before they lie there. */
     interface Remembered {
         /** Where they were about to lie when this was tried before, one for each file; empty when it was not. */

@@ -127,8 +127,8 @@ final class FolderPlace implements FilingPlace {
             if (before.size() == files.size() && named(copies, before, true)) {
                 return below(before);
             }
-            int number = 0;
-            while ((number = spot.free(number, n -> mayLieAt(copies, targets(folder, spot.name(n), files)))) > 0) {
+            Spot.Free free = n -> mayLieAt(copies, targets(folder, spot.name(n), files));
+            for (int number = spot.free(0, free); number > 0; number = spot.free(number, free)) {
                 List<Path> targets = targets(folder, spot.name(number), files);
                 remembered.about(below(targets));
                 if (named(copies, targets, false)) {

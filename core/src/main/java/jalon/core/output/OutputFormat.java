@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Locale;
 
 /** One form in which a document is written; one class for each kind of {@link Destination.Format}. */
@@ -47,16 +46,6 @@ public interface OutputFormat {
             case CSV -> new CsvData();
             case JSON -> new JsonData();
         };
-    }
-
-    /** Which of a document's files people look at, from 0. */
-    static int shown(List<Destination.Format> formats) {
-        for (int i = 0; i < formats.size(); i++) {
-            if (of(formats.get(i)) instanceof SearchablePdf) {
-                return i;
-            }
-        }
-        return 0;
     }
 
     /** A file's name without the ending of its format and the page; one with no such ending stays as it is. */

@@ -47,13 +47,49 @@ record PdfImage(List<PDImageXObject> images, int turn) {
         this(List.of(image), turn);
     }
 
-    /** In layers, where that keeps what is on the page and takes clearly less room; else as {@link #of} has it. */
-    static PdfImage compact(PDDocument document, PageFacts page, PageImages images, List<Repair> recipe)
+    /**
+     * @param recipe what is done to the picture first; then it is made anew, and turned as the file asked
+     * @param compact whether it comes in layers, where that keeps what is on the page and takes clearly less room
+     */
+    static PdfImage of(PDDocument document, PageFacts page, PageImages images, List<Repair> recipe, boolean compact)
             throws IOException, UnreadableFile {
-        PdfImage whole = of(document, page, images, recipe);
-        var scan = images.scan(page);
-        BufferedImage picture = recipe.isEmpty() ? scan.image() : repaired(scan, page, recipe);
-        Optional<PageLayers> layers = PageLayers.of(picture, scan.dpi());
+        Optional<Encoded> asIs = recipe.isEmpty() ? images.asIs(page) : Optional.empty();
+        if (asIs.isPresent() && (!compact || asIs.get().kind() == Encoded.Kind.G4)) {
+            return received(document, asIs.get());
+        }
+        Scan scan = images.scan(page);
+        BufferedImage picture = recipe.isEmpty()
+                ? scan.image()
+                : Repaired.of(scan.image(), scan.dpi(), recipe, page.image().skewDegrees())
+                        .image();
+        PdfImage whole = asIs.isPresent()
+                ? received(document, asIs.get())
+                : new PdfImage(anew(document, picture, !recipe.isEmpty()), 0);
+        return compact ? smaller(document, whole, picture, scan.dpi()) : whole;
+    }
+
+    private static PdfImage received(PDDocument document, Encoded encoded) throws IOException {
+        PDImageXObject image = switch (encoded.kind()) {
+            case JPEG -> JPEGFactory.createFromByteArray(document, encoded.bytes());
+            case G4 -> g4(document, encoded);
+        };
+        return new PdfImage(image, encoded.turn());
+    }
+
+    private static PDImageXObject anew(PDDocument document, BufferedImage picture, boolean repaired)
+            throws IOException {
+        if (picture.getColorModel().getPixelSize() == 1
+                && (repaired || picture.getType() == BufferedImage.TYPE_BYTE_BINARY)) {
+            return CCITTFactory.createFromByteArray(document, g4Tiff(picture));
+        }
+        return repaired
+                ? JPEGFactory.createFromImage(document, picture, REPAIRED_QUALITY)
+                : LosslessFactory.createFromImage(document, picture);
+    }
+
+    private static PdfImage smaller(PDDocument document, PdfImage whole, BufferedImage picture, double dpi)
+            throws IOException {
+        Optional<PageLayers> layers = PageLayers.of(picture, dpi);
         if (layers.isEmpty()) {
             return whole;
         }
@@ -72,37 +108,6 @@ record PdfImage(List<PDImageXObject> images, int turn) {
 
     private static long bytes(PDImageXObject image) {
         return image.getCOSObject().getLength();
-    }
-
-    private static BufferedImage repaired(Scan scan, PageFacts page, List<Repair> recipe) {
-        return Repaired.of(scan.image(), scan.dpi(), recipe, page.image().skewDegrees())
-                .image();
-    }
-
-    /** @param recipe what is done to the picture first; then it is made anew, and turned as the file asked */
-    static PdfImage of(PDDocument document, PageFacts page, PageImages images, List<Repair> recipe)
-            throws IOException, UnreadableFile {
-        if (!recipe.isEmpty()) {
-            BufferedImage repaired = repaired(images.scan(page), page, recipe);
-            return repaired.getColorModel().getPixelSize() == 1
-                    ? new PdfImage(CCITTFactory.createFromByteArray(document, g4Tiff(repaired)), 0)
-                    : new PdfImage(JPEGFactory.createFromImage(document, repaired, REPAIRED_QUALITY), 0);
-        }
-        Optional<Encoded> asIs = images.asIs(page);
-        if (asIs.isPresent()) {
-            Encoded encoded = asIs.get();
-            PDImageXObject image = switch (encoded.kind()) {
-                case JPEG -> JPEGFactory.createFromByteArray(document, encoded.bytes());
-                case G4 -> g4(document, encoded);
-            };
-            return new PdfImage(image, encoded.turn());
-        }
-        BufferedImage picture = images.scan(page).image();
-        if (picture.getType() == BufferedImage.TYPE_BYTE_BINARY
-                && picture.getColorModel().getPixelSize() == 1) {
-            return new PdfImage(CCITTFactory.createFromByteArray(document, g4Tiff(picture)), 0);
-        }
-        return new PdfImage(LosslessFactory.createFromImage(document, picture), 0);
     }
 
     private static PDImageXObject g4(PDDocument document, Encoded encoded) throws IOException {

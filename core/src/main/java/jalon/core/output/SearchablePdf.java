@@ -84,8 +84,7 @@ public record SearchablePdf(boolean withData, boolean compact) implements Output
         double height = facts.image().heightMm() * POINTS_PER_MM;
         PDPage page = new PDPage(new PDRectangle((float) width, (float) height));
         PDResources resources = new PDResources();
-        PdfImage picture =
-                compact ? PdfImage.compact(pdf, received, images, recipe) : PdfImage.of(pdf, received, images, recipe);
+        PdfImage picture = PdfImage.of(pdf, received, images, recipe, compact);
         List<COSName> names = picture.images().stream().map(resources::add).toList();
         resources.getCOSObject().setItem(COSName.FONT, fonts);
         page.setResources(resources);

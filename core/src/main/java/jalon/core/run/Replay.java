@@ -5,12 +5,12 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import jalon.core.index.FieldValue;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /**
@@ -44,7 +44,10 @@ public record Replay(List<Difference> differences, Map<What, Tally> before, Map<
         SURE_AND_RIGHT
     }
 
-    /** @param text what it said, or null where it said nothing */
+    /**
+     * @param text what it said, or null where it said nothing; of a cut {@code begins}, {@code continues}, or {@code outside} of all
+     *     documents
+     */
     public record Said(String text, Did did) {}
 
     /**
@@ -86,8 +89,8 @@ public record Replay(List<Difference> differences, Map<What, Tally> before, Map<
 
     /** Of all batches that were replayed. */
     public static Replay of(Collection<Replay> batches) {
-        Map<What, Tally> before = new TreeMap<>();
-        Map<What, Tally> after = new TreeMap<>();
+        Map<What, Tally> before = new EnumMap<>(What.class);
+        Map<What, Tally> after = new EnumMap<>(What.class);
         List<Difference> differences = new ArrayList<>();
         for (Replay batch : batches) {
             batch.before.forEach((what, tally) -> before.merge(what, tally, Tally::and));
@@ -197,7 +200,7 @@ public record Replay(List<Difference> differences, Map<What, Tally> before, Map<
         @Override
         public Said cut(int page, boolean begins) {
             BatchView.DocumentView document = beginning.get(page);
-            String said = document != null ? "begins" : content.contains(page) ? "continues" : "no page of a document";
+            String said = document != null ? "begins" : content.contains(page) ? "continues" : "outside";
             boolean doubt = document != null ? document.stake().doubtful() : doubted.contains(page);
             boolean right = document != null ? begins : !begins && content.contains(page);
             return said(said, doubt, right);
@@ -242,7 +245,7 @@ public record Replay(List<Difference> differences, Map<What, Tally> before, Map<
     private static final class Comparison {
         private final List<Answers> answers;
         private final List<Difference> differences = new ArrayList<>();
-        private final List<Map<What, Tally>> tallies = List.of(new TreeMap<>(), new TreeMap<>());
+        private final List<Map<What, Tally>> tallies = List.of(new EnumMap<>(What.class), new EnumMap<>(What.class));
 
         Comparison(Answers before, Answers after) {
             answers = List.of(before, after);

@@ -3,7 +3,6 @@ package jalon.server.filing;
 import jalon.core.output.FiledDocument;
 import jalon.core.output.FilingPlace;
 import jalon.core.output.Fixity;
-import jalon.core.output.OutputFormat;
 import jalon.core.stream.Destination;
 import jalon.server.NotPossible;
 import jalon.server.Pauses;
@@ -72,9 +71,7 @@ class DeliveryEnds {
             boolean keeps) {
         /** Where the file lies that people look at. */
         String path() {
-            return placed.get(OutputFormat.shown(
-                            files.stream().map(FilingPlace.Ready::format).toList()))
-                    .path();
+            return FilingPlace.shown(files, placed).path();
         }
     }
 

@@ -161,9 +161,10 @@ interface DeliveryRows {
             + " and d.destination = n.destination and f.checked is not null")
     void replaced(long id, Destination.Format format, String path);
 
-    @Update("update delivery_file set checked = #{found}, checked_at = #{now} where delivery_id = #{id} and format ="
-            + " #{format} and part = #{part}")
-    void checked(long id, Destination.Format format, int part, Fixity found, Instant now);
+    @Update(
+            "update delivery_file set checked = #{found}, checked_at = #{now} where delivery_id = #{file.deliveryId} and format ="
+                    + " #{file.format} and part = #{file.part}")
+    void checked(Filed file, Fixity found, Instant now);
 
     /** A file that lies where it was filed, and what was found when it was looked at last. */
     record Filed(

@@ -136,7 +136,7 @@ public class FiledCheck implements RecurringWork {
     }
 
     private void found(Batch batch, DeliveryRows.Filed file, Fixity found) {
-        rows.checked(file.deliveryId(), file.format(), file.part(), found, times.now());
+        rows.checked(file, found, times.now());
         if (found != file.checked() && (found.isTrouble() || file.checked().isTrouble())) {
             Act act = found.isTrouble() ? Act.FILED_FILE_TROUBLE : Act.FILED_FILE_MENDED;
             log.add(ActivityLog.JALON, batch.id(), act.with(file.destination(), file.path()));

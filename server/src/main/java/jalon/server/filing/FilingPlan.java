@@ -125,7 +125,7 @@ public class FilingPlan {
         Batch batch = batches.get(no);
         StreamDefinition stream = batches.stream(batch);
         BatchView view = batches.view(batch, !batch.filed());
-        List<HeldDocument> held = held(batch, view);
+        List<HeldDocument> held = new ArrayList<>(held(batch, view));
         List<DeskDelivery> deliveries = new ArrayList<>();
         if (!batch.filed()) {
             List<WishRows.Row> wished = wishes.ofBatch(batch.id());
@@ -135,6 +135,9 @@ public class FilingPlan {
             rows.ofBatch(batch.id())
                     .forEach(r -> deliveries.add(shown(r, files.getOrDefault(r.id(), List.of()), stream)));
         }
+        // One that was left out meanwhile goes nowhere, whether it is released or not.
+        held.removeIf(h -> deliveries.stream()
+                .noneMatch(d -> d.document() == h.document() && d.state() == DeliveryState.HELD_BACK));
         Ledger ledger = ledger(batch, view);
         List<FilingLists.DeskList> lists =
                 batch.filed() ? this.lists.of(batch, stream) : this.lists.planned(stream, deliveries);

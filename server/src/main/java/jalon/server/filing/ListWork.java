@@ -99,7 +99,7 @@ class ListWork implements RecurringWork {
 
     /** @return SHA-256 of what lies there now, in hex */
     private String lies(FilingPlace place, ListRows.Row list, List<FilingList.Line> lines) throws IOException {
-        Path file = Files.createTempFile(written.folder(), "list-", ".csv");
+        Path file = written.folder().resolve(WrittenFiles.listName(list.id()));
         try {
             try (var out = new BufferedOutputStream(Files.newOutputStream(file))) {
                 FilingList.write(lines, out);

@@ -26,11 +26,16 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class WrittenFiles implements RecurringWork {
-    /** As {@link #name} makes them. */
-    private static final Pattern NAME = Pattern.compile("(\\d+)\\..*");
+    /** As {@link #name} makes them, and a page of its own has a number behind. */
+    private static final Pattern NAME = Pattern.compile("(\\d+)[. ].*");
+
+    private static final String LIST = "list-";
 
     /** Long enough for a database that is put back from yesterday. */
     private static final Duration KEPT_WITHOUT_DELIVERY = Duration.ofDays(7);
+
+    /** No list is being written for so long. */
+    private static final Duration LIST_KEPT = Duration.ofHours(1);
 
     private final DeliveryRows rows;
     private final Times times;
@@ -50,6 +55,11 @@ class WrittenFiles implements RecurringWork {
 
     static String name(long delivery) {
         return Long.toString(delivery);
+    }
+
+    /** What a growing list is called while it is written. */
+    static String listName(long list) {
+        return LIST + list + ".csv";
     }
 
     /** What was written at an earlier try; empty when nothing was, or when it is not whole any more. */
@@ -105,7 +115,10 @@ class WrittenFiles implements RecurringWork {
         try (DirectoryStream<Path> all = Files.newDirectoryStream(folder)) {
             for (Path file : all) {
                 Matcher name = NAME.matcher(file.getFileName().toString());
-                if (name.matches() && !needed(file, Long.parseLong(name.group(1)))) {
+                boolean left = name.matches()
+                        ? !needed(file, Long.parseLong(name.group(1)))
+                        : file.getFileName().toString().startsWith(LIST) && isOlder(file, LIST_KEPT);
+                if (left) {
                     Files.deleteIfExists(file);
                 }
             }
@@ -117,6 +130,10 @@ class WrittenFiles implements RecurringWork {
         if (its.isPresent()) {
             return !its.get().state().ended();
         }
-        return Files.getLastModifiedTime(file).toInstant().isAfter(times.now().minus(KEPT_WITHOUT_DELIVERY));
+        return !isOlder(file, KEPT_WITHOUT_DELIVERY);
+    }
+
+    private boolean isOlder(Path file, Duration age) throws IOException {
+        return !Files.getLastModifiedTime(file).toInstant().isAfter(times.now().minus(age));
     }
 }

@@ -11,7 +11,10 @@ import jalon.server.JalonSettings;
 import jalon.server.ServerCase;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -58,6 +61,25 @@ class WrittenOnceTest extends ServerCase {
                 .hasContent("as the older version wrote it");
         assertThat(operator.get("/api/batches/" + no + "/report").toString()).contains(ready.sha256());
         await().atMost(soon).until(() -> Files.notExists(file));
+    }
+
+    /** What a server left that stopped in between: a page of its own was not known by its name, nor a list. */
+    @Test
+    void nothingIsLeftOfPagesAndListsThatNoDeliveryNeeds() throws Exception {
+        Path folder = written.folder();
+        Instant longAgo = Instant.now().minus(Duration.ofDays(30));
+        List<Path> left = List.of(
+                folder.resolve("999999999.pdf"),
+                folder.resolve("999999999 p001.png"),
+                folder.resolve(WrittenFiles.listName(999)));
+        for (Path file : left) {
+            Files.setLastModifiedTime(Files.writeString(file, "left"), FileTime.from(longAgo));
+        }
+        Path now = Files.writeString(folder.resolve(WrittenFiles.listName(998)), "being written");
+        written.run();
+        assertThat(left).allSatisfy(file -> assertThat(file).doesNotExist());
+        assertThat(now).exists();
+        Files.delete(now);
     }
 
     private JsonNode blocked(String no) throws Exception {
