@@ -154,7 +154,7 @@ class MailedStoryTest extends InTheBrowser {
     }
 
     private static int doubts(Api api, String no) throws Exception {
-        return api.get("/api/batches/" + no).get("fieldDoubts").asInt();
+        return api.get("/api/batches/" + no + "?fields=true").get("fieldDoubts").asInt();
     }
 
     private static void filed(Page page) {
