@@ -9,28 +9,37 @@ import threading
 import time
 
 
+def read(path):
+    """What it says; nothing where the process or thread ended meanwhile, or waits for its parent to hear of its end."""
+    try:
+        with open(path) as file:
+            return file.read()
+    except OSError:
+        return ""
+
+
+def tasks(pid):
+    try:
+        return os.listdir(f"/proc/{pid}/task")
+    except OSError:
+        return []
+
+
 def family(pid):
     yield pid
-    for task in os.listdir(f"/proc/{pid}/task"):
-        with open(f"/proc/{pid}/task/{task}/children") as children:
-            for child in children.read().split():
-                yield from family(child)
+    for task in tasks(pid):
+        for child in read(f"/proc/{pid}/task/{task}/children").split():
+            yield from family(child)
 
 
 def held(pid):
-    total = 0
-    for process in family(pid):
-        with open(f"/proc/{process}/smaps_rollup") as lines:
-            total += next(int(line.split()[1]) for line in lines if line.startswith("Pss:"))
-    return total
+    lines = (line for process in family(pid) for line in read(f"/proc/{process}/smaps_rollup").splitlines())
+    return sum(int(line.split()[1]) for line in lines if line.startswith("Pss:"))
 
 
 def watch(pid, over, peak):
     while not over.wait(0.5):
-        try:
-            peak.append(held(pid))
-        except (OSError, StopIteration):
-            pass  # One of them ended while it was looked at.
+        peak.append(held(pid))
 
 
 start = time.monotonic()

@@ -1,5 +1,6 @@
 package jalon.places;
 
+import jalon.core.output.NameTooLong;
 import jalon.core.stream.Field;
 import jalon.places.PlaceTrouble.Why;
 import java.io.IOException;
@@ -90,7 +91,7 @@ final class CmisFiles implements RemoteFiles {
     }
 
     /** What the repository answers, as whoever looks after it understands it. */
-    private static <T> T told(PlaceSettings.Repository to, String what, Supplier<T> asked) throws PlaceTrouble {
+    private static <T> T told(PlaceSettings.Repository to, String what, Supplier<T> asked) throws IOException {
         try {
             return asked.get();
         } catch (CmisUnauthorizedException e) {
@@ -102,6 +103,9 @@ final class CmisFiles implements RemoteFiles {
         } catch (CmisConnectionException e) {
             throw new PlaceTrouble(Why.NOT_REACHED, to.url(), e);
         } catch (CmisBaseException e) {
+            if (RemoteFiles.hasLongName(what)) {
+                throw new NameTooLong(what);
+            }
             throw new PlaceTrouble(Why.REFUSED, what + ": " + e.getMessage(), e);
         }
     }
@@ -111,7 +115,7 @@ final class CmisFiles implements RemoteFiles {
     }
 
     /** @return null where there is none */
-    private CmisObject object(String path) throws PlaceTrouble {
+    private CmisObject object(String path) throws IOException {
         return told(to, path, () -> {
             try {
                 return session.getObjectByPath(at(path));
@@ -145,9 +149,19 @@ final class CmisFiles implements RemoteFiles {
                     }
                     return true;
                 } catch (CmisNameConstraintViolationException | CmisContentAlreadyExistsException e) {
-                    return false;
+                    return notMade(path, e);
                 }
             });
+        }
+    }
+
+    /** Repositories say alike that a name is taken and that it is none that they take. */
+    private Boolean notMade(String path, CmisBaseException why) {
+        try {
+            session.getObjectByPath(at(path));
+            return false;
+        } catch (CmisObjectNotFoundException e) {
+            throw why;
         }
     }
 
@@ -186,7 +200,7 @@ final class CmisFiles implements RemoteFiles {
         return type == null ? "application/octet-stream" : type;
     }
 
-    private TypeDefinition type(Map<String, String> properties) throws PlaceTrouble {
+    private TypeDefinition type(Map<String, String> properties) throws IOException {
         String id = properties.getOrDefault(PropertyIds.OBJECT_TYPE_ID, "cmis:document");
         TypeDefinition type = told(to, id, () -> {
             try {
@@ -290,7 +304,7 @@ final class CmisFiles implements RemoteFiles {
     }
 
     /** Two servers may make the same folder at once. */
-    private CmisObject made(Folder above, String name, String path) throws PlaceTrouble {
+    private CmisObject made(Folder above, String name, String path) throws IOException {
         Map<String, Object> said = Map.of(PropertyIds.OBJECT_TYPE_ID, "cmis:folder", PropertyIds.NAME, name);
         Folder made = told(to, path, () -> {
             try {

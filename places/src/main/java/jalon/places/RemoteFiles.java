@@ -4,13 +4,17 @@ import jalon.core.page.Sha256;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Map;
 
 /** Files of a place on another machine; one class for each protocol. Paths are below the place, parted by slashes. */
 public interface RemoteFiles extends Closeable {
     /** Enough of a hash to tell one try from another. */
     int LENGTH_OF_PARTS = 24;
+
+    int LONGEST_NAME = 255;
 
     /**
      * Where a file is written before it is given its name: beside it, under a name of no meaning that each try of the same
@@ -19,6 +23,15 @@ public interface RemoteFiles extends Closeable {
     static String part(String path, Path file) throws IOException {
         String own = Sha256.of(path + "/" + Sha256.of(file)).substring(0, LENGTH_OF_PARTS);
         return path.substring(0, path.lastIndexOf('/') + 1) + ".jalon-" + own + ".part";
+    }
+
+    /**
+     * Whether a folder or name on the way is longer than file systems take it, in bytes ({@code NAME_MAX}). Servers that have no answer of
+     * their own for it only say that something failed.
+     */
+    static boolean hasLongName(String path) {
+        return Arrays.stream(path.split("/"))
+                .anyMatch(name -> name.getBytes(StandardCharsets.UTF_8).length > LONGEST_NAME);
     }
 
     /**

@@ -1,6 +1,7 @@
 package jalon.places;
 
 import jakarta.mail.internet.MimeUtility;
+import jalon.core.output.NameTooLong;
 import jalon.core.page.Sha256;
 import jalon.places.PlaceTrouble.Why;
 import java.io.IOException;
@@ -36,6 +37,9 @@ import software.amazon.awssdk.services.s3.model.S3Exception;
 final class S3Files implements RemoteFiles {
     private static final Duration PATIENCE = Duration.ofSeconds(30);
     private static final Duration LONG_PATIENCE = Duration.ofMinutes(5);
+    /** Bytes in UTF-8, as the protocol has it. */
+    private static final int LONGEST_KEY = 1024;
+
     private static final int FORBIDDEN = 403;
     private static final int NOT_FOUND = 404;
     private static final int CONFLICT = 409;
@@ -67,7 +71,7 @@ final class S3Files implements RemoteFiles {
         var files = new S3Files(to);
         try {
             files.told(to.bucket(), files::look);
-        } catch (PlaceTrouble e) {
+        } catch (IOException e) {
             files.close();
             throw e;
         }
@@ -100,7 +104,10 @@ final class S3Files implements RemoteFiles {
     }
 
     /** What the store answers, as whoever looks after it understands it. */
-    private <T> T told(String what, Supplier<T> asked) throws PlaceTrouble {
+    private <T> T told(String what, Supplier<T> asked) throws IOException {
+        if (key(what).getBytes(StandardCharsets.UTF_8).length > LONGEST_KEY) {
+            throw new NameTooLong(what);
+        }
         try {
             return asked.get();
         } catch (S3Exception e) {
@@ -136,7 +143,7 @@ final class S3Files implements RemoteFiles {
     }
 
     /** @return null where there is no such object */
-    private HeadObjectResponse head(String path) throws PlaceTrouble {
+    private HeadObjectResponse head(String path) throws IOException {
         return told(path, () -> {
             try {
                 return s3.headObject(h -> h.bucket(to.bucket()).key(key(path)));

@@ -1,5 +1,6 @@
 package jalon.places;
 
+import jalon.core.output.NameTooLong;
 import jalon.places.PlaceTrouble.Why;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -144,6 +145,9 @@ final class SftpFiles implements RemoteFiles {
         try {
             return work.done();
         } catch (SftpException e) {
+            if (RemoteFiles.hasLongName(path)) {
+                throw new NameTooLong(path);
+            }
             throw new PlaceTrouble(
                     e.getStatus() == SftpConstants.SSH_FX_PERMISSION_DENIED ? Why.NOT_ALLOWED : Why.REFUSED,
                     path + ": " + e.getMessage(),
@@ -175,7 +179,11 @@ final class SftpFiles implements RemoteFiles {
     public boolean exists(String path) throws IOException {
         return told(path, () -> {
             try {
-                sftp.lstat(at(path));
+                // There is a server that says of a name that it cannot look for only that it does not know what it is.
+                boolean known = sftp.lstat(at(path)).getFlags().contains(SftpClient.Attribute.Size);
+                if (!known && RemoteFiles.hasLongName(path)) {
+                    throw new NameTooLong(path);
+                }
                 return true;
             } catch (SftpException e) {
                 return missing(e);

@@ -10,6 +10,7 @@ import jalon.core.output.FilingPlace;
 import jalon.core.output.FilingPlace.Ready;
 import jalon.core.output.FilingPlace.Spot;
 import jalon.core.output.NameTaken;
+import jalon.core.output.NameTooLong;
 import jalon.core.stream.Destination;
 import java.io.IOException;
 import java.io.InputStream;
@@ -180,6 +181,15 @@ abstract class RemotePlaceCase {
         assertThat(put(place, spot, both, FilingPlace.Remembered.nothing()))
                 .containsExactly("Berth (2).pdf", "Berth (2).json");
         assertThat(filed()).containsExactly("Berth (2).json", "Berth (2).pdf", "Berth.json");
+    }
+
+    /** Trying again does not help, and people are told so. */
+    void isTooLong(String folder, String name) throws IOException {
+        Ready file = written("first");
+        var spot = new Spot(folder, name, List.of(Destination.Format.PDF), Destination.Taken.NUMBER);
+        assertThatThrownBy(() -> put(settings().place(), spot, List.of(file), FilingPlace.Remembered.nothing()))
+                .isInstanceOf(NameTooLong.class);
+        assertThat(filed()).isEmpty();
     }
 
     @Test

@@ -56,6 +56,11 @@ class S3PlaceTest extends RemotePlaceCase {
     }
 
     @Test
+    void aKeyLongerThanTheProtocolHasItIsTold() throws Exception {
+        isTooLong("Berths/".repeat(150), "Berth 1");
+    }
+
+    @Test
     void whatKeepsItFromFilingIsSaid() throws Exception {
         assertThat(trouble(settings(ObjectStoreStandIn.BUCKET, "nobody")).why()).isEqualTo(Why.NOT_LET_IN);
         assertThat(trouble(settings("unknown", ObjectStoreStandIn.ACCESS_KEY)).why())

@@ -73,6 +73,12 @@ class SftpPlaceTest extends RemotePlaceCase {
     }
 
     @Test
+    void aNameLongerThanTheServersFileSystemTakesIsTold() throws Exception {
+        isTooLong("Berths", "ä".repeat(130));
+        isTooLong("B".repeat(256), "Berth 1");
+    }
+
+    @Test
     void whatKeepsItFromFilingIsSaid() throws Exception {
         PlaceSettings.Sftp s = settings();
         s.place().tryIt();

@@ -35,8 +35,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The server is killed at random instants while it files in a file server, a repository, an object store and a program, and the places
- * go away and come back meanwhile. Afterwards each document is at each place once, whole, and what goes on does so in its order. Then all
+ * The server is killed at random instants while it files in a file server, a repository, an object store and a program, and so are
+ * they. Afterwards each document is at each place once, whole, and what goes on does so in its order. Then all
  * of it is erased, with the server and the places killed as often again, and nothing of it is left. {@code -Djalon.kills=50} for the long
  * run.
  */
@@ -65,6 +65,9 @@ class KilledWhileFilingTest {
               {"destination": "sheets", "to": "place", "place": "papers", "folder": "Sheets", "file": "sheet",
                "taken": "version", "properties": {"cmis:objectTypeId": "merrow:paper"}}]}""";
 
+    /** What failed often waits long for its next try. */
+    private static final Duration PATIENCE = Duration.ofMinutes(3).plusSeconds(20L * KILLS);
+
     @TempDir
     Path folder;
 
@@ -74,6 +77,8 @@ class KilledWhileFilingTest {
     private int storePort;
     private FileServerStandIn office;
     private ObjectStoreStandIn store;
+    private RepositoryStandIn papers;
+    private ProgramStandIn ledger;
 
     @Test
     void eachDocumentIsAtEachPlaceOnceAndWholeAndGoneWhenItIsErased() throws Exception {
@@ -82,8 +87,9 @@ class KilledWhileFilingTest {
         storePort = ServerProcess.freePort();
         office = FileServerStandIn.start(officePort, folder.resolve("office"), "secret");
         store = ObjectStoreStandIn.start(storePort, folder.resolve("store"), "secret");
-        try (var papers = RepositoryStandIn.start(0, "secret");
-                var ledger = ProgramStandIn.start(0, "secret")) {
+        papers = RepositoryStandIn.start(0, "secret");
+        ledger = ProgramStandIn.start(0, "secret");
+        try {
             ServerProcess server = ServerProcess.start(folder, database, port);
             Api supervisor = server.signedIn("t.vane", "merrow-supervisor");
             Map.of(
@@ -108,7 +114,7 @@ class KilledWhileFilingTest {
                             .asBoolean());
             server = killed(KILLS, server, port, 2500);
             Api last = server.signedIn("t.vane", "merrow-supervisor");
-            await().atMost(Duration.ofMinutes(3))
+            await().atMost(PATIENCE)
                     .pollInterval(Duration.ofSeconds(1))
                     .until(() -> last.get("/api/batches/" + no)
                             .get("stage")
@@ -133,9 +139,9 @@ class KilledWhileFilingTest {
                 }
             }
             assertThat(files(store.folder())).hasSize(2 * DOCUMENTS);
-            assertThat(inPapers(papers, "Slips", "children")).hasSize(DOCUMENTS);
-            assertThat(inPapers(papers, "Sheets", "children")).hasSize(1);
-            assertThat(inPapers(papers, "Sheets/sheet.pdf", "versions")).hasSize(DOCUMENTS);
+            assertThat(inPapers("Slips", "children")).hasSize(DOCUMENTS);
+            assertThat(inPapers("Sheets", "children")).hasSize(1);
+            assertThat(inPapers("Sheets/sheet.pdf", "versions")).hasSize(DOCUMENTS);
             assertThat(ledger.arrived()).hasSize(DOCUMENTS);
             last.post("/api/batches/" + no + "/filing/check", Map.of());
             String begun = "\"ledger\"";
@@ -155,13 +161,11 @@ class KilledWhileFilingTest {
             askedToErase(last, no);
             server = killed((KILLS + 1) / 2, server, port, 1500);
             Api then = server.signedIn("t.vane", "merrow-supervisor");
-            await().atMost(Duration.ofMinutes(3))
-                    .pollInterval(Duration.ofSeconds(1))
-                    .until(() -> isErased(then, no));
+            await().atMost(PATIENCE).pollInterval(Duration.ofSeconds(1)).until(() -> isErased(then, no));
             assertThat(files(office.folder())).as("with its list").isEmpty();
             assertThat(files(store.folder())).isEmpty();
-            assertThat(inPapers(papers, "Slips", "children")).isEmpty();
-            assertThat(inPapers(papers, "Sheets", "children")).isEmpty();
+            assertThat(inPapers("Slips", "children")).isEmpty();
+            assertThat(inPapers("Sheets", "children")).isEmpty();
             server.kill();
             System.out.println(KILLS + " kills, " + DOCUMENTS
                     + " documents once and whole at each of four places; the program was asked " + ledger.asked()
@@ -169,23 +173,34 @@ class KilledWhileFilingTest {
         } finally {
             office.close();
             store.close();
+            papers.close();
+            ledger.close();
         }
     }
 
-    /** The server and two of the places, again and again, at random. @return the server that is left */
+    /** The server and the places, again and again, at random. @return the server that is left */
     private ServerProcess killed(int kills, ServerProcess first, int port, int longest) throws Exception {
         ServerProcess server = first;
         for (int i = 0; i < kills; i++) {
-            new CountDownLatch(1).await(200 + random.nextInt(longest), TimeUnit.MILLISECONDS);
-            server.kill();
+            passes(200 + random.nextInt(longest));
+            papers.fallOver();
+            passes(random.nextInt(longest) / 2);
+            ledger.fallOver();
+            passes(random.nextInt(longest) / 2);
             office.close();
             store.close();
+            passes(random.nextInt(longest) / 2);
+            server.kill();
             server = ServerProcess.start(folder, database, port);
             server.signedIn("t.vane", "merrow-supervisor");
             office = FileServerStandIn.start(officePort, folder.resolve("office"), "secret");
             store = ObjectStoreStandIn.start(storePort, folder.resolve("store"), "secret");
         }
         return server;
+    }
+
+    private static void passes(int ms) throws InterruptedException {
+        new CountDownLatch(1).await(ms, TimeUnit.MILLISECONDS);
     }
 
     /** Their time is over, and all of them go together: their pages lie in one file. */
@@ -246,7 +261,7 @@ class KilledWhileFilingTest {
     }
 
     /** Asked as any client may. */
-    private static List<String> inPapers(RepositoryStandIn papers, String path, String what) throws Exception {
+    private List<String> inPapers(String path, String what) throws Exception {
         String pair = Base64.getEncoder()
                 .encodeToString((RepositoryStandIn.USER + ":secret").getBytes(StandardCharsets.UTF_8));
         var request = HttpRequest.newBuilder(URI.create(papers.url() + "/merrow/root/" + path + "?cmisselector=" + what

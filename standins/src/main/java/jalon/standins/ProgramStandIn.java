@@ -31,7 +31,7 @@ public final class ProgramStandIn implements AutoCloseable {
     private static final int BAD_REQUEST = 400;
     private static final int UNAUTHORIZED = 401;
 
-    private final HttpServer server;
+    private HttpServer server;
     private final String key;
     private final Map<String, Arrived> arrived = new LinkedHashMap<>();
     private int asked;
@@ -40,19 +40,29 @@ public final class ProgramStandIn implements AutoCloseable {
     /** @param files by name */
     public record Arrived(String data, Map<String, byte[]> files) {}
 
-    private ProgramStandIn(HttpServer server, String key) {
-        this.server = server;
+    private ProgramStandIn(String key) {
         this.key = key;
     }
 
     /** @param port 0 for a free one, @param key that signs */
     public static ProgramStandIn start(int port, String key) throws IOException {
-        HttpServer server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
-        var program = new ProgramStandIn(server, key);
-        server.createContext("/", program::handle);
+        var program = new ProgramStandIn(key);
+        program.open(port);
+        return program;
+    }
+
+    private void open(int port) throws IOException {
+        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
+        server.createContext("/", this::handle);
         server.setExecutor(Executors.newSingleThreadExecutor());
         server.start();
-        return program;
+    }
+
+    /** As if killed and started again: what it was being asked is done or not, and nobody hears the answer; what it took it keeps. */
+    public void fallOver() throws IOException {
+        int port = server.getAddress().getPort();
+        server.stop(0);
+        open(port);
     }
 
     public String url() {

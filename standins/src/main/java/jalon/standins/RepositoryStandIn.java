@@ -109,6 +109,18 @@ public final class RepositoryStandIn implements AutoCloseable {
         password = other;
     }
 
+    /** As if killed and started again: what it was being asked is done or not, and nobody hears the answer; what it has it keeps. */
+    public void fallOver() throws IOException {
+        int port = door.getLocalPort();
+        try {
+            door.stop();
+            door.setPort(port);
+            door.start();
+        } catch (Exception e) {
+            throw new IOException("the document repository did not start again", e);
+        }
+    }
+
     /** As Jalon is told of it. */
     public String settings() {
         return """
