@@ -87,8 +87,8 @@ class KilledWhileFilingTest {
         storePort = ServerProcess.freePort();
         office = FileServerStandIn.start(officePort, folder.resolve("office"), "secret");
         store = ObjectStoreStandIn.start(storePort, folder.resolve("store"), "secret");
-        papers = RepositoryStandIn.start(0, "secret");
-        ledger = ProgramStandIn.start(0, "secret");
+        papers = RepositoryStandIn.start(ServerProcess.freePort(), "secret");
+        ledger = ProgramStandIn.start(ServerProcess.freePort(), "secret");
         try {
             ServerProcess server = ServerProcess.start(folder, database, port);
             Api supervisor = server.signedIn("t.vane", "merrow-supervisor");

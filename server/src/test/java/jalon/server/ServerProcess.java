@@ -4,12 +4,14 @@ import static org.awaitility.Awaitility.await;
 
 import jalon.demo.Api;
 import java.io.IOException;
+import java.net.BindException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.ThreadLocalRandom;
 
 /** A server in a process of its own, which can be killed. */
 public final class ServerProcess {
@@ -47,9 +49,14 @@ public final class ServerProcess {
         return new ServerProcess(process, port, log);
     }
 
+    /** Below those that connections get for themselves, so that it is free when what listens there starts again. */
     public static int freePort() throws IOException {
-        try (ServerSocket free = new ServerSocket(0)) {
-            return free.getLocalPort();
+        while (true) {
+            try (ServerSocket free = new ServerSocket(ThreadLocalRandom.current().nextInt(20_000, 32_000))) {
+                return free.getLocalPort();
+            } catch (BindException e) {
+                // Another one, then.
+            }
         }
     }
 

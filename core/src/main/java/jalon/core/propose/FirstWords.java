@@ -1,0 +1,143 @@
+package jalon.core.propose;
+
+import jalon.core.read.Line;
+import jalon.core.read.PageFacts;
+import jalon.core.read.PageRows;
+import jalon.core.read.Phrase;
+import jalon.core.stream.StakeRule;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Words in the upper part of some pages and not of the others: the heading of a form, the head of a firm's letters. */
+final class FirstWords implements CutIdea {
+    private static final double TRUST = 0.45;
+
+    /** Of words in the largest print of their pages, as titles are. */
+    private static final double TRUST_OF_A_TITLE = 0.85;
+
+    private static final double UPPER = 0.45;
+    private static final int MOST_WORDS = 6;
+
+    /** Nearly as large as the largest. */
+    private static final double LARGE = 0.9;
+
+    private static final int LEAST_LETTERS = 4;
+
+    /** So many phrases are looked for on all pages. */
+    private static final int LOOKED_FOR = 60;
+
+    private static final int MOST_RULES = 6;
+
+    /** One more phrase has to make the cut better by this. */
+    private static final double BETTER = 0.02;
+
+    /** @param pages that it stands on, @param title whether it is the largest print at the head of most of them */
+    private record Heading(String text, Set<Integer> pages, double height, boolean title, List<Proposal.Seen> seen) {}
+
+    /** A cell at the head of a page, and whether none there is larger. */
+    private record Head(Line cell, boolean largest) {}
+
+    @Override
+    public Optional<Idea> of(Samples samples) {
+        List<Heading> headings = headings(samples);
+        List<Heading> taken = new ArrayList<>();
+        Set<Integer> firsts = new HashSet<>();
+        double best = Double.NEGATIVE_INFINITY;
+        while (taken.size() < MOST_RULES) {
+            Heading next = headings.stream()
+                    .filter(h -> !taken.contains(h))
+                    .max(Comparator.comparingDouble((Heading h) -> agreement(samples, firsts, h))
+                            .thenComparingDouble(Heading::height))
+                    .orElse(null);
+            if (next == null || agreement(samples, firsts, next) < best + BETTER) {
+                break;
+            }
+            best = agreement(samples, firsts, next);
+            taken.add(next);
+            firsts.addAll(next.pages());
+        }
+        return taken.isEmpty() ? Optional.empty() : Optional.of(idea(samples, taken, firsts));
+    }
+
+    private static double agreement(Samples samples, Set<Integer> firsts, Heading more) {
+        Set<Integer> all = new HashSet<>(firsts);
+        all.addAll(more.pages());
+        return samples.agreement(all, Set.of());
+    }
+
+    private static Idea idea(Samples samples, List<Heading> taken, Set<Integer> firsts) {
+        List<StakeRule> rules = taken.stream()
+                .map(h -> (StakeRule) new StakeRule.ByWords(List.of(h.text()), null, null, null, null, null, null))
+                .toList();
+        return new Idea(
+                rules,
+                Proposal.Why.Code.FIRST_WORDS.with(
+                        firsts.size(), samples.printed().size(), taken.get(0).text()),
+                taken.stream().allMatch(Heading::title) ? TRUST_OF_A_TITLE : TRUST,
+                taken.stream().flatMap(h -> h.seen().stream()).toList());
+    }
+
+    /** Phrases on at least two pages and not on all. */
+    private static List<Heading> headings(Samples samples) {
+        Map<String, List<Head>> printed = new HashMap<>();
+        for (PageFacts page : samples.printed()) {
+            Set<String> here = new HashSet<>();
+            List<Line> cells = PageRows.of(page).rows().stream()
+                    .flatMap(row -> row.cells().stream())
+                    .filter(cell -> cell.box().centreY() < UPPER * page.image().heightMm())
+                    .filter(cell -> isHeading(cell, Phrase.plain(cell.text())))
+                    .toList();
+            double largest =
+                    cells.stream().mapToDouble(c -> c.box().height()).max().orElse(0);
+            for (Line cell : cells) {
+                String plain = Phrase.plain(cell.text());
+                if (here.add(plain)) {
+                    boolean title = cell.box().height() >= LARGE * largest;
+                    printed.computeIfAbsent(plain, p -> new ArrayList<>()).add(new Head(cell, title));
+                }
+            }
+        }
+        return printed.values().stream()
+                .filter(heads -> heads.size() > 1)
+                .sorted(Comparator.comparingDouble(heads -> -heads.size() * height(heads)))
+                .limit(LOOKED_FOR)
+                .map(heads -> heading(samples, heads))
+                .filter(h -> h.pages().size() > 1
+                        && h.pages().size() < samples.printed().size())
+                .toList();
+    }
+
+    private static boolean isHeading(Line cell, String plain) {
+        return cell.words().size() <= MOST_WORDS
+                && plain.length() >= LEAST_LETTERS
+                && plain.chars().allMatch(Character::isLetter);
+    }
+
+    private static double height(List<Head> heads) {
+        return heads.stream()
+                .mapToDouble(h -> h.cell().box().height())
+                .average()
+                .orElse(0);
+    }
+
+    private static Heading heading(Samples samples, List<Head> heads) {
+        String text = Line.value(heads.get(0).cell().text());
+        Phrase phrase = Phrase.of(text);
+        Set<Integer> pages = new HashSet<>();
+        List<Proposal.Seen> seen = new ArrayList<>();
+        for (PageFacts page : samples.printed()) {
+            phrase.find(page.words()).ifPresent(hit -> {
+                pages.add(page.no());
+                seen.add(new Proposal.Seen(page.no(), hit.box(), null));
+            });
+        }
+        boolean title = heads.stream().filter(Head::largest).count() * 2 > heads.size();
+        return new Heading(text, pages, height(heads), title, seen);
+    }
+}

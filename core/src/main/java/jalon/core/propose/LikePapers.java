@@ -1,0 +1,153 @@
+package jalon.core.propose;
+
+import jalon.core.page.Word;
+import jalon.core.read.Line;
+import jalon.core.read.PageFacts;
+import jalon.core.read.PageRows;
+import jalon.core.read.Phrase;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Documents that are of one kind: the same words stand at the same places of their first pages. */
+final class LikePapers {
+    /** Share of the print of two first pages that stands alike, from which on they are of one kind. */
+    private static final double ALIKE = 0.5;
+
+    private static final double APART_MM = 10;
+    private static final int LEAST_LETTERS = 3;
+    private static final double UPPER = 0.45;
+    private static final double ON_MOST = 0.6;
+    private static final int MOST_WORDS = 7;
+
+    private LikePapers() {}
+
+    /**
+     * @param documents at least one
+     * @param title what is printed largest at the head of most of them, or null
+     */
+    record Kind(List<List<PageFacts>> documents, String title) {}
+
+    /** The commonest first. Papers that are like no other make one kind together. */
+    static List<Kind> of(List<List<PageFacts>> documents) {
+        List<List<Integer>> groups = new ArrayList<>();
+        List<Map<String, List<Word>>> words =
+                documents.stream().map(d -> words(d.get(0).straight())).toList();
+        for (int i = 0; i < documents.size(); i++) {
+            int one = i;
+            Optional<List<Integer>> best = groups.stream()
+                    .filter(g -> likeness(words, g, one) >= ALIKE)
+                    .max(Comparator.comparingDouble(g -> likeness(words, g, one)));
+            if (best.isPresent()) {
+                best.get().add(i);
+            } else {
+                groups.add(new ArrayList<>(List.of(i)));
+            }
+        }
+        List<Integer> alone =
+                groups.stream().filter(g -> g.size() == 1).flatMap(List::stream).toList();
+        List<Kind> kinds = new ArrayList<>();
+        groups.stream()
+                .filter(g -> g.size() > 1)
+                .sorted(Comparator.comparingInt(g -> -g.size()))
+                .map(g -> g.stream().map(documents::get).toList())
+                .forEach(g -> kinds.add(new Kind(g, title(g))));
+        if (!alone.isEmpty()) {
+            List<List<PageFacts>> others = alone.stream().map(documents::get).toList();
+            kinds.add(new Kind(others, others.size() == 1 ? null : title(others)));
+        }
+        return kinds;
+    }
+
+    private static Map<String, List<Word>> words(PageFacts page) {
+        Map<String, List<Word>> words = new HashMap<>();
+        for (Word w : page.words()) {
+            String plain = Phrase.plain(w.text());
+            if (plain.length() >= LEAST_LETTERS && plain.chars().allMatch(Character::isLetter)) {
+                words.computeIfAbsent(plain, p -> new ArrayList<>()).add(w);
+            }
+        }
+        return words;
+    }
+
+    /** Those that another paper has at the same place: the others are what was written into it. */
+    private static List<Map<String, List<Word>>> printed(List<Map<String, List<Word>>> all) {
+        return all.stream()
+                .map(one -> {
+                    Map<String, List<Word>> kept = new HashMap<>();
+                    one.forEach((plain, words) -> {
+                        List<Word> shared = words.stream()
+                                .filter(w -> all.stream()
+                                        .filter(other -> other != one)
+                                        .anyMatch(other -> other.getOrDefault(plain, List.of()).stream()
+                                                .anyMatch(v -> near(v, w))))
+                                .toList();
+                        if (!shared.isEmpty()) {
+                            kept.put(plain, shared);
+                        }
+                    });
+                    return kept;
+                })
+                .toList();
+    }
+
+    private static double likeness(List<Map<String, List<Word>>> words, List<Integer> group, int one) {
+        return group.stream()
+                .mapToDouble(other -> likeness(words.get(other), words.get(one)))
+                .average()
+                .orElse(0);
+    }
+
+    private static double likeness(Map<String, List<Word>> a, Map<String, List<Word>> b) {
+        long alike = a.entrySet().stream()
+                .flatMap(e -> e.getValue().stream()
+                        .filter(w ->
+                                b.getOrDefault(e.getKey(), List.of()).stream().anyMatch(v -> near(v, w))))
+                .count();
+        int most = Math.max(size(a), size(b));
+        return most == 0 ? 0 : alike / (double) most;
+    }
+
+    private static int size(Map<String, List<Word>> words) {
+        return words.values().stream().mapToInt(List::size).sum();
+    }
+
+    private static boolean near(Word a, Word b) {
+        return Math.abs(a.box().centreX() - b.box().centreX()) < APART_MM
+                && Math.abs(a.box().centreY() - b.box().centreY()) < APART_MM;
+    }
+
+    private static String title(List<List<PageFacts>> documents) {
+        Map<String, Set<Integer>> on = new HashMap<>();
+        Map<String, Line> printed = new HashMap<>();
+        for (int i = 0; i < documents.size(); i++) {
+            PageFacts page = documents.get(i).get(0);
+            for (PageRows.Row row : PageRows.of(page).rows()) {
+                for (Line cell : row.cells()) {
+                    String plain = Phrase.plain(cell.text());
+                    boolean heading =
+                            cell.box().centreY() < UPPER * page.image().heightMm()
+                                    && cell.words().size() <= MOST_WORDS
+                                    && plain.length() > LEAST_LETTERS
+                                    && plain.chars().allMatch(Character::isLetter)
+                                    && !cell.text().endsWith(":");
+                    if (heading) {
+                        printed.putIfAbsent(plain, cell);
+                        on.computeIfAbsent(plain, p -> new HashSet<>()).add(i);
+                    }
+                }
+            }
+        }
+        return on.entrySet().stream()
+                .filter(e -> e.getValue().size() > 1 && e.getValue().size() >= ON_MOST * documents.size())
+                .map(e -> printed.get(e.getKey()))
+                .max(Comparator.comparingDouble(line -> line.box().height()))
+                .map(line -> Line.value(line.text()))
+                .orElse(null);
+    }
+}
