@@ -45,6 +45,9 @@ public final class RepositoryStandIn implements AutoCloseable {
     /** A type of documents with {@code merrow:vessel}, {@code merrow:written} (a date) and {@code merrow:amount}. */
     public static final String TYPE = "merrow:paper";
 
+    private static final int MOST_TRIES = 100;
+    private static final int BETWEEN_TRIES_MS = 50;
+
     private final Server server;
     private final ServerConnector door;
     private volatile String password;
@@ -115,9 +118,24 @@ public final class RepositoryStandIn implements AutoCloseable {
         try {
             door.stop();
             door.setPort(port);
-            door.start();
+            for (int tries = 0; !opens(tries == MOST_TRIES); tries++) {
+                Thread.sleep(BETWEEN_TRIES_MS);
+            }
         } catch (Exception e) {
             throw new IOException("the document repository did not start again", e);
+        }
+    }
+
+    /** A door is closed a moment after it says that it is. */
+    private boolean opens(boolean lastTry) throws Exception {
+        try {
+            door.start();
+            return true;
+        } catch (IOException e) {
+            if (lastTry) {
+                throw e;
+            }
+            return false;
         }
     }
 

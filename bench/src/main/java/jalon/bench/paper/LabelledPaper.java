@@ -91,6 +91,11 @@ public final class LabelledPaper {
         return labels;
     }
 
+    /** What stands before the number that papers are told apart by, where they are. */
+    public String caseWord() {
+        return caseWord;
+    }
+
     public String what() {
         return way + " " + house.speech.locale().getLanguage() + " style " + style;
     }

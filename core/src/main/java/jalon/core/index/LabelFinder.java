@@ -216,14 +216,17 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
         while (next < cells.size() && withoutMarks(cells.get(next).words()).isEmpty()) {
             next++;
         }
-        if (next >= cells.size() || others.is(cells.get(next)) || heads(hit, cells.get(next), rows)) {
+        if (next >= cells.size() || others.is(cells.get(next)) || heads(hit, cells.get(next), others, rows)) {
             return List.of();
         }
         return others.upToNext(cells.get(next).words());
     }
 
-    /** A label without a colon whose right neighbour stands over a value of its own, as it does itself, heads a column. */
-    private static boolean heads(Hit hit, Line neighbour, PageRows rows) {
+    /**
+     * A label without a colon whose right neighbour stands over a value of its own, as it does itself, heads a column; over
+     * another label it stands in a column of labels.
+     */
+    private static boolean heads(Hit hit, Line neighbour, Labels others, PageRows rows) {
         if (hit.cell().text().endsWith(":")) {
             return false;
         }
@@ -232,6 +235,7 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
         return under.isPresent()
                 && underNext.isPresent()
                 && !under.get().equals(underNext.get())
+                && !others.is(under.get())
                 && aligned(under.get(), hit.cell())
                 && aligned(underNext.get(), neighbour);
     }

@@ -22,7 +22,7 @@ import java.util.stream.Stream;
  * What has its form and never changes, or never stays, tells nothing.
  */
 final class ChangingValue implements CutIdea {
-    private static final double TRUST = 0.1;
+    private static final double TRUST = 0.6;
     private static final double TRUST_OF_ALL = 0.8;
     private static final double ENOUGH = 0.5;
 

@@ -15,12 +15,15 @@ import jalon.core.stream.StreamDefinition.DocumentType;
 import jalon.core.stream.Streams;
 import jalon.core.words.Words;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** The fields that papers of one kind have: what stands beside or below their labels, and what their barcodes say. */
 final class FieldIdeas {
@@ -64,7 +67,9 @@ final class FieldIdeas {
                     .map(d -> d.subList(Math.max(1, d.size() - 1), d.size()))
                     .filter(d -> !d.isEmpty())
                     .toList();
-            proposals.addAll(labelled(lasts, "last", taken));
+            if (lasts.size() > 1 && lasts.size() >= ENOUGH * documents.size()) {
+                proposals.addAll(labelled(lasts, "last", taken));
+            }
         }
         return proposals;
     }
@@ -77,7 +82,10 @@ final class FieldIdeas {
         List<Try> below = tries(on, labels, Finder.ByLabel.Side.BELOW);
         for (int i = 0; i < labels.size(); i++) {
             Try best = below.get(i).worth() > beside.get(i).worth() ? below.get(i) : beside.get(i);
-            if (tells(best, labels, on.size()) && places(best).stream().noneMatch(taken::contains)) {
+            boolean enough = !"last".equals(page) || best.kind().telling();
+            if (enough
+                    && tells(best, labels, on.size())
+                    && places(best).stream().noneMatch(taken::contains)) {
                 taken.addAll(places(best));
                 proposals.add(proposal(best, page));
             }
@@ -138,12 +146,22 @@ final class FieldIdeas {
                 && (changes(plain) || one.kind().telling() && plain.size() == 1);
     }
 
+    /** The same print, read with a mistake here and there, is no value. */
     private static boolean changes(List<String> plain) {
-        long commonest = plain.stream()
-                .mapToLong(v -> plain.stream().filter(v::equals).count())
-                .max()
-                .orElse(0);
-        return plain.size() == 1 || commonest < plain.size() && new HashSet<>(plain).size() > 1;
+        if (plain.size() == 1) {
+            return true;
+        }
+        String commonest = plain.stream()
+                .max(Comparator.comparingLong(v -> Collections.frequency(plain, v)))
+                .orElseThrow();
+        if (Collections.frequency(plain, commonest) <= SAME * plain.size()) {
+            return true;
+        }
+        return plain.stream().anyMatch(v -> distance(v, commonest) > SAME * Math.max(v.length(), commonest.length()));
+    }
+
+    private static int distance(String a, String b) {
+        return LevenshteinDistance.getDefaultInstance().apply(a, b);
     }
 
     /** What one label has is not another one's. */

@@ -1,5 +1,6 @@
 package jalon.core.propose;
 
+import jalon.core.page.Box;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.core.read.PageRows;
@@ -18,14 +19,14 @@ import java.util.Set;
 final class FirstWords implements CutIdea {
     private static final double TRUST = 0.45;
 
-    /** Of words in the largest print of their pages, as titles are. */
-    private static final double TRUST_OF_A_TITLE = 0.85;
+    /** Of titles of forms, whatever the pages behind them look like. */
+    private static final double TRUST_OF_FORMS = 2.5;
 
     private static final double UPPER = 0.45;
     private static final int MOST_WORDS = 6;
 
-    /** Nearly as large as the largest. */
-    private static final double LARGE = 0.9;
+    /** In heights of the page's usual print. */
+    private static final double LARGE = 1.25;
 
     private static final int LEAST_LETTERS = 4;
 
@@ -34,18 +35,49 @@ final class FirstWords implements CutIdea {
 
     private static final int MOST_RULES = 6;
 
+    /** Two pages are alike by chance. */
+    private static final int FEWEST = 3;
+
     /** One more phrase has to make the cut better by this. */
     private static final double BETTER = 0.02;
 
-    /** @param pages that it stands on, @param title whether it is the largest print at the head of most of them */
+    /** @param pages that it stands on, @param title whether it is printed large on most of them */
     private record Heading(String text, Set<Integer> pages, double height, boolean title, List<Proposal.Seen> seen) {}
 
-    /** A cell at the head of a page, and whether none there is larger. */
-    private record Head(Line cell, boolean largest) {}
+    /** A cell at the head of a page, and whether it is larger than most print. */
+    private record Head(Line cell, boolean large) {}
 
     @Override
     public Optional<Idea> of(Samples samples) {
         List<Heading> headings = headings(samples);
+        List<Heading> forms = forms(samples, headings);
+        if (!forms.isEmpty()) {
+            return Optional.of(idea(samples, forms, TRUST_OF_FORMS));
+        }
+        List<Heading> best = best(samples, headings);
+        return best.isEmpty() ? Optional.empty() : Optional.of(idea(samples, best, TRUST));
+    }
+
+    /** Titles whose pages are one form filled in again and again, the commonest first. */
+    private static List<Heading> forms(Samples samples, List<Heading> headings) {
+        List<Heading> forms = new ArrayList<>();
+        Set<Integer> firsts = new HashSet<>();
+        headings.stream()
+                .filter(h -> h.title() && h.pages().size() >= FEWEST)
+                .sorted(Comparator.comparingInt(h -> -h.pages().size()))
+                .filter(h -> LikePapers.areOneForm(samples.printed().stream()
+                        .filter(p -> h.pages().contains(p.no()))
+                        .toList()))
+                .forEach(h -> {
+                    if (forms.size() < MOST_RULES && firsts.addAll(h.pages())) {
+                        forms.add(h);
+                    }
+                });
+        return forms;
+    }
+
+    /** Those that agree best with what the pages look like. */
+    private static List<Heading> best(Samples samples, List<Heading> headings) {
         List<Heading> taken = new ArrayList<>();
         Set<Integer> firsts = new HashSet<>();
         double best = Double.NEGATIVE_INFINITY;
@@ -62,7 +94,7 @@ final class FirstWords implements CutIdea {
             taken.add(next);
             firsts.addAll(next.pages());
         }
-        return taken.isEmpty() ? Optional.empty() : Optional.of(idea(samples, taken, firsts));
+        return taken;
     }
 
     private static double agreement(Samples samples, Set<Integer> firsts, Heading more) {
@@ -71,15 +103,17 @@ final class FirstWords implements CutIdea {
         return samples.agreement(all, Set.of());
     }
 
-    private static Idea idea(Samples samples, List<Heading> taken, Set<Integer> firsts) {
+    private static Idea idea(Samples samples, List<Heading> taken, double trust) {
         List<StakeRule> rules = taken.stream()
-                .map(h -> (StakeRule) new StakeRule.ByWords(List.of(h.text()), null, null, null, null, null, null))
+                .map(h -> (StakeRule) new StakeRule.ByWords(
+                        List.of(h.text()), null, null, head(samples.printed().get(0)), null, null, null))
                 .toList();
+        long firsts = taken.stream().flatMap(h -> h.pages().stream()).distinct().count();
         return new Idea(
                 rules,
                 Proposal.Why.Code.FIRST_WORDS.with(
-                        firsts.size(), samples.printed().size(), taken.get(0).text()),
-                taken.stream().allMatch(Heading::title) ? TRUST_OF_A_TITLE : TRUST,
+                        firsts, samples.printed().size(), taken.get(0).text()),
+                trust,
                 taken.stream().flatMap(h -> h.seen().stream()).toList());
     }
 
@@ -93,12 +127,11 @@ final class FirstWords implements CutIdea {
                     .filter(cell -> cell.box().centreY() < UPPER * page.image().heightMm())
                     .filter(cell -> isHeading(cell, Phrase.plain(cell.text())))
                     .toList();
-            double largest =
-                    cells.stream().mapToDouble(c -> c.box().height()).max().orElse(0);
+            double usual = usual(page);
             for (Line cell : cells) {
                 String plain = Phrase.plain(cell.text());
                 if (here.add(plain)) {
-                    boolean title = cell.box().height() >= LARGE * largest;
+                    boolean title = cell.box().height() >= LARGE * usual;
                     printed.computeIfAbsent(plain, p -> new ArrayList<>()).add(new Head(cell, title));
                 }
             }
@@ -111,6 +144,23 @@ final class FirstWords implements CutIdea {
                 .filter(h -> h.pages().size() > 1
                         && h.pages().size() < samples.printed().size())
                 .toList();
+    }
+
+    /** The part of a page that headings stand in. */
+    private static Box head(PageFacts page) {
+        return new Box(
+                0,
+                0,
+                Math.round(page.image().widthMm()),
+                Math.round(UPPER * page.image().heightMm()));
+    }
+
+    private static double usual(PageFacts page) {
+        double[] heights = page.words().stream()
+                .mapToDouble(w -> w.box().height())
+                .sorted()
+                .toArray();
+        return heights.length == 0 ? 0 : heights[heights.length / 2];
     }
 
     private static boolean isHeading(Line cell, String plain) {
@@ -132,12 +182,12 @@ final class FirstWords implements CutIdea {
         Set<Integer> pages = new HashSet<>();
         List<Proposal.Seen> seen = new ArrayList<>();
         for (PageFacts page : samples.printed()) {
-            phrase.find(page.words()).ifPresent(hit -> {
+            phrase.find(page.words(), head(page)).ifPresent(hit -> {
                 pages.add(page.no());
                 seen.add(new Proposal.Seen(page.no(), hit.box(), null));
             });
         }
-        boolean title = heads.stream().filter(Head::largest).count() * 2 > heads.size();
+        boolean title = heads.stream().filter(Head::large).count() * 2 > heads.size();
         return new Heading(text, pages, height(heads), title, seen);
     }
 }

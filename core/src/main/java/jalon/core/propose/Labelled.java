@@ -6,12 +6,15 @@ import jalon.core.read.PageFacts;
 import jalon.core.read.PageRows;
 import jalon.core.read.Phrase;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** Printed words at the beginning of a cell, the same on most papers of a kind: what may be a label. */
 final class Labelled {
@@ -21,6 +24,8 @@ final class Labelled {
 
     /** Of {@code Date} and {@code Date of birth} the longer one is meant where it stands nearly as often. */
     private static final double NEARLY = 0.75;
+
+    private static final int LETTERS_PER_MISTAKE = 5;
 
     private Labelled() {}
 
@@ -39,6 +44,14 @@ final class Labelled {
         private int places;
         private int colons;
         private int whole;
+
+        void add(Seen other) {
+            other.spelled.forEach((text, times) -> spelled.merge(text, times, Integer::sum));
+            on.addAll(other.on);
+            places += other.places;
+            colons += other.colons;
+            whole += other.whole;
+        }
 
         String text() {
             return spelled.entrySet().stream()
@@ -60,6 +73,7 @@ final class Labelled {
                 }
             }
         }
+        merge(all);
         int enough = Math.max(Math.min(2, documents.size()), (int) Math.ceil(ON_MOST * documents.size()));
         List<Label> labels = new ArrayList<>();
         all.forEach((plain, seen) -> {
@@ -69,11 +83,38 @@ final class Labelled {
                     .anyMatch(e -> e.getKey().length() > plain.length()
                             && e.getKey().startsWith(plain)
                             && e.getValue().on.size() >= NEARLY * seen.on.size());
-            if (seen.on.size() >= enough && (colon || whole || !longer)) {
+            boolean label = colon
+                    || (whole || !longer) && Character.isUpperCase(seen.text().codePointAt(0));
+            if (seen.on.size() >= enough && label) {
                 labels.add(new Label(seen.text(), plain, Set.copyOf(seen.on), colon, whole));
             }
         });
         return labels;
+    }
+
+    /** A label that was misread on some papers is the one that the others have. */
+    private static void merge(Map<String, Seen> all) {
+        List<String> byPapers = all.keySet().stream()
+                .filter(plain -> plain.length() >= LETTERS_PER_MISTAKE)
+                .sorted(Comparator.comparingInt(plain -> -all.get(plain).on.size()))
+                .toList();
+        for (int i = 0; i < byPapers.size(); i++) {
+            Seen seen = all.get(byPapers.get(i));
+            for (int j = i + 1; seen != null && j < byPapers.size(); j++) {
+                Seen other = all.get(byPapers.get(j));
+                if (other != null
+                        && Collections.disjoint(seen.on, other.on)
+                        && misread(byPapers.get(i), byPapers.get(j))) {
+                    seen.add(other);
+                    all.remove(byPapers.get(j));
+                }
+            }
+        }
+    }
+
+    private static boolean misread(String a, String b) {
+        int most = a.length() / LETTERS_PER_MISTAKE;
+        return Math.abs(a.length() - b.length()) <= most && new LevenshteinDistance(most).apply(a, b) >= 0;
     }
 
     /** Each run of words that a cell begins with, up to a colon. */

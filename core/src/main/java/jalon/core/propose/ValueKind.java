@@ -43,7 +43,8 @@ final class ValueKind {
         if (most(values, v -> AMOUNT.matcher(v).matches() && passes(v, Field.Kind.AMOUNT, today))) {
             return new Told(Field.Kind.AMOUNT, Map.of(), true);
         }
-        Optional<String> shape = shape(values);
+        Optional<String> shape =
+                shape(values.stream().map(v -> v.replaceAll("[.,;:]+$", "")).toList());
         if (shape.isPresent()) {
             return new Told(
                     Field.Kind.TEXT,
@@ -87,7 +88,7 @@ final class ValueKind {
 
     /** Of those that have one at all: a misread one or two do not take it away. */
     private static Optional<String> shape(List<String> values) {
-        for (int left = 0; left <= values.size() / 5; left++) {
+        for (int left = 0; left <= values.size() / 3; left++) {
             int without = left;
             Optional<String> shape = values.stream()
                     .map(v -> values.stream().filter(o -> alike(v, o)).toList())

@@ -1,6 +1,7 @@
 package jalon.core.stream;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.List;
 
 /**
@@ -19,6 +20,12 @@ public record DocumentPages(int at) {
             return new DocumentPages(at.intValue());
         }
         return "first".equals(written) ? FIRST : "last".equals(written) ? LAST : ANY;
+    }
+
+    /** As it stands in a stream's JSON. */
+    @JsonValue
+    Object written() {
+        return equals(FIRST) ? "first" : equals(LAST) ? "last" : equals(ANY) ? "any" : at;
     }
 
     /** Those of a document's pages, in their order; none where it has not so many. */
