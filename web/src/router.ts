@@ -51,6 +51,12 @@ export const router = createRouter({
       props: true,
     },
     { path: '/desk/streams', name: 'streams', component: () => import('./views/Streams.vue') },
+    {
+      path: '/desk/streams/:stream',
+      name: 'workbench',
+      component: () => import('./views/Workbench.vue'),
+      props: true,
+    },
     { path: '/desk/me', name: 'me', component: () => import('./views/MyPassword.vue') },
     { path: '/:rest(.*)*', redirect: '/desk/board' },
   ],

@@ -20,8 +20,9 @@ type Opened = Promise<{ data?: { no: string }; error?: unknown }>
  * Files sent one after the other as one batch, each under a key of its own: what was lost on the way is sent again.
  *
  * @param open opens the batch that they go to
+ * @param whole whether they are all of it; one that takes more stays open, and the list is empty again
  */
-export function useSending(open: () => Opened) {
+export function useSending(open: () => Opened, whole = true) {
   const { t } = useI18n()
   const { unread } = useWords()
   const list = ref<Sending[]>([])
@@ -67,7 +68,9 @@ export function useSending(open: () => Opened) {
       await persist(s)
     }
     busy.value = false
-    if (list.value.every((s) => s.state === 'sent' || s.state === 'rejected')) await complete()
+    if (!list.value.every((s) => s.state === 'sent' || s.state === 'rejected')) return
+    if (whole) await complete()
+    else list.value = list.value.filter((s) => s.state === 'rejected')
   }
   async function complete() {
     const { error } = await api.POST('/api/batches/{no}/arrived', { params: { path: { no: no.value } } })

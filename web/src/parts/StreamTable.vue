@@ -40,7 +40,10 @@ function act(name: string, what: StreamPanel | 'export') {
   <ElTable :data="streams" row-key="name" :empty-text="t('streams.none')">
     <ElTableColumn :label="t('board.stream')" min-width="240">
       <template #default="{ row }">
-        <b dir="auto">{{ row.title }}</b>
+        <RouterLink v-if="supervisor" :to="{ name: 'workbench', params: { stream: row.name } }" dir="auto">
+          <b>{{ row.title }}</b>
+        </RouterLink>
+        <b v-else dir="auto">{{ row.title }}</b>
         <div class="mono soft small">{{ row.name }}</div>
       </template>
     </ElTableColumn>

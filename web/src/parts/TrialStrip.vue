@@ -7,7 +7,8 @@ import NoteBanner from './base/NoteBanner.vue'
 import { certain } from './figures'
 
 /** The pages of a batch with their stakes as they are and as they would be; where that differs is marked. */
-const props = defineProps<{ no: string; trial: Schema['Trial'] }>()
+const props = defineProps<{ no: string; trial: Schema['Trial']; page?: number }>()
+const emit = defineEmits<{ show: [page: number] }>()
 const { t } = useI18n()
 const words = useWords()
 const onlyOther = ref(false)
@@ -44,10 +45,20 @@ const told = (p: Page) => {
   </p>
   <NoteBanner v-if="odd" kind="doubt">{{ t(`rules.odd.${odd}`) }}</NoteBanner>
   <ol class="strip">
-    <li v-for="p in shown" :key="p.no" :class="[change(p), { out: !p.content }]" :title="told(p)">
+    <li
+      v-for="p in shown"
+      :key="p.no"
+      :class="[change(p), { out: !p.content, now: p.no === page }]"
+      :title="told(p)"
+    >
       <i v-if="p.saved" class="pole saved" :class="{ broken: p.saved.doubtful }" />
       <i v-if="p.drafted" class="pole drafted" :class="{ broken: p.drafted.doubtful }" />
-      <img :src="pictureOf(no, p, 200)" loading="lazy" :alt="t('pageDesk.page', { no: p.no })" />
+      <img
+        :src="pictureOf(no, p, 200)"
+        loading="lazy"
+        :alt="t('pageDesk.page', { no: p.no })"
+        @click="emit('show', p.no)"
+      />
       <span class="mono">{{ p.no }}</span>
       <b v-if="change(p)" class="change">{{ t(`rules.change.${change(p)}`) }}</b>
       <span v-else-if="p.drafted" class="type">{{ p.drafted.type }}</span>
@@ -77,6 +88,9 @@ li {
   padding-inline-start: 14px;
   font-size: 12px;
   line-height: 1.2;
+}
+li.now img {
+  outline: 3px solid var(--petrol);
 }
 li.out {
   opacity: 0.45;

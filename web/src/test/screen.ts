@@ -57,6 +57,7 @@ export async function screen(
       'archive',
       'document',
       'retention',
+      'workbench',
       'signIn',
       'rest',
     ].map((name) => ({

@@ -5,9 +5,11 @@ import { api, worded } from '../api/client'
 import { dayBefore } from '../composables/useDay'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
+import BegunStreams from '../parts/BegunStreams.vue'
 import CertaintyPanel from '../parts/CertaintyPanel.vue'
 import LimitsPanel from '../parts/LimitsPanel.vue'
 import NamesPanel from '../parts/NamesPanel.vue'
+import NewStream from '../parts/NewStream.vue'
 import RulesPanel from '../parts/RulesPanel.vue'
 import SamplesPanel from '../parts/SamplesPanel.vue'
 import StreamTable, { type StreamPanel } from '../parts/StreamTable.vue'
@@ -57,7 +59,11 @@ async function saved(title: string, version: number) {
   opened.value = null
   await load()
 }
-useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => picker.value?.choose() }])
+const newStream = ref<InstanceType<typeof NewStream>>()
+useKeys([
+  { key: 'N', on: ['n', 'N'], label: t('workbench.begin'), run: () => newStream.value?.ask() },
+  { key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => picker.value?.choose() },
+])
 </script>
 
 <template>
@@ -65,11 +71,11 @@ useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => pick
     <PanelBox :title="t('streams.title')" :level="1">
       <template #acts>
         <span v-if="!supervisor" class="soft">{{ t('streams.only') }}</span>
+        <NewStream v-if="supervisor" ref="newStream" />
         <PickFiles
-          v-else
+          v-if="supervisor"
           ref="picker"
           accept=".json,application/json"
-          main
           k="I"
           @files="([file]) => importOne(file)"
         >
@@ -79,6 +85,7 @@ useKeys([{ key: 'I', on: ['i', 'I'], label: t('streams.import'), run: () => pick
       <NoteBanner v-if="done">{{ done }}</NoteBanner>
       <NoteBanner v-if="refused" kind="wrong" class="refused">{{ refused }}</NoteBanner>
       <WaitingFor v-bind="{ loading, problem }" @again="load" />
+      <BegunStreams v-if="supervisor" />
       <StreamTable v-if="streams" :streams="shown" :day="day" :supervisor="supervisor" @open="open" />
     </PanelBox>
     <div v-if="opened">

@@ -9,6 +9,7 @@ import card from './card'
 import channels from './channels'
 import counts from './counts'
 import day from './day'
+import fieldParts from './fieldParts'
 import filing from './filing'
 import gap from './gap'
 import header from './header'
@@ -42,6 +43,7 @@ import streams from './streams'
 import table from './table'
 import tokens from './tokens'
 import versions from './versions'
+import workbench from './workbench'
 
 /** All words of the interface, a file for each screen. Codes of the core have the core's: reports use them too. */
 export default {
@@ -57,6 +59,7 @@ export default {
   channels,
   counts,
   day,
+  fieldParts,
   filing,
   gap,
   header,
@@ -89,4 +92,5 @@ export default {
   table,
   tokens,
   versions,
+  workbench,
 }

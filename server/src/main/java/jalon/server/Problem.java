@@ -247,6 +247,13 @@ public enum Problem {
     STREAM_WENT_ON(Kind.NOW, "batch", "version", "newest"),
     @JsonProperty("streamNeedsName")
     STREAM_NEEDS_NAME(Kind.INPUT),
+    /** Somebody else changed the draft of a stream. */
+    @JsonProperty("draftChanged")
+    DRAFT_CHANGED(Kind.NOW, "who"),
+    @JsonProperty("streamSavedMeanwhile")
+    STREAM_SAVED_MEANWHILE(Kind.NOW, "newest", "base"),
+    @JsonProperty("streamRenamed")
+    STREAM_RENAMED(Kind.INPUT, "stream", "named"),
     @JsonProperty("streamIsThere")
     STREAM_IS_THERE(Kind.INPUT, "title"),
     @JsonProperty("typeNeedsName")

@@ -52,7 +52,8 @@ public final class ServerProcess {
     /** Below those that connections get for themselves, so that it is free when what listens there starts again. */
     public static int freePort() throws IOException {
         while (true) {
-            try (ServerSocket free = new ServerSocket(ThreadLocalRandom.current().nextInt(20_000, 32_000))) {
+            try (ServerSocket free =
+                    new ServerSocket(ThreadLocalRandom.current().nextInt(20_000, 32_000))) {
                 return free.getLocalPort();
             } catch (BindException e) {
                 // Another one, then.

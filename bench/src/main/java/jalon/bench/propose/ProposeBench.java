@@ -157,7 +157,7 @@ public final class ProposeBench {
                         + fields.stream()
                                 .map(f -> f.part().get("title") + "="
                                         + f.seen().stream()
-                                                .map(Proposal.Seen::value)
+                                                .map(Proposal.Spotted::value)
                                                 .toList())
                                 .toList());
                 continue;
@@ -169,7 +169,9 @@ public final class ProposeBench {
             } else {
                 missed.add("kind\t" + kind.what() + "\t" + label + "\t"
                         + found.get().part() + "\t"
-                        + found.get().seen().stream().map(Proposal.Seen::value).toList());
+                        + found.get().seen().stream()
+                                .map(Proposal.Spotted::value)
+                                .toList());
             }
         }
         List<Proposal> none = fields.stream()
@@ -178,7 +180,7 @@ public final class ProposeBench {
                 .toList();
         tally.none = none.size();
         none.forEach(f -> missed.add("none\t" + kind.what() + "\t" + f.part() + "\t"
-                + f.seen().stream().map(Proposal.Seen::value).toList()));
+                + f.seen().stream().map(Proposal.Spotted::value).toList()));
         return tally;
     }
 

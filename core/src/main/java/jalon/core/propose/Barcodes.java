@@ -42,7 +42,7 @@ final class Barcodes {
                 pages.stream()
                         .flatMap(p -> p.marks().stream()
                                 .filter(marks::contains)
-                                .map(m -> new Proposal.Seen(p.no(), m.box(), m.value())))
+                                .map(m -> new Proposal.Spotted(p.no(), m.box(), m.value())))
                         .toList()));
     }
 }

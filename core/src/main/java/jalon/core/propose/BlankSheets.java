@@ -21,7 +21,7 @@ final class BlankSheets implements CutIdea {
                         Proposal.Why.Code.BLANK_SHEETS.with(blank.size()),
                         TRUST,
                         blank.stream()
-                                .map(p -> new Proposal.Seen(p.no(), null, null))
+                                .map(p -> new Proposal.Spotted(p.no(), null, null))
                                 .toList()));
     }
 }

@@ -75,11 +75,11 @@ final class ChangingValue implements CutIdea {
     /** What stands on the pages in one form. */
     private static final class Series {
         private final Map<Integer, Set<String>> values = new LinkedHashMap<>();
-        private final Map<Integer, Proposal.Seen> seen = new LinkedHashMap<>();
+        private final Map<Integer, Proposal.Spotted> seen = new LinkedHashMap<>();
 
         void add(int page, String value, List<Word> words) {
             values.computeIfAbsent(page, p -> new LinkedHashSet<>()).add(value);
-            seen.putIfAbsent(page, new Proposal.Seen(page, Line.boxOf(words), value));
+            seen.putIfAbsent(page, new Proposal.Spotted(page, Line.boxOf(words), value));
         }
 
         private List<String> inOrder() {
@@ -164,7 +164,7 @@ final class ChangingValue implements CutIdea {
         int on = series.values.size();
         Box where = place.band().on(samples.printed().get(0));
         var finder = new Finder.ByShape(place.form(), null, null, 1, where, false, null, null);
-        List<Proposal.Seen> seen = new ArrayList<>(series.seen.values());
+        List<Proposal.Spotted> seen = new ArrayList<>(series.seen.values());
         return new Idea(
                 List.of(new StakeRule.ByChange(finder)),
                 Proposal.Why.Code.CHANGES.with(on, pages, seen.get(0).value(), series.different()),

@@ -14,7 +14,7 @@ interface CutIdea {
      *     {@link Samples#agreement}
      * @param seen where it shows
      */
-    record Idea(List<StakeRule> rules, Proposal.Why why, double trust, List<Proposal.Seen> seen) {}
+    record Idea(List<StakeRule> rules, Proposal.Why why, double trust, List<Proposal.Spotted> seen) {}
 
     /** All ways that are known. */
     static List<CutIdea> all() {

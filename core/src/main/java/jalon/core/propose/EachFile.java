@@ -24,7 +24,7 @@ final class EachFile implements CutIdea {
                         samples.printed().stream()
                                 .filter(p -> p.filePage() == 1)
                                 .map(PageFacts::no)
-                                .map(no -> new Proposal.Seen(no, null, null))
+                                .map(no -> new Proposal.Spotted(no, null, null))
                                 .toList()));
     }
 }

@@ -198,7 +198,7 @@ final class FieldIdeas {
                 Proposal.Why.Code.LABEL.with(
                         one.label().text(), one.label().on().size(), documents.size(), values.get(0)),
                 one.values().stream()
-                        .map(v -> new Proposal.Seen(v.page(), v.boxMm(), v.value()))
+                        .map(v -> new Proposal.Spotted(v.page(), v.boxMm(), v.value()))
                         .toList());
     }
 
@@ -251,7 +251,7 @@ final class FieldIdeas {
                 firsts.stream()
                         .flatMap(p -> p.marks().stream()
                                 .filter(marks::contains)
-                                .map(m -> new Proposal.Seen(p.no(), m.box(), m.value())))
+                                .map(m -> new Proposal.Spotted(p.no(), m.box(), m.value())))
                         .toList()));
     }
 }

@@ -42,7 +42,8 @@ final class FirstWords implements CutIdea {
     private static final double BETTER = 0.02;
 
     /** @param pages that it stands on, @param title whether it is printed large on most of them */
-    private record Heading(String text, Set<Integer> pages, double height, boolean title, List<Proposal.Seen> seen) {}
+    private record Heading(
+            String text, Set<Integer> pages, double height, boolean title, List<Proposal.Spotted> seen) {}
 
     /** A cell at the head of a page, and whether it is larger than most print. */
     private record Head(Line cell, boolean large) {}
@@ -180,11 +181,11 @@ final class FirstWords implements CutIdea {
         String text = Line.value(heads.get(0).cell().text());
         Phrase phrase = Phrase.of(text);
         Set<Integer> pages = new HashSet<>();
-        List<Proposal.Seen> seen = new ArrayList<>();
+        List<Proposal.Spotted> seen = new ArrayList<>();
         for (PageFacts page : samples.printed()) {
             phrase.find(page.words(), head(page)).ifPresent(hit -> {
                 pages.add(page.no());
-                seen.add(new Proposal.Seen(page.no(), hit.box(), null));
+                seen.add(new Proposal.Spotted(page.no(), hit.box(), null));
             });
         }
         boolean title = heads.stream().filter(Head::large).count() * 2 > heads.size();

@@ -17,11 +17,11 @@ final class NumberedPages implements CutIdea {
 
     @Override
     public Optional<Idea> of(Samples samples) {
-        List<Proposal.Seen> seen = new ArrayList<>();
+        List<Proposal.Spotted> seen = new ArrayList<>();
         boolean later = false;
         for (PageFacts page : samples.printed()) {
             Optional<PageNumbering> number = PageNumbering.on(page);
-            number.ifPresent(n -> seen.add(new Proposal.Seen(page.no(), n.box(), Integer.toString(n.page()))));
+            number.ifPresent(n -> seen.add(new Proposal.Spotted(page.no(), n.box(), Integer.toString(n.page()))));
             later |= number.isPresent() && number.get().page() > 1;
         }
         double share = seen.size() / (double) Math.max(1, samples.printed().size());

@@ -35,7 +35,7 @@ final class PatchSheets implements CutIdea {
                         String.join(", ", codes.keySet().stream().sorted().toList())),
                 TRUST,
                 sheets.stream()
-                        .map(p -> new Proposal.Seen(p.no(), p.marks().get(0).box(), null))
+                        .map(p -> new Proposal.Spotted(p.no(), p.marks().get(0).box(), null))
                         .toList()));
     }
 }

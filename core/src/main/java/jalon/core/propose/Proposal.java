@@ -16,7 +16,7 @@ import java.util.Map;
  * @param seen where the samples show it
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record Proposal(What what, String type, Map<String, Object> part, Why why, List<Seen> seen) {
+public record Proposal(What what, String type, Map<String, Object> part, Why why, List<Spotted> seen) {
 
     /** What is proposed. */
     public enum What {
@@ -33,7 +33,7 @@ public record Proposal(What what, String type, Map<String, Object> part, Why why
      * @param value what would be read there, or null
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
-    public record Seen(int page, Box box, String value) {}
+    public record Spotted(int page, Box box, String value) {}
 
     /** Why it is proposed, as a code with its values. */
     public record Why(Code code, Map<String, String> with) {

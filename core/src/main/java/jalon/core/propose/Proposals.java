@@ -80,8 +80,8 @@ public final class Proposals {
         } else if (kinds.size() == 1 || kind == kinds.get(kinds.size() - 1)) {
             type.put("default", true);
         }
-        List<Proposal.Seen> seen = kind.documents().stream()
-                .map(d -> new Proposal.Seen(d.get(0).no(), null, null))
+        List<Proposal.Spotted> seen = kind.documents().stream()
+                .map(d -> new Proposal.Spotted(d.get(0).no(), null, null))
                 .toList();
         int n = kind.documents().size();
         List<Proposal> proposals = new ArrayList<>();

@@ -77,8 +77,8 @@ final class SeparatorSheets implements CutIdea {
                 Proposal.Why.Code.SEPARATOR_SHEETS.with(sheets.size(), text),
                 TRUST,
                 sheets.stream()
-                        .flatMap(p ->
-                                phrase.find(p.words()).stream().map(hit -> new Proposal.Seen(p.no(), hit.box(), null)))
+                        .flatMap(p -> phrase.find(p.words()).stream()
+                                .map(hit -> new Proposal.Spotted(p.no(), hit.box(), null)))
                         .toList());
     }
 

@@ -115,6 +115,11 @@ public record Batch(
         return course.withdrawnBy() != null;
     }
 
+    /** Whether it holds the pages by which its stream is made and tried, and is never filed. */
+    public boolean isSamples() {
+        return origin.channel() == CameBy.SAMPLES;
+    }
+
     /** Whether filing has begun. */
     public boolean filed() {
         return course.filedAt() != null;

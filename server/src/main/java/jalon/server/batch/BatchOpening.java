@@ -14,7 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Opens batches. */
 @Component
-class BatchOpening {
+public class BatchOpening {
     private final BatchRows rows;
     private final StreamLibrary streams;
     private final ActivityLog log;
@@ -27,6 +27,15 @@ class BatchOpening {
         this.log = log;
         this.events = events;
         this.times = times;
+    }
+
+    /** Pages by which a stream is made and tried: no version says how they are worked on, and nobody waits for them. */
+    @Transactional
+    public String openSamples(String stream, String by) {
+        Instant now = times.now();
+        var made = new NewId();
+        rows.add(made, NewBatch.of(stream, "samples", CameBy.SAMPLES, by), 0, IntakeRules.Priority.NORMAL, now, now);
+        return Batch.no(made.getId());
     }
 
     @Transactional

@@ -33,6 +33,9 @@ interface BatchRows {
                     + " on_hold as holder_on_hold, documents as counted_documents, doubts as counted_doubts,"
                     + " expected_pages as counted_expected_pages, expected_documents as counted_expected_documents";
 
+    /** Not the samples of streams. */
+    String PAPER = " channel <> 'samples'";
+
     String FILE_COLUMNS = "id, batch_id, name, sha256 as stored_sha256, bytes as stored_bytes, pages, rejected, origin";
 
     String PAGE_COLUMNS = "id, batch_id, no, file_id as in_file_id, file_page as in_page, facts_version, rejected,"
@@ -124,7 +127,7 @@ interface BatchRows {
         return lock(Batch.id(no)).orElseThrow(() -> Problem.NO_SUCH_BATCH.with(no));
     }
 
-    @Select("select " + COLUMNS + " from batch where stage <> 'done' or stage_since > #{doneAfter}"
+    @Select("select " + COLUMNS + " from batch where" + PAPER + " and (stage <> 'done' or stage_since > #{doneAfter})"
             + " order by stage = 'done', priority = 'URGENT' desc, priority = 'HIGH' desc, due_at, id limit 1000")
     @ResultMap("batch")
     List<Batch> board(Instant doneAfter);
@@ -205,7 +208,8 @@ interface BatchRows {
     @Select("select count(*) from page where facts_version = 0 and rejected is null")
     int pagesInLine();
 
-    @Select("select " + COLUMNS + " from batch where stage <> 'done' and not told_late and on_hold is null")
+    @Select("select " + COLUMNS + " from batch where" + PAPER
+            + " and stage <> 'done' and not told_late and on_hold is null")
     @ResultMap("batch")
     List<Batch> notToldLate();
 
@@ -217,7 +221,7 @@ interface BatchRows {
     @Update("update batch set told_late = #{told}, telling_late_since = null where id = #{id}")
     void toldLate(long id, boolean told);
 
-    @Select("select " + COLUMNS + " from batch where stage <> 'done' and not raised")
+    @Select("select " + COLUMNS + " from batch where" + PAPER + " and stage <> 'done' and not raised")
     @ResultMap("batch")
     List<Batch> notRaised();
 

@@ -27,6 +27,7 @@ import jalon.server.people.People;
 import jalon.server.people.Person;
 import jalon.server.picture.PageZones;
 import jalon.server.store.StoredFacts;
+import jalon.server.stream.StreamDrafts;
 import jalon.server.stream.StreamLibrary;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -47,6 +48,7 @@ public class Batches {
 
     private final BatchRows rows;
     private final StreamLibrary streams;
+    private final StreamDrafts drafts;
     private final Lessons lessons;
     private final PageZones zones;
     private final EarlierDocuments earlier;
@@ -87,6 +89,7 @@ public class Batches {
     Batches(
             BatchRows rows,
             StreamLibrary streams,
+            StreamDrafts drafts,
             Lessons lessons,
             PageZones zones,
             People people,
@@ -96,6 +99,7 @@ public class Batches {
         this.times = times;
         this.rows = rows;
         this.streams = streams;
+        this.drafts = drafts;
         this.lessons = lessons;
         this.zones = zones;
         this.people = people;
@@ -111,6 +115,9 @@ public class Batches {
 
     /** By what it is cut, sorted, indexed and filed: its stream; for more pages of a document only what that needs. */
     public StreamDefinition stream(Batch batch) {
+        if (batch.isSamples()) {
+            return drafts.ofSamples(batch.stream().name());
+        }
         return as(
                 batch, streams.definition(batch.stream().name(), batch.stream().version()));
     }
@@ -137,6 +144,9 @@ public class Batches {
 
     /** Its stream, unless a newer Jalon saved that in a form that this one does not know. */
     public Optional<StreamDefinition> usableStream(Batch batch) {
+        if (batch.isSamples()) {
+            return Optional.of(stream(batch));
+        }
         return streams.usable(batch.stream().name(), batch.stream().version()).map(stream -> as(batch, stream));
     }
 
@@ -238,6 +248,12 @@ public class Batches {
     BatchView cutBy(StreamDefinition stream, Batch batch) {
         List<PageFacts> pages = List.copyOf(facts(batch).values());
         return run(stream, batch).cut(pages, List.of());
+    }
+
+    /** Its pages as another definition cuts, sorts and indexes them, before anybody decides. */
+    BatchView indexedBy(StreamDefinition stream, Batch batch) {
+        List<PageFacts> pages = List.copyOf(facts(batch).values());
+        return run(stream, batch).index(pages, List.of());
     }
 
     private BatchRun run(StreamDefinition stream, Batch batch) {
@@ -376,6 +392,11 @@ public class Batches {
 
     public boolean canStep(Batch batch, boolean back) {
         return rows.hasDecision(batch.id(), back ? DecisionState.ACTIVE : DecisionState.UNDONE);
+    }
+
+    /** Pages that are still to be read. */
+    int unread(Batch batch) {
+        return rows.waiting(batch.id());
     }
 
     /** How people and the stream want the pages of a batch to be read. */

@@ -13,5 +13,8 @@ public enum CameBy {
     @JsonProperty("mail")
     MAIL,
     @JsonProperty("program")
-    PROGRAM
+    PROGRAM,
+    /** Pages by which a stream is made and tried; they are never filed, and nobody works on them. */
+    @JsonProperty("samples")
+    SAMPLES
 }

@@ -20,7 +20,8 @@ public interface DayFigures {
 
     @Select("select date_add('2000-01-01', interval timestampdiff(hour, '2000-01-01', f.received_at) hour) as at,"
             + " b.stream, sum(f.pages) as pages, sum((select count(*) from page p where p.file_id = f.id"
-            + " and p.sheet is not null and coalesce(p.side, 'front') = 'front')) as sheets from received_file f join batch b on b.id = f.batch_id"
+            + " and p.sheet is not null and coalesce(p.side, 'front') = 'front')) as sheets from received_file f join batch b on b.id = f.batch_id and"
+            + BatchRows.PAPER
             + " where f.received_at >= #{from} and f.received_at < #{to} group by 1, 2 order by 1")
     List<Hour> received(Instant from, Instant to);
 
@@ -37,6 +38,7 @@ public interface DayFigures {
             + " coalesce(sum(case when b.made_at >= #{from} and b.made_at < #{to} then b.field_doubts end), 0) as doubts,"
             + " coalesce(sum(case when b.filed_at >= #{from} and b.filed_at < #{to} then b.documents end), 0) as documents,"
             + " coalesce(sum(case when b.filed_at >= #{from} and b.filed_at < #{to} then b.untouched end), 0) as untouched"
-            + " from batch b where b.stage <> 'done' or b.stage_since >= #{from} group by b.stream order by b.stream")
+            + " from batch b where" + BatchRows.PAPER
+            + " and (b.stage <> 'done' or b.stage_since >= #{from}) group by b.stream order by b.stream")
     List<Stream> streams(Instant from, Instant to);
 }

@@ -1,17 +1,26 @@
 package jalon.server.batch;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.evidence.Evidence;
+import jalon.core.image.ImageFacts;
+import jalon.core.index.FieldValue;
+import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.stream.StreamLibrary;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 
 /** A stream that is being changed, tried on the pages of a batch: what it would cut, beside what its saved version does. */
 @Service
 public class StreamTrial {
+    /** Of a stream that has no version yet. */
+    private static final BatchView NONE = new BatchView(List.of(), List.of(), null, null, List.of(), null);
+
     private final Batches batches;
     private final StreamLibrary streams;
 
@@ -27,48 +36,113 @@ public class StreamTrial {
      * @param drafted the document that would begin with it, or null
      * @param content whether it would stay in the flow
      */
-    public record TriedPage(int no, int rotation, Beginning saved, Beginning drafted, boolean content) {}
+    public record TriedPage(
+            int no, @JsonUnwrapped TriedSheet sheet, Beginning saved, Beginning drafted, boolean content) {}
+
+    /** @param lean of the print on the upright page, degrees clockwise */
+    public record TriedSheet(int rotation, double widthMm, double heightMm, double lean) {
+        static TriedSheet of(PageFacts page) {
+            ImageFacts image = page.image();
+            return new TriedSheet(image.rotation(), image.widthMm(), image.heightMm(), image.skewDegrees());
+        }
+    }
 
     /** @param type its title */
     public record Beginning(String type, double certainty, boolean doubtful, List<Evidence> evidence) {}
 
-    /** @param documents how many there are as it is saved, @param wouldBe how many there would be */
-    public record Trial(List<TriedPage> pages, int documents, int wouldBe, int doubts, int doubtsWouldBe) {}
+    /**
+     * A document that there would be.
+     *
+     * @param type its name, @param title of its type
+     * @param doubtful whether its type is in doubt
+     * @param values of its fields, in the order of its type
+     * @param saved what each field is as the stream is saved, where that makes the same document of the same type
+     */
+    public record TriedDocument(
+            List<Integer> pages,
+            String type,
+            String title,
+            boolean doubtful,
+            Map<String, FieldValue> values,
+            Map<String, String> saved) {}
 
-    public Trial of(String json, String batchNo) {
+    /**
+     * @param documents how many there are as it is saved, @param wouldBe how many there would be
+     * @param papers those that there would be with their values, where these were asked for
+     * @param unread pages that are still being read
+     */
+    public record Trial(
+            List<TriedPage> pages,
+            int documents,
+            int wouldBe,
+            int doubts,
+            int doubtsWouldBe,
+            List<TriedDocument> papers,
+            int unread) {}
+
+    /** @param fields whether values are wanted too, or only the cut */
+    public Trial of(String json, String batchNo, boolean fields) {
         Batch batch = batches.get(batchNo);
         StreamDefinition drafted = streams.parsed(json);
-        StreamDefinition saved = streams.definition(
-                batch.stream().name(), streams.newest(batch.stream().name()));
-        BatchView now = batches.cutBy(saved, batch);
-        BatchView then = batches.cutBy(drafted, batch);
-        Map<Integer, Beginning> beginsNow = beginnings(saved, now);
+        Optional<StreamDefinition> saved = streams.inForce(batch.stream().name());
+        BatchView now = saved.map(s -> fields ? batches.indexedBy(s, batch) : batches.cutBy(s, batch))
+                .orElse(NONE);
+        BatchView then = fields ? batches.indexedBy(drafted, batch) : batches.cutBy(drafted, batch);
+        Map<Integer, Beginning> beginsNow = beginnings(saved.orElse(StreamDefinition.NOTHING), now);
         Map<Integer, Beginning> beginsThen = beginnings(drafted, then);
-        Map<Integer, Integer> rotations = new TreeMap<>();
-        batches.facts(batch)
-                .forEach((no, facts) -> rotations.put(no, facts.image().rotation()));
+        Map<Integer, PageFacts> facts = batches.facts(batch);
         List<TriedPage> pages = then.pages().stream()
                 .map(p -> new TriedPage(
                         p.no(),
-                        rotations.getOrDefault(p.no(), 0),
+                        TriedSheet.of(facts.get(p.no())),
                         beginsNow.get(p.no()),
                         beginsThen.get(p.no()),
                         p.role() == BatchView.Role.CONTENT))
                 .toList();
         return new Trial(
-                pages, now.documents().size(), then.documents().size(), (int) now.cutDoubts(), (int) then.cutDoubts());
+                pages,
+                now.documents().size(),
+                then.documents().size(),
+                (int) now.cutDoubts(),
+                (int) then.cutDoubts(),
+                fields ? papers(drafted, now, then) : List.of(),
+                batches.unread(batch));
+    }
+
+    private static List<TriedDocument> papers(StreamDefinition drafted, BatchView now, BatchView then) {
+        Map<Integer, BatchView.DocumentView> before = new TreeMap<>();
+        now.documents().forEach(d -> before.put(d.pages().get(0), d));
+        return then.documents().stream()
+                .map(d -> {
+                    BatchView.DocumentView was = before.get(d.pages().get(0));
+                    Map<String, String> saved = new LinkedHashMap<>();
+                    if (was != null && was.type().type().equals(d.type().type())) {
+                        was.fields().forEach((field, value) -> saved.put(field, value.value()));
+                    }
+                    return new TriedDocument(
+                            d.pages(),
+                            d.type().type(),
+                            titleOf(drafted, d),
+                            d.type().doubtful(),
+                            d.fields(),
+                            saved);
+                })
+                .toList();
+    }
+
+    private static String titleOf(StreamDefinition stream, BatchView.DocumentView d) {
+        return stream.type(d.type().type())
+                .map(StreamDefinition.DocumentType::title)
+                .orElse(d.type().type());
     }
 
     private static Map<Integer, Beginning> beginnings(StreamDefinition stream, BatchView view) {
         Map<Integer, Beginning> begins = new TreeMap<>();
         for (BatchView.DocumentView d : view.documents()) {
-            String title = stream.type(d.type().type())
-                    .map(StreamDefinition.DocumentType::title)
-                    .orElse(d.type().type());
             begins.put(
                     d.pages().get(0),
                     new Beginning(
-                            title,
+                            titleOf(stream, d),
                             d.stake().certainty(),
                             d.stake().doubtful(),
                             d.stake().evidence()));

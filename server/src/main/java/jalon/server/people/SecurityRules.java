@@ -98,6 +98,7 @@ class SecurityRules {
                         "/api/log",
                         "/api/day",
                         "/api/retention/**",
+                        "/api/workbench/**",
                         "/api/sign-in-waits/**",
                         "/api/batches/*/withdraw",
                         "/api/batches/*/types")

@@ -35,6 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class StreamLibrary {
     private static final int LONGEST_TITLE = 80;
+    private static final int LONGEST_NOTE = 400;
 
     private final StreamRows rows;
     private final ActivityLog log;
@@ -153,27 +154,44 @@ public class StreamLibrary {
         }
     }
 
-    /** Saves a new version; the old ones stay. */
     @Transactional
     public Listed save(String json, String by) {
+        return save(json, null, by);
+    }
+
+    /** Saves a new version; the old ones stay. @param note what is said of it, or null */
+    @Transactional
+    public Listed save(String json, String note, String by) {
         StreamDefinition definition = parsed(json);
         Integer newest = rows.newest(definition.stream());
         int version = newest == null ? 1 : newest + 1;
         Instant now = times.now();
-        var saved = new StreamRows.Saved(definition.stream(), version, definition.title(), json, by, now);
+        var saved = new StreamRows.Saved(definition.stream(), version, definition.title(), json, by, now, said(note));
         rows.add(saved);
         log.add(by, Act.SAVED_STREAM.with(definition.stream(), version));
         told.publishEvent(new StreamSaved(definition.stream(), version));
         return listed(saved.head(), definition);
     }
 
-    /** Saves a version of a stream as another stream, named after its title; one that is there already stays as it is. */
-    @Transactional
-    public Listed copy(String name, int version, String called, String by) {
+    /** What a stream is called, without blanks around it. */
+    static String title(String called) {
         String title = called == null ? "" : called.strip();
         if (title.isEmpty() || title.length() > LONGEST_TITLE) {
             throw Problem.STREAM_NEEDS_NAME.with();
         }
+        return title;
+    }
+
+    private static String said(String note) {
+        return note == null || note.isBlank()
+                ? null
+                : note.strip().substring(0, Math.min(LONGEST_NOTE, note.strip().length()));
+    }
+
+    /** Saves a version of a stream as another stream, named after its title; one that is there already stays as it is. */
+    @Transactional
+    public Listed copy(String name, int version, String called, String by) {
+        String title = title(called);
         String copy = Streams.nameOf(title);
         if (has(copy)) {
             throw Problem.STREAM_IS_THERE.with(title);
@@ -181,8 +199,8 @@ public class StreamLibrary {
         return save(Streams.renamed(json(name, version), copy, title), by);
     }
 
-    /** A version as it was saved. */
-    public record Version(int version, String savedBy, Instant savedAt) {}
+    /** A version as it was saved. @param note what whoever saved it says of it, or null */
+    public record Version(int version, String savedBy, Instant savedAt, String note) {}
 
     /** All versions, the newest first. */
     public List<Version> versions(String name) {

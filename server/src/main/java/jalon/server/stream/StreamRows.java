@@ -12,7 +12,8 @@ import org.apache.ibatis.annotations.Select;
 
 @Mapper
 interface StreamRows {
-    record Saved(String name, int version, String title, String definition, String savedBy, Instant savedAt) {
+    record Saved(
+            String name, int version, String title, String definition, String savedBy, Instant savedAt, String note) {
         Head head() {
             return new Head(name, version, title, savedBy, savedAt);
         }
@@ -27,18 +28,18 @@ interface StreamRows {
             + " where version = (select max(version) from stream m where m.name = s.name) order by title")
     List<Head> current();
 
-    @Select("select name, version, title, definition, saved_by, saved_at from stream"
+    @Select("select name, version, title, definition, saved_by, saved_at, note from stream"
             + " where name = #{name} and version = #{version}")
     Optional<Saved> find(String name, int version);
 
-    @Select("select version, saved_by, saved_at from stream where name = #{name} order by version desc")
+    @Select("select version, saved_by, saved_at, note from stream where name = #{name} order by version desc")
     List<StreamLibrary.Version> versions(String name);
 
     @Select("select max(version) from stream where name = #{name}")
     Integer newest(String name);
 
-    @Insert("insert into stream (name, version, title, definition, saved_by, saved_at)"
-            + " values (#{name}, #{version}, #{title}, #{definition}, #{savedBy}, #{savedAt})")
+    @Insert("insert into stream (name, version, title, definition, saved_by, saved_at, note)"
+            + " values (#{name}, #{version}, #{title}, #{definition}, #{savedBy}, #{savedAt}, #{note})")
     void add(Saved saved);
 
     @Select("select name, csv, saved_by, saved_at from register order by name")

@@ -1,0 +1,101 @@
+package jalon.server.api;
+
+import jalon.server.batch.StreamTrial;
+import jalon.server.stream.StreamDrafts;
+import jalon.server.stream.StreamLibrary;
+import jalon.server.workbench.Workbench;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Streams being made and changed. */
+@RestController
+@RequestMapping("/api/workbench")
+class WorkbenchApi {
+    private final Workbench workbench;
+    private final StreamDrafts drafts;
+    private final StreamTrial trial;
+
+    WorkbenchApi(Workbench workbench, StreamDrafts drafts, StreamTrial trial) {
+        this.workbench = workbench;
+        this.drafts = drafts;
+        this.trial = trial;
+    }
+
+    /** Streams that have no version yet. */
+    @GetMapping
+    List<StreamDrafts.Draft> begunStreams() {
+        return drafts.begun();
+    }
+
+    record StreamTitle(String title) {}
+
+    @PostMapping
+    StreamDrafts.Draft beginStream(@RequestBody StreamTitle wanted, Principal who) {
+        return drafts.begin(wanted.title(), who.getName());
+    }
+
+    @GetMapping("/{stream}")
+    Workbench.Bench workbench(@PathVariable String stream) {
+        return workbench.of(stream);
+    }
+
+    /** @param revision of the draft that was changed */
+    record ChangedDraft(String json, int revision) {
+        ChangedDraft {
+            json = json == null ? "" : json;
+        }
+    }
+
+    @PutMapping("/{stream}")
+    StreamDrafts.Draft keepDraft(@PathVariable String stream, @RequestBody ChangedDraft draft, Principal who) {
+        return drafts.keep(stream, draft.json(), draft.revision(), who.getName());
+    }
+
+    @DeleteMapping("/{stream}")
+    void giveUpDraft(@PathVariable String stream) {
+        drafts.giveUp(stream);
+    }
+
+    record SampleBatch(String no) {}
+
+    /** Where its sample pages go. */
+    @PostMapping("/{stream}/samples")
+    SampleBatch samples(@PathVariable String stream, Principal who) {
+        return new SampleBatch(workbench.samples(stream, who.getName()));
+    }
+
+    /** @param batch whose pages it is tried on */
+    record DraftTried(String json, String batch) {
+        DraftTried {
+            json = json == null ? "" : json;
+        }
+    }
+
+    /** What a draft makes of a batch's pages, with the values of its documents. */
+    @PostMapping("/{stream}/try")
+    StreamTrial.Trial tryDraft(@PathVariable String stream, @RequestBody DraftTried tried) {
+        return trial.of(tried.json(), tried.batch(), true);
+    }
+
+    @GetMapping("/{stream}/proposals")
+    List<Workbench.Proposed> proposals(@PathVariable String stream, @RequestParam String batch) {
+        return workbench.proposals(stream, batch);
+    }
+
+    /** @param revision of the draft, @param note what is said of it, or null */
+    record GoingLive(int revision, String note) {}
+
+    @PostMapping("/{stream}/live")
+    StreamLibrary.Listed live(@PathVariable String stream, @RequestBody GoingLive going, Principal who) {
+        return drafts.live(stream, going.revision(), going.note(), who.getName());
+    }
+}

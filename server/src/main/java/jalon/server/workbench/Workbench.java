@@ -1,0 +1,77 @@
+package jalon.server.workbench;
+
+import jalon.core.propose.Proposal;
+import jalon.core.propose.Proposals;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.Streams;
+import jalon.server.Times;
+import jalon.server.batch.Batch;
+import jalon.server.batch.BatchOpening;
+import jalon.server.batch.Batches;
+import jalon.server.stream.StreamDrafts;
+import jalon.server.stream.StreamLibrary;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Where a stream is made and changed by its samples. */
+@Service
+public class Workbench {
+    private final StreamDrafts drafts;
+    private final StreamLibrary library;
+    private final Batches batches;
+    private final BatchOpening opening;
+    private final Times times;
+
+    Workbench(StreamDrafts drafts, StreamLibrary library, Batches batches, BatchOpening opening, Times times) {
+        this.drafts = drafts;
+        this.library = library;
+        this.batches = batches;
+        this.opening = opening;
+        this.times = times;
+    }
+
+    /**
+     * @param newest version that is saved; 0 for none
+     * @param samples number of the batch of its sample pages, or null where it has none yet
+     */
+    public record Bench(StreamDrafts.Draft draft, int newest, String samples) {}
+
+    public Bench of(String stream) {
+        StreamDrafts.Draft draft = drafts.of(stream);
+        return new Bench(
+                draft,
+                library.newestIfAny(stream).orElse(0),
+                drafts.samples(stream).map(Batch::no).orElse(null));
+    }
+
+    /** The batch that its sample pages go to; opened at the first asking. */
+    @Transactional
+    public String samples(String stream, String by) {
+        drafts.of(stream);
+        return drafts.samples(stream).map(Batch::no).orElseGet(() -> {
+            String no = opening.openSamples(stream, by);
+            drafts.addSamples(stream, batches.get(no).id());
+            return no;
+        });
+    }
+
+    /** A proposal with why it is made, in words. */
+    public record Proposed(Proposal proposal, String why) {}
+
+    /** What a stream for the pages of a batch could be, whatever is said of it so far. */
+    public List<Proposed> proposals(String stream, String batchNo) {
+        Batch batch = batches.get(batchNo);
+        StreamDefinition base;
+        try {
+            base = Streams.parse(drafts.of(stream).definition());
+        } catch (Streams.InvalidStream e) {
+            base = batches.stream(batch);
+        }
+        return Proposals.of(
+                        base, List.copyOf(batches.facts(batch).values()), library.registers(), times.day(times.now()))
+                .stream()
+                .map(p -> new Proposed(p, p.why().words()))
+                .toList();
+    }
+}

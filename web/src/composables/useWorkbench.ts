@@ -1,0 +1,101 @@
+import { useDebounceFn, useRefHistory } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api, worded, type Schema } from '../api/client'
+import type { Draft } from '../parts/draft'
+
+/** Values need a look at every paper: asked for when there was no change for so long. */
+const TRY_AFTER = 250
+const KEEP_AFTER = 800
+
+/** A stream being made or changed: its draft, kept by itself, and what it makes of the pages it is tried on. */
+export function useWorkbench(stream: string) {
+  const bench = shallowRef<Schema['Bench']>()
+  const problem = shallowRef<unknown>()
+  /** As it is typed, which need not be a stream yet. */
+  const json = ref('')
+  const history = useRefHistory(json, { capacity: 1000 })
+  const draft = computed<Draft | null>(() => {
+    try {
+      return JSON.parse(json.value) as Draft
+    } catch {
+      return null
+    }
+  })
+  const batch = ref('')
+  const trial = shallowRef<Schema['Trial'] | null>(null)
+  /** Why the draft as it stands cannot be used. */
+  const wrong = ref('')
+  /** Why it is not kept any more: somebody else has changed it. */
+  const conflict = ref('')
+  const params = { path: { stream } }
+  let kept = ''
+
+  async function load() {
+    const { data, error } = await api.GET('/api/workbench/{stream}', { params })
+    problem.value = error
+    if (!data) return
+    conflict.value = ''
+    bench.value = data
+    kept = json.value = data.draft.definition
+    history.clear()
+    batch.value ||= data.samples ?? ''
+    await tryNow()
+  }
+
+  /** Changes the draft as it stands; what is said otherwise stays. */
+  function change(how: (draft: Draft) => void) {
+    if (!draft.value) return
+    const other = structuredClone(draft.value)
+    how(other)
+    json.value = JSON.stringify(other, null, 2)
+  }
+
+  async function keep() {
+    if (!bench.value || conflict.value || json.value === kept) return
+    const body = { json: json.value, revision: bench.value.draft.revision }
+    const { data, error } = await api.PUT('/api/workbench/{stream}', { params, body })
+    if (error) conflict.value = worded(error)
+    if (!data) return
+    kept = body.json
+    bench.value = { ...bench.value, draft: data }
+  }
+  let asked = 0
+  async function tryNow() {
+    if (!batch.value) return
+    const mine = ++asked
+    const body = { json: json.value, batch: batch.value }
+    const { data, error } = await api.POST('/api/workbench/{stream}/try', { params, body })
+    // A later question has its own answer.
+    if (mine !== asked) return
+    wrong.value = error ? worded(error) : ''
+    if (data) trial.value = data
+  }
+  const trySoon = useDebounceFn(tryNow, TRY_AFTER)
+  const keepSoon = useDebounceFn(keep, KEEP_AFTER)
+  watch(json, () => bench.value && (void trySoon(), void keepSoon()))
+  watch(batch, () => bench.value && void tryNow())
+  void load()
+
+  /** The batch that sample pages go to. */
+  const samples = async () => {
+    const answer = await api.POST('/api/workbench/{stream}/samples', { params })
+    if (answer.data && bench.value) {
+      bench.value = { ...bench.value, samples: answer.data.no }
+      batch.value = answer.data.no
+    }
+    return answer
+  }
+  async function live(note: string) {
+    await keep()
+    const body = { revision: bench.value?.draft.revision ?? 0, note }
+    return api.POST('/api/workbench/{stream}/live', { params, body })
+  }
+  const giveUp = () => api.DELETE('/api/workbench/{stream}', { params })
+  return {
+    ...{ bench, problem, json, draft, batch, trial, wrong, conflict },
+    ...{ load, change, keep, trySoon, samples, live, giveUp },
+    ...{ undo: history.undo, redo: history.redo, canUndo: history.canUndo, canRedo: history.canRedo },
+  }
+}
+
+export type Workbench = ReturnType<typeof useWorkbench>

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useAsking } from '../composables/useAsking'
+import type { Workbench } from '../composables/useWorkbench'
+import FieldBox from './base/FieldBox.vue'
+import FormEnd from './base/FormEnd.vue'
+import PanelBox from './base/PanelBox.vue'
+
+/** The draft made the version in force: what it makes of the pages it was tried on, and a word about it. */
+const props = defineProps<{ bench: Workbench }>()
+const emit = defineEmits<{ done: []; close: [] }>()
+const { t } = useI18n()
+const note = ref('')
+const { busy, refused, asking } = useAsking()
+const { trial, bench, live } = props.bench
+const values = computed(() => trial.value?.papers.flatMap((p) => Object.values(p.values)) ?? [])
+const sure = computed(() => values.value.filter((v) => v.state === 'sure').length)
+const save = () =>
+  asking(
+    () => live(note.value),
+    (data) => data && emit('done'),
+  )
+</script>
+
+<template>
+  <PanelBox :title="t('workbench.makeVersion', { n: (bench?.newest ?? 0) + 1 })">
+    <form class="form" @submit.prevent="save">
+      <p v-if="trial?.pages.length">
+        {{
+          t('workbench.tried', { pages: trial.pages.length, papers: trial.wouldBe, sure, all: values.length })
+        }}
+      </p>
+      <p v-else class="state doubtful wraps">{{ t('workbench.untried') }}</p>
+      <FieldBox :label="t('workbench.note')">
+        <ElInput v-model="note" maxlength="400" autofocus />
+      </FieldBox>
+      <FormEnd
+        :act="t('workbench.goLive')"
+        v-bind="{ busy, refused }"
+        :ready="!!trial?.pages.length"
+        @close="emit('close')"
+      />
+    </form>
+  </PanelBox>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 10px;
+  max-width: 640px;
+}
+p {
+  margin: 0;
+}
+</style>

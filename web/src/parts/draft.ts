@@ -1,0 +1,86 @@
+import type { Schema } from '../api/client'
+import type { Rule } from './rules'
+
+/** A part of a stream's definition as it stands in its JSON: what this version of the screens does not know stays. */
+export type Part = Record<string, unknown>
+
+export interface DraftField extends Part {
+  field: string
+  title?: string
+  kind?: string
+  required?: boolean
+  finders?: Part[]
+  tidy?: Part[]
+  checks?: Part[]
+}
+
+export interface DraftType extends Part {
+  type: string
+  title?: string
+  default?: boolean
+  fields?: DraftField[]
+}
+
+export interface Draft extends Part {
+  stream: string
+  title: string
+  cut?: { rules?: Rule[] } & Part
+  types?: DraftType[]
+}
+
+export type Proposed = Schema['Proposed']
+
+/** The type that a new stream begins with: the first one proposed takes its place. */
+const isBlank = (type: DraftType) => type.type === 'paper' && !type.fields?.length && !type.words
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
+
+/** Whether the draft has what is proposed, or something in its place. */
+export function has(draft: Draft, { proposal }: Proposed): boolean {
+  const part = proposal.part as Part
+  switch (proposal.what) {
+    case 'cut':
+      return !!draft.cut?.rules?.some((rule) => rule.by === part.by && same(rule.must, part.must))
+    case 'type':
+      return !!draft.types?.some((type) => type.type === part.type)
+    default:
+      return !!draft.types
+        ?.find((type) => type.type === proposal.type)
+        ?.fields?.some((field) => field.field === part.field)
+  }
+}
+
+/** Takes what is proposed into the draft; a field's type comes with it. */
+export function take(draft: Draft, proposed: Proposed, all: Proposed[]) {
+  if (has(draft, proposed)) return
+  const { proposal } = proposed
+  if (proposal.what === 'cut') {
+    draft.cut = { ...draft.cut, rules: [...(draft.cut?.rules ?? []), proposal.part as unknown as Rule] }
+  } else if (proposal.what === 'type') {
+    const others = (draft.types ?? []).filter((type) => !isBlank(type))
+    const added = structuredClone(proposal.part) as unknown as DraftType
+    // There is one type for what no other claims.
+    if (added.default && others.some((type) => type.default)) delete added.default
+    draft.types = [...others, added]
+  } else {
+    const itsType = all.find((p) => p.proposal.what === 'type' && p.proposal.type === proposal.type)
+    if (itsType) take(draft, itsType, all)
+    const type = draft.types?.find((x) => x.type === proposal.type)
+    if (type) type.fields = [...(type.fields ?? []), structuredClone(proposal.part) as unknown as DraftField]
+  }
+}
+
+/** A name for a field that the type does not have yet. */
+export function nameFor(title: string, type: DraftType): string {
+  const plain =
+    title
+      .normalize('NFD')
+      .replace(/\p{M}/gu, '')
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^[^a-z]+|-+$/g, '') || 'field'
+  for (let n = 1; ; n++) {
+    const name = n === 1 ? plain : `${plain}-${n}`
+    if (!type.fields?.some((field) => field.field === name)) return name
+  }
+}

@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
+import { pictureOf, tell } from '../api/client'
+import { readBatches } from '../composables/readBatches'
+import { useEvents } from '../composables/useEvents'
+import { useKeys } from '../composables/useKeys'
+import { useProposals } from '../composables/useProposals'
+import { useSamplePage } from '../composables/useSamplePage'
+import { useWorkbench } from '../composables/useWorkbench'
+import BoxQuestion from '../parts/BoxQuestion.vue'
+import GoLive from '../parts/GoLive.vue'
+import PageViewer from '../parts/PageViewer.vue'
+import ProposalList from '../parts/ProposalList.vue'
+import RuleList from '../parts/RuleList.vue'
+import TypesEditor from '../parts/TypesEditor.vue'
+import WorkbenchLine from '../parts/WorkbenchLine.vue'
+import WorkbenchSamples from '../parts/WorkbenchSamples.vue'
+import WorkbenchTable from '../parts/WorkbenchTable.vue'
+import NoteBanner from '../parts/base/NoteBanner.vue'
+import WaitingFor from '../parts/base/WaitingFor.vue'
+import type { Rule } from '../parts/rules'
+
+/** Where a stream is made and changed by its samples: every change is seen at once on all of them. */
+const props = defineProps<{ stream: string }>()
+const { t } = useI18n()
+const router = useRouter()
+const bench = useWorkbench(props.stream)
+const { draft, json, batch, trial, wrong, conflict, problem } = bench
+const proposals = useProposals(props.stream, bench)
+const { no, page, paper, chosen, words, shapes, box, drawn } = useSamplePage(bench, proposals)
+type Tab = 'proposals' | 'cut' | 'fields' | 'json'
+const tab = ref<Tab>('proposals')
+const samples = ref<InstanceType<typeof WorkbenchSamples>>()
+const going = ref(false)
+const others = ref<{ no: string; pages: number }[]>([])
+void readBatches(props.stream).then((all) => (others.value = all))
+useEvents((changed) => changed === batch.value && void bench.trySoon())
+const rules = computed({
+  get: () => draft.value?.cut?.rules ?? [],
+  set: (list: Rule[]) => bench.change((d) => (d.cut = { ...d.cut, rules: list })),
+})
+const onSamples = computed(() => !batch.value || batch.value === bench.bench.value?.samples)
+/** The current proposal is to be seen. */
+watch(proposals.current, (now) => {
+  const seen = now?.proposed.proposal.seen ?? []
+  if (seen.length && !seen.some((s) => s.page === no.value)) no.value = seen[0].page
+})
+function step(by: number) {
+  const all = trial.value?.pages ?? []
+  const at = all.findIndex((p) => p.no === page.value?.no)
+  no.value = all[Math.max(0, Math.min(all.length - 1, at + by))]?.no ?? no.value
+}
+function field(type: string, name: string) {
+  tab.value = 'fields'
+  chosen.value = { type, field: name }
+}
+function boxed(name: string | null) {
+  box.value = null
+  tab.value = name ? 'fields' : 'cut'
+  if (name && paper.value) chosen.value = { type: paper.value.type, field: name }
+}
+async function giveUp() {
+  const { error } = await bench.giveUp()
+  if (error) return tell(error)
+  if (bench.bench.value?.newest) await bench.load()
+  else await router.push({ name: 'streams' })
+}
+const act = (key: string, label: string, run: () => unknown, more = {}) => ({
+  key,
+  on: key.length === 1 ? [key, key.toLowerCase()] : [key],
+  label,
+  run: () => void run(),
+  ...more,
+})
+useKeys([
+  act('O', t('workbench.addSamples'), () => samples.value?.choose()),
+  act('P', t('workbench.propose'), () => ((tab.value = 'proposals'), proposals.look())),
+  act('T', t('workbench.take'), () => proposals.takeOne(), { shift: false }),
+  act('T', t('workbench.takeAll', 2), () => proposals.takeAll(), { shift: true, key: 'Shift+T' }),
+  act('L', t('workbench.leave'), () => proposals.leave()),
+  act('Z', t('pageDesk.undo'), () => bench.undo(), { shift: false }),
+  act('Z', t('pageDesk.redo'), () => bench.redo(), { shift: true, key: 'Shift+Z' }),
+  act('ArrowRight', t('workbench.nextPage'), () => step(1), { key: '→' }),
+  act('ArrowLeft', t('workbench.pageBefore'), () => step(-1), { key: '←' }),
+  act('G', t('workbench.goLive'), () => (going.value = !wrong.value)),
+])
+</script>
+
+<template>
+  <div class="desk-frame">
+    <WorkbenchLine
+      v-if="draft || json"
+      :bench="bench"
+      :others="others"
+      @live="going = true"
+      @give-up="giveUp"
+    />
+    <NoteBanner v-if="conflict" kind="wrong">{{ conflict }}</NoteBanner>
+    <GoLive v-if="going" :bench="bench" @close="going = false" @done="router.push({ name: 'streams' })" />
+    <div v-if="bench.bench.value" class="grid">
+      <WorkbenchSamples
+        ref="samples"
+        class="area-samples"
+        v-bind="{ batch, trial }"
+        :page="page?.no ?? 0"
+        :open="onSamples ? bench.samples : null"
+        @show="no = $event"
+      />
+      <PageViewer
+        v-if="page"
+        class="area-page"
+        :src="pictureOf(batch, page, 900)"
+        :thumb="pictureOf(batch, page, 200)"
+        :alt="t('pageDesk.page', { no: page.no })"
+        :width-mm="page.widthMm"
+        :height-mm="page.heightMm"
+        :lean="page.lean"
+        v-bind="{ shapes, words }"
+        drag
+        @box="box = $event"
+      />
+      <p v-else class="area-page soft hint">{{ t('workbench.hint') }}</p>
+      <ElTabs v-model="tab" class="area-says">
+        <BoxQuestion
+          v-if="drawn && paper"
+          v-bind="drawn"
+          :type="paper.type"
+          :change="bench.change"
+          @done="boxed"
+          @close="box = null"
+        />
+        <NoteBanner v-if="wrong" kind="wrong" class="wrong">{{ wrong }}</NoteBanner>
+        <ElTabPane name="proposals" :label="t('workbench.tab.proposals')">
+          <ProposalList :proposals="proposals" :ready="!!trial?.pages.length" @show="no = $event" />
+        </ElTabPane>
+        <ElTabPane name="cut" :label="t('workbench.tab.cut')"><RuleList v-model="rules" /></ElTabPane>
+        <ElTabPane name="fields" :label="t('workbench.tab.fields')">
+          <TypesEditor v-if="draft" v-model="chosen" v-bind="{ draft }" :change="bench.change" />
+        </ElTabPane>
+        <ElTabPane name="json" :label="t('workbench.tab.json')">
+          <ElInput
+            v-model="json"
+            type="textarea"
+            class="mono"
+            :rows="24"
+            :aria-label="t('workbench.tab.json')"
+          />
+        </ElTabPane>
+      </ElTabs>
+      <WorkbenchTable
+        class="area-table"
+        :papers="trial?.papers ?? []"
+        v-bind="{ draft }"
+        :page="page?.no ?? 0"
+        @show="no = $event"
+        @field="field"
+      />
+    </div>
+    <WaitingFor v-else :loading="!problem" :problem="problem" @again="bench.load" />
+  </div>
+</template>
+
+<style scoped>
+.grid {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template: 'samples page says' minmax(0, 1fr) 'table table says' 32% / 270px minmax(0, 1fr) 400px;
+}
+.area-samples {
+  grid-area: samples;
+  border-inline-end: 1px solid var(--line);
+}
+.area-page {
+  grid-area: page;
+}
+.area-says {
+  grid-area: says;
+  overflow: auto;
+  padding: 4px 12px;
+  border-inline-start: 1px solid var(--line);
+  background: var(--panel);
+}
+.area-table {
+  grid-area: table;
+  border-top: 1px solid var(--line);
+}
+.hint {
+  padding: 24px;
+}
+.wrong {
+  white-space: pre-wrap;
+}
+</style>
