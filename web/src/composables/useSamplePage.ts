@@ -35,6 +35,7 @@ export function useSamplePage({ batch, trial }: Workbench, { current }: Proposal
   const paper = computed(() => trial.value?.papers.find((p) => p.pages.includes(page.value?.no ?? 0)))
   const chosen = ref<{ type: string; field: string } | null>(null)
   const words = shallowRef<Schema['Word'][]>([])
+  const box = shallowRef<Box | null>(null)
   watch(
     () => [batch.value, page.value?.no] as const,
     async ([of, shown]) => {
@@ -60,7 +61,6 @@ export function useSamplePage({ batch, trial }: Workbench, { current }: Proposal
       .map((s): Shape => ({ box: s.box!, kind: 'mark', label: s.value ?? '' }))
     return [...values, ...proposed]
   })
-  const box = shallowRef<Box | null>(null)
   const drawn = computed(() => {
     if (!box.value || !page.value) return null
     const its = words.value.filter((w) => inside(box.value!, w.box))

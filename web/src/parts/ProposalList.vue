@@ -50,6 +50,7 @@ const titleOf = (part: Part) => String(part.title ?? t(`rules.kind.${part.by}`))
 
 <style scoped>
 .acts {
+  flex-wrap: wrap;
   margin-bottom: 8px;
 }
 .list {

@@ -6,14 +6,18 @@ import { useWords } from '../composables/useWords'
 import NoteBanner from './base/NoteBanner.vue'
 import { certain } from './figures'
 
-/** The pages of a batch with their stakes as they are and as they would be; where that differs is marked. */
-const props = defineProps<{ no: string; trial: Schema['Trial']; page?: number }>()
+/**
+ * The pages of a batch with their stakes as they are and as they would be; where that differs is marked, unless there
+ * is no version yet that it could differ from.
+ */
+const props = defineProps<{ no: string; trial: Schema['Trial']; page?: number; first?: boolean }>()
 const emit = defineEmits<{ show: [page: number] }>()
 const { t } = useI18n()
 const words = useWords()
 const onlyOther = ref(false)
 type Page = Schema['TriedPage']
-const change = (p: Page) => (p.drafted && !p.saved ? 'new' : p.saved && !p.drafted ? 'gone' : '')
+const change = (p: Page) =>
+  props.first ? '' : p.drafted && !p.saved ? 'new' : p.saved && !p.drafted ? 'gone' : ''
 const others = computed(() => props.trial.pages.filter((p) => change(p)).length)
 const shown = computed(() =>
   onlyOther.value ? props.trial.pages.filter((p) => change(p)) : props.trial.pages,
@@ -37,13 +41,16 @@ const told = (p: Page) => {
 </script>
 
 <template>
-  <p class="row sum" role="status">
+  <p v-if="first" class="sum" role="status">
+    {{ t('rules.wouldBe', { n: trial.wouldBe, doubts: trial.doubtsWouldBe }) }}
+  </p>
+  <p v-else class="row sum" role="status">
     <b>{{ t('rules.documents', { now: trial.documents, then: trial.wouldBe }) }}</b>
     <span>{{ t('rules.doubts', { now: trial.doubts, then: trial.doubtsWouldBe }) }}</span>
     <span>{{ t('rules.others', others) }}</span>
     <ElCheckbox v-model="onlyOther" :disabled="!others">{{ t('rules.onlyOthers') }}</ElCheckbox>
   </p>
-  <NoteBanner v-if="odd" kind="doubt">{{ t(`rules.odd.${odd}`) }}</NoteBanner>
+  <NoteBanner v-if="odd && !first" kind="doubt">{{ t(`rules.odd.${odd}`) }}</NoteBanner>
   <ol class="strip">
     <li
       v-for="p in shown"

@@ -62,7 +62,7 @@ const retitle = (name: string, title: string) =>
     />
     <ul>
       <li v-for="f in type.fields ?? []" :key="f.field">
-        <ElButton link type="primary" @click="chosen = { type: type.type, field: f.field }">
+        <ElButton link class="to" @click="chosen = { type: type.type, field: f.field }">
           {{ f.title ?? f.field }}
         </ElButton>
         <span class="soft">{{ t(`fieldParts.kind.${f.kind ?? 'text'}`) }}</span>
@@ -87,5 +87,8 @@ li {
   display: flex;
   justify-content: space-between;
   padding: 3px 0;
+}
+.to {
+  color: var(--petrol);
 }
 </style>

@@ -26,10 +26,9 @@ const state = computed(() => {
 <template>
   <header v-if="bench" class="row line">
     <h1 dir="auto">{{ bench.draft.title }}</h1>
-    <span class="soft" role="status">{{ state }}</span>
-    <span class="stretch" />
+    <span class="soft stretch state-of" role="status" :title="state">{{ state }}</span>
     <label class="row">
-      <span class="soft">{{ t('rules.triedOn') }}</span>
+      <span class="soft tried">{{ t('rules.triedOn') }}</span>
       <PickOne v-model="batch" :options="choices" :aria-label="t('rules.triedOn')" />
     </label>
     <KeyButton k="Z" :disabled="!canUndo" @click="undo">{{ t('pageDesk.undo') }}</KeyButton>
@@ -57,6 +56,20 @@ const state = computed(() => {
   padding: 6px 14px;
   background: var(--panel);
   border-bottom: 1px solid var(--line);
-  flex-wrap: wrap;
+}
+.line h1 {
+  white-space: nowrap;
+}
+.state-of {
+  font-size: 13px;
+  line-height: 1.25;
+  min-width: 0;
+}
+.line :deep(.pick) {
+  min-width: 140px;
+  width: 140px;
+}
+.tried {
+  white-space: nowrap;
 }
 </style>

@@ -13,6 +13,8 @@ const props = defineProps<{
   batch: string
   trial: Schema['Trial'] | null
   page: number
+  /** Whether the stream has no version yet. */
+  first: boolean
   /** Opens the batch of samples; none where another batch is looked at. */
   open: Parameters<typeof useSending>[0] | null
 }>()
@@ -48,7 +50,7 @@ defineExpose({ choose: () => picker.value?.choose() })
     <TrialStrip
       v-if="trial?.pages.length"
       :no="batch"
-      v-bind="{ trial, page }"
+      v-bind="{ trial, page, first }"
       @show="emit('show', $event)"
     />
   </section>

@@ -41,7 +41,7 @@ const before = (p: Paper, field: string) =>
       <tbody>
         <tr v-for="p in rows(type)" :key="p.pages[0]" :class="{ now: p.pages.includes(page) }">
           <th scope="row">
-            <ElButton link type="primary" @click="emit('show', p.pages[0])">
+            <ElButton link class="to" @click="emit('show', p.pages[0])">
               {{ t('workbench.pagesOf', { pages: p.pages.join(', ') }, p.pages.length) }}
             </ElButton>
             <span v-if="p.doubtful" class="state doubtful">{{ t('workbench.typeDoubt') }}</span>
@@ -109,5 +109,8 @@ tr.now {
 small {
   display: block;
   color: var(--ink-soft);
+}
+.to {
+  color: var(--petrol);
 }
 </style>

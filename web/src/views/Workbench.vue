@@ -105,6 +105,7 @@ useKeys([
         class="area-samples"
         v-bind="{ batch, trial }"
         :page="page?.no ?? 0"
+        :first="!bench.bench.value.newest"
         :open="onSamples ? bench.samples : null"
         @show="no = $event"
       />

@@ -35,6 +35,7 @@ import Rescans from './Rescans.vue'
 import SignIn from './SignIn.vue'
 import Streams from './Streams.vue'
 import TableDesk from './TableDesk.vue'
+import Workbench from './Workbench.vue'
 
 vi.mock('vue-echarts', () => ({ default: { template: '<i class="chart" />' } }))
 
@@ -281,6 +282,20 @@ const views: Record<string, Case> = {
     full: [
       { '/api/streams': [stream('letters', 'Letters')], '/api/day': day([hour]) },
       ['Letters', 'version 3', '12', '75%', '2.5'],
+    ],
+  },
+  Workbench: {
+    view: Workbench,
+    main: '/api/workbench/letters',
+    props: { stream: 'letters' },
+    full: [
+      {
+        '/api/workbench/letters': {
+          draft: { stream: 'letters', title: 'Letters', definition: '{}', baseVersion: 3, revision: 0 },
+          newest: 3,
+        },
+      },
+      ['Letters', 'version 3, as saved', 'Add samples', 'Drop a few typical pages'],
     ],
   },
 }

@@ -16,6 +16,7 @@ export default {
   noWords: 'no words',
   noText: 'anything',
   documents: '{now} documents as saved, {then} as drafted',
+  wouldBe: '{n} documents, {doubts} doubts in cut and type',
   doubts: '{now} doubts, then {then}',
   others: 'no stake differs | one stake differs | {n} stakes differ',
   unknown: 'A rule of a kind that this version does not know: {by}',

@@ -80,7 +80,7 @@ class LayersTest {
             .mayOnlyBeAccessedByLayers("propose", "run", "output", "index", "sort", "split", "read")
             .whereLayer("image")
             .mayOnlyBeAccessedByLayers(
-                    "stream", "apart", "run", "output", "index", "sort", "split", "read", "mark", "text")
+                    "stream", "apart", "propose", "run", "output", "index", "sort", "split", "read", "mark", "text")
             .whereLayer("page")
             .mayNotAccessAnyLayer()
             .whereLayer("disk")

@@ -94,6 +94,9 @@ class ScreensTest extends InTheBrowser {
         SCREENS.put("/desk/archive?q=licence", page -> {});
         SCREENS.put("/desk/archive/1?q=licence", page -> {});
         SCREENS.put("/desk/streams", page -> page.keyboard().press("?"));
+        SCREENS.put(
+                "/desk/streams/dues-letters",
+                page -> page.locator("#tab-fields").click());
         SCREENS.put("/desk/streams?types", page -> openStream(page, 0, ".el-tree"));
         SCREENS.put("/desk/streams?rules", page -> openStream(page, 1, ".rules"));
         SCREENS.put("/desk/streams?names", page -> openStream(page, 2, ".names"));

@@ -224,10 +224,10 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
 
     /**
      * A label without a colon whose right neighbour stands over a value of its own, as it does itself, heads a column; over
-     * another label it stands in a column of labels.
+     * another label, or beside a number, it stands in a column of labels.
      */
     private static boolean heads(Hit hit, Line neighbour, Labels others, PageRows rows) {
-        if (hit.cell().text().endsWith(":")) {
+        if (hit.cell().text().endsWith(":") || neighbour.text().chars().anyMatch(Character::isDigit)) {
             return false;
         }
         Optional<Line> under = rows.next(hit.row(), hit.cell().box(), 1, BELOW_MM);

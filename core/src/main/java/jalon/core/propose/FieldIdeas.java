@@ -7,7 +7,6 @@ import jalon.core.index.ZoneReader;
 import jalon.core.mark.Mark;
 import jalon.core.read.PageFacts;
 import jalon.core.read.Phrase;
-import jalon.core.register.Register;
 import jalon.core.stream.Field;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StakeRule;
@@ -23,6 +22,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** The fields that papers of one kind have: what stands beside or below their labels, and what their barcodes say. */
@@ -33,7 +34,6 @@ final class FieldIdeas {
     /** A text that is the same on most papers is print. */
     private static final double SAME = 0.5;
 
-    private static final double IN_REGISTER = 0.75;
     private static final int MOST_WORDS = 9;
 
     private final String type;
@@ -71,15 +71,15 @@ final class FieldIdeas {
                 proposals.addAll(labelled(lasts, "last", taken));
             }
         }
-        return proposals;
+        return new RegisterColumns(samples.registers(), documents).into(proposals);
     }
 
     /** @param on the pages of each paper that are looked at, @param page how a finder says which those are, or null */
     private List<Proposal> labelled(List<List<PageFacts>> on, String page, Set<String> taken) {
-        List<Proposal> proposals = new ArrayList<>();
         List<Labelled.Label> labels = Labelled.of(on);
-        List<Try> beside = tries(on, labels, Finder.ByLabel.Side.BESIDE);
-        List<Try> below = tries(on, labels, Finder.ByLabel.Side.BELOW);
+        List<Try> beside = tries(on, labels, l -> Finder.ByLabel.Side.BESIDE);
+        List<Try> below = tries(on, labels, l -> Finder.ByLabel.Side.BELOW);
+        Map<Labelled.Label, Try> kept = new LinkedHashMap<>();
         for (int i = 0; i < labels.size(); i++) {
             Try best = below.get(i).worth() > beside.get(i).worth() ? below.get(i) : beside.get(i);
             boolean enough = !"last".equals(page) || best.kind().telling();
@@ -87,16 +87,37 @@ final class FieldIdeas {
                     && tells(best, labels, on.size())
                     && places(best).stream().noneMatch(taken::contains)) {
                 taken.addAll(places(best));
-                proposals.add(proposal(best, page));
+                kept.put(labels.get(i), best);
             }
         }
-        return proposals;
+        List<Labelled.Label> others =
+                labels.stream().filter(l -> !kept.containsKey(l)).toList();
+        List<Try> alone = tries(on, List.copyOf(kept.keySet()), l -> kept.get(l).side());
+        return alone.stream()
+                .map(now -> proposal(kept.get(now.label()), page, inTheWay(kept.get(now.label()), now, others)))
+                .toList();
     }
 
-    private List<Try> tries(List<List<PageFacts>> on, List<Labelled.Label> labels, Finder.ByLabel.Side side) {
+    /** Labels without a field of their own that would be taken for the value as soon as nothing says that they are labels. */
+    private static List<String> inTheWay(Try known, Try alone, List<Labelled.Label> others) {
+        Set<String> right = known.values().stream().map(FieldValue::value).collect(Collectors.toSet());
+        List<String> wrong = alone.values().stream()
+                .map(FieldValue::value)
+                .filter(v -> !right.contains(v))
+                .map(Phrase::plain)
+                .toList();
+        return others.stream()
+                .filter(l -> wrong.stream().anyMatch(v -> v.contains(l.plain())))
+                .map(Labelled.Label::text)
+                .toList();
+    }
+
+    private List<Try> tries(
+            List<List<PageFacts>> on, List<Labelled.Label> labels, Function<Labelled.Label, Finder.ByLabel.Side> side) {
         List<Field> fields = new ArrayList<>();
         for (int i = 0; i < labels.size(); i++) {
-            Finder finder = new Finder.ByLabel(List.of(labels.get(i).text()), side, null, null, null);
+            Labelled.Label label = labels.get(i);
+            Finder finder = new Finder.ByLabel(List.of(label.text()), side.apply(label), null, null, null);
             fields.add(new Field(
                     "f" + i, null, null, null, false, false, null, false, List.of(finder), false, null, null, null));
         }
@@ -116,7 +137,7 @@ final class FieldIdeas {
             ValueKind.Told kind = texts.isEmpty()
                     ? new ValueKind.Told(Field.Kind.TEXT, Map.of(), false)
                     : ValueKind.of(texts, samples.today());
-            tries.add(new Try(labels.get(i), side, values, kind));
+            tries.add(new Try(labels.get(i), side.apply(labels.get(i)), values, kind));
         }
         return tries;
     }
@@ -173,7 +194,7 @@ final class FieldIdeas {
                 .toList();
     }
 
-    private Proposal proposal(Try one, String page) {
+    private Proposal proposal(Try one, String page, List<String> notOnLinesWith) {
         Map<String, Object> finder = new LinkedHashMap<>();
         finder.put("by", "label");
         finder.put("labels", List.of(one.label().text()));
@@ -183,14 +204,12 @@ final class FieldIdeas {
         if (page != null) {
             finder.put("page", page);
         }
+        if (!notOnLinesWith.isEmpty()) {
+            finder.put("notOnLinesWith", notOnLinesWith);
+        }
         Map<String, Object> field = field(one.label().text(), one.kind().kind(), finder);
         field.putAll(one.kind().parts());
         List<String> values = one.values().stream().map(FieldValue::value).toList();
-        inRegister(values).ifPresent(check -> {
-            List<Object> checks = new ArrayList<>((List<?>) field.getOrDefault("checks", List.of()));
-            checks.add(check);
-            field.put("checks", checks);
-        });
         return new Proposal(
                 Proposal.What.FIELD,
                 type,
@@ -213,20 +232,6 @@ final class FieldIdeas {
         field.put("kind", Words.name(kind));
         field.put("finders", List.of(finder));
         return field;
-    }
-
-    private Optional<Map<String, Object>> inRegister(List<String> values) {
-        for (Register register : samples.registers().values()) {
-            for (String column : register.columns()) {
-                long known = values.stream()
-                        .filter(v -> register.find(column, v).isPresent())
-                        .count();
-                if (known > 1 && known >= IN_REGISTER * values.size()) {
-                    return Optional.of(Map.of("check", "inRegister", "register", register.name(), "column", column));
-                }
-            }
-        }
-        return Optional.empty();
     }
 
     /** Those that do not only say where a paper begins. */

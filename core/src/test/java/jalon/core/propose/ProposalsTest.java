@@ -1,0 +1,195 @@
+package jalon.core.propose;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jalon.core.PageBuilder;
+import jalon.core.mark.Mark;
+import jalon.core.page.Box;
+import jalon.core.page.Word;
+import jalon.core.propose.Proposal.What;
+import jalon.core.read.PageFacts;
+import jalon.core.register.Register;
+import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.Streams;
+import java.io.StringReader;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What a stream could be, from a few pages alone. */
+class ProposalsTest {
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 20);
+    private static final List<String> NAMES =
+            List.of("Ewa Lindqvist", "Mirela Sorensby", "Ruben Wexcombe", "Ida Thorne");
+    private static final List<String> SHIPS = List.of("Kestrel", "Sea Otter", "Halcyon", "Marigold");
+
+    private int line;
+
+    private void print(List<Word> words, double x, double y, double height, String text) {
+        double at = x;
+        for (String word : text.split(" ")) {
+            double width = 0.6 * height * word.length();
+            words.add(new Word(word, new Box(at, y, width, height), 0.95, line));
+            at += width + 1.5;
+        }
+        line++;
+    }
+
+    /** A form of five lines, labels without colons to the left of their values, and some prose that differs. */
+    private PageFacts form(int no, int which) {
+        List<Word> words = new ArrayList<>();
+        print(words, 20, 40, 6, "Permit for a mooring");
+        Map<String, String> lines = new LinkedHashMap<>();
+        lines.put("Registration", "PM-" + (4821 + 137 * which) + "-" + (char) ('H' + which));
+        lines.put("Name of vessel", SHIPS.get(which));
+        lines.put("Holder", NAMES.get(which));
+        lines.put("Granted", (3 + which) + " April 2026");
+        lines.put("Fee", (73 + 11 * which) + ".40");
+        double y = 60;
+        for (var entry : lines.entrySet()) {
+            print(words, 20, y, 3, entry.getKey());
+            print(words, 90, y, 3, entry.getValue());
+            y += 10;
+        }
+        return PageBuilder.page(no).words(words).seen();
+    }
+
+    private PageFacts letterPage(int no, int which) {
+        List<Word> words = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            print(
+                    words,
+                    25 + 3 * (i * which % 3),
+                    50 + 7 * i,
+                    3,
+                    "and the quay was quiet " + SHIPS.get((i + which) % 4) + " " + i * which);
+        }
+        return PageBuilder.page(no).words(words).seen();
+    }
+
+    private static PageFacts patch(int no) {
+        return PageBuilder.page(no).patch("2", Mark.KnownBy.EITHER_WAY).seen();
+    }
+
+    private static List<Proposal> proposed(List<PageFacts> pages, Register... registers) {
+        Map<String, Register> all = new LinkedHashMap<>();
+        List.of(registers).forEach(r -> all.put(r.name(), r));
+        return Proposals.of(StreamDefinition.NOTHING, pages, all, TODAY);
+    }
+
+    private static List<Proposal> of(What what, List<Proposal> proposals) {
+        return proposals.stream().filter(p -> p.what() == what).toList();
+    }
+
+    private List<PageFacts> forms() {
+        return List.of(form(1, 0), form(2, 1), form(3, 2), form(4, 3));
+    }
+
+    @Test
+    void onePageFormsAreCutAtEachAndTheirLabelsBecomeFieldsOfTheirKinds() throws Exception {
+        Register vessels = Register.parse(
+                "vessels",
+                new StringReader("no,name,last fee\nPM-4821-H,Kestrel,84.40\nPM-4958-I,Sea Otter,73.40\n"
+                        + "PM-5095-J,Halcyon,106.40\nPM-5232-K,Marigold,95.40\n"));
+        List<Proposal> all = proposed(forms(), vessels);
+        assertThat(of(What.CUT, all))
+                .singleElement()
+                .satisfies(
+                        p -> assertThat(p.part()).containsEntry("by", "pages").containsEntry("every", 1));
+        assertThat(of(What.TYPE, all))
+                .singleElement()
+                .satisfies(p -> assertThat(p.part())
+                        .containsEntry("title", "Permit for a mooring")
+                        .containsEntry("default", true));
+        Map<Object, Object> kinds = new LinkedHashMap<>();
+        of(What.FIELD, all)
+                .forEach(p -> kinds.put(p.part().get("title"), p.part().get("kind")));
+        assertThat(kinds)
+                .containsEntry("Registration", "text")
+                .containsEntry("Holder", "name")
+                .containsEntry("Granted", "date")
+                .containsEntry("Fee", "amount")
+                .containsKey("Name of vessel")
+                .hasSize(5);
+        assertThat(of(What.FIELD, all).get(4).part().get("checks"))
+                .as("fees that other vessels paid")
+                .isNull();
+        Proposal registration = of(What.FIELD, all).get(0);
+        assertThat(registration.part().get("checks").toString())
+                .contains("PM-9{4}-A")
+                .contains("vessels");
+        assertThat(registration.seen()).extracting(Proposal.Spotted::value).contains("PM-4821-H", "PM-5232-K");
+        assertThat(registration.why().words())
+                .isEqualTo("“Registration” stands on 4 of 4 papers, with a value such as PM-4821-H");
+        isAStream(all);
+    }
+
+    @Test
+    void patchSheetsAreTheSignWhateverThePagesLookLike() throws Exception {
+        List<PageFacts> stack =
+                List.of(patch(1), form(2, 0), letterPage(3, 1), patch(4), form(5, 1), patch(6), form(7, 2));
+        List<Proposal> all = proposed(stack);
+        assertThat(of(What.CUT, all))
+                .singleElement()
+                .satisfies(p -> assertThat(p.part())
+                        .containsEntry("by", "patch")
+                        .containsEntry("codes", Map.of("2", "document")));
+        assertThat(of(What.TYPE, all)).hasSize(1);
+        assertThat(of(What.FIELD, all)).hasSizeGreaterThanOrEqualTo(4);
+        isAStream(all);
+    }
+
+    @Test
+    void aFormBeforePagesOfAnyKindIsTheFirstPage() throws Exception {
+        List<PageFacts> stack = List.of(
+                form(1, 0), letterPage(2, 1), letterPage(3, 2), form(4, 1), form(5, 2), letterPage(6, 3), form(7, 3));
+        List<Proposal> all = proposed(stack);
+        assertThat(of(What.CUT, all))
+                .singleElement()
+                .satisfies(p -> assertThat(p.part())
+                        .containsEntry("by", "words")
+                        .containsEntry("must", List.of("Permit for a mooring")));
+        isAStream(all);
+    }
+
+    @Test
+    void nothingIsProposedFromNothing() {
+        assertThat(proposed(List.of())).isEmpty();
+        assertThat(proposed(List.of(PageBuilder.page(1).ink(0).seen()))).isEmpty();
+        assertThat(of(What.FIELD, proposed(List.of(letterPage(1, 1))))).isEmpty();
+    }
+
+    /** All that is proposed together is a stream. */
+    private static void isAStream(List<Proposal> all) throws Streams.InvalidStream {
+        List<Map<String, Object>> types = new ArrayList<>();
+        for (Proposal type : of(What.TYPE, all)) {
+            Map<String, Object> with = new LinkedHashMap<>(type.part());
+            with.put(
+                    "fields",
+                    of(What.FIELD, all).stream()
+                            .filter(f -> f.type().equals(type.type()))
+                            .map(Proposal::part)
+                            .toList());
+            types.add(with);
+        }
+        List<Map<String, Object>> rules =
+                of(What.CUT, all).stream().map(Proposal::part).toList();
+        Streams.parse(JsonMapper.builder()
+                .build()
+                .writeValueAsString(Map.of(
+                        "jalon",
+                        1,
+                        "stream",
+                        "proposed",
+                        "title",
+                        "Proposed",
+                        "cut",
+                        Map.of("rules", rules),
+                        "types",
+                        types)));
+    }
+}

@@ -1,0 +1,142 @@
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { straight } from '../composables/useSamplePage'
+import { has, nameFor, take, type Draft, type Proposed } from '../parts/draft'
+import Workbench from '../views/Workbench.vue'
+import { value } from './fixtures'
+import { refused, screen, type Answers } from './screen'
+
+const proposed = (what: 'cut' | 'type' | 'field', part: object, type?: string) =>
+  ({
+    proposal: { what, type, part, why: {}, seen: [{ page: 2, box: [1, 2, 3, 4] }] },
+    why: 'so',
+  }) as unknown as Proposed
+const CUT = proposed('cut', { by: 'words', must: ['Permit'] })
+const TYPE = proposed('type', { type: 'permit', title: 'Permit', default: true }, 'permit')
+const FIELD = proposed('field', { field: 'fee', title: 'Fee', kind: 'amount' }, 'permit')
+const begun = (): Draft => ({
+  stream: 'permits',
+  title: 'Permits',
+  types: [{ type: 'paper', title: 'Paper', default: true }],
+})
+
+test('what is proposed is taken once, a field with its type, and the blank type gives way', () => {
+  const draft = begun()
+  take(draft, FIELD, [CUT, TYPE, FIELD])
+  take(draft, FIELD, [CUT, TYPE, FIELD])
+  expect(draft.types).toEqual([
+    { type: 'permit', title: 'Permit', default: true, fields: [FIELD.proposal.part] },
+  ])
+  expect([CUT, TYPE, FIELD].map((p) => has(draft, p))).toEqual([false, true, true])
+  take(draft, proposed('type', { type: 'other', default: true }, 'other'), [])
+  expect(draft.types!.filter((t) => t.default)).toHaveLength(1)
+  expect(nameFor('Füß & Kü 1', draft.types![0])).toBe('fu-ku-1')
+  expect(nameFor('Fee', draft.types![0])).toBe('fee-2')
+})
+
+test('a box on a sheet that was fed askew lies where it would on a straight one', () => {
+  const page = { widthMm: 200, heightMm: 300, lean: 90 }
+  expect(straight([100, 140, 20, 20], page)).toEqual(
+    [90, 130, 20, 20].map((n, i) => (i < 2 ? [90, 130][i] : n)),
+  )
+  expect(straight([10, 20, 30, 5], { ...page, lean: 0 })).toEqual([10, 20, 30, 5])
+})
+
+const paper = (first: number, fields: object, saved = {}) => ({
+  pages: [first],
+  type: 'permit',
+  title: 'Permit',
+  doubtful: false,
+  values: fields,
+  saved,
+})
+const sheet = (no: number) => ({ no, rotation: 0, widthMm: 210, heightMm: 297, lean: 0, content: true })
+const trial = {
+  pages: [sheet(1), sheet(2)],
+  documents: 2,
+  wouldBe: 2,
+  doubts: 0,
+  doubtsWouldBe: 0,
+  unread: 0,
+  papers: [
+    paper(1, { fee: value('sure', '73.40') }, { fee: '78.40' }),
+    paper(2, { fee: value('doubtful', '84.40', [{ code: 'hardToRead', with: {} }]) }, { fee: '84.40' }),
+  ],
+}
+const definition = () => {
+  const draft = begun()
+  take(draft, FIELD, [TYPE, FIELD])
+  return JSON.stringify(draft)
+}
+const kept = (json: string, revision: number) => ({
+  ...{ stream: 'permits', title: 'Permits', definition: json, baseVersion: 3, revision },
+  ...{ keptBy: 'T. Vane', keptAt: '2026-11-23T12:00:00Z' },
+})
+const W = '/api/workbench/permits'
+const open = (answers: Answers = {}) =>
+  screen(Workbench, {
+    answers: {
+      [W]: { draft: kept(definition(), 4), newest: 3, samples: 'B-0900' },
+      [`POST ${W}/try`]: trial,
+      [`${W}/proposals`]: [CUT, TYPE, FIELD],
+      [`PUT ${W}`]: kept(definition(), 5),
+      '/api/board': { batches: [] },
+      ...answers,
+    },
+    props: { stream: 'permits' },
+  })
+const press = (key: string) => {
+  window.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }))
+  return flushPromises()
+}
+beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] }))
+afterEach(() => {
+  vi.useRealTimers()
+  vi.restoreAllMocks()
+})
+const settled = async () => {
+  await vi.advanceTimersByTimeAsync(2000)
+  await flushPromises()
+}
+
+test('every paper is shown with every field, doubts first, and what is other than saved is marked', async () => {
+  const view = await open()
+  const rows = view.findAll('.area-table tbody tr')
+  expect(rows.map((r) => r.text())).toEqual([
+    expect.stringContaining('84.40'),
+    expect.stringMatching(/73\.40.*was 78\.40/),
+  ])
+  expect(rows[0].find('td').classes()).toContain('doubt')
+  expect(rows[1].find('td').classes()).toContain('other')
+  view.unmount()
+})
+
+test('a proposal is taken by its key, tried and kept; what is taken back is kept as well', async () => {
+  const view = await open()
+  await press('p')
+  expect(view.find('.list .now').text()).toContain('Words')
+  await press('t')
+  await settled()
+  const put = () => view.sent.filter(([path, body]) => path === W && (body as { json?: string }).json)
+  const [, body] = put().at(-1)! as [string, { json: string; revision: number }]
+  expect(body.revision).toBe(4)
+  expect(JSON.parse(body.json).cut.rules).toEqual([CUT.proposal.part])
+  expect(view.text()).toContain('Nothing more is proposed.')
+  await press('z')
+  await settled()
+  expect(JSON.parse((put().at(-1)![1] as { json: string }).json).cut).toBeUndefined()
+  view.unmount()
+})
+
+test('who is told that somebody else has changed the draft writes over nothing', async () => {
+  const view = await open({ [`PUT ${W}`]: refused('draftChanged', { who: 'I. Ravenel' }) })
+  await press('p')
+  await press('t')
+  await settled()
+  expect(view.text()).toContain('I. Ravenel has changed this draft')
+  const before = view.sent.length
+  await press('z')
+  await settled()
+  expect(view.sent.slice(before).map(([path]) => path)).not.toContain(W)
+  view.unmount()
+})
