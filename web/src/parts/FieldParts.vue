@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import { useChoices } from '../composables/useChoices'
+import AddOne from './base/AddOne.vue'
 import SentenceBlanks from './SentenceBlanks.vue'
 import type { Part } from './draft'
 import type { Blank } from './rules'
@@ -12,6 +14,7 @@ const props = defineProps<{
 }>()
 const parts = defineModel<Part[]>({ required: true })
 const { t } = useI18n()
+const choices = useChoices()
 const kindOf = (part: Part) => String(part[props.of === 'finder' ? 'by' : 'check'])
 const changed = (change: (list: Part[]) => void) => {
   const list = [...parts.value]
@@ -46,19 +49,12 @@ const first = (i: number) => changed((list) => list.unshift(...list.splice(i, 1)
       <ElButton link :aria-label="t('fieldParts.remove', { n: i + 1 })" @click="remove(i)">✕</ElButton>
     </li>
   </ol>
-  <ElDropdown trigger="click" @command="(kind: string) => changed((list) => list.push(make(kind)))">
-    <ElButton class="act">
-      {{ t(`fieldParts.add.${of}`) }}
-      <span aria-hidden="true">▾</span>
-    </ElButton>
-    <template #dropdown>
-      <ElDropdownMenu>
-        <ElDropdownItem v-for="kind in Object.keys(kinds)" :key="kind" :command="kind">
-          {{ t(`fieldParts.named.${of}.${kind}`) }}
-        </ElDropdownItem>
-      </ElDropdownMenu>
-    </template>
-  </ElDropdown>
+  <AddOne
+    :options="choices(Object.keys(kinds), `fieldParts.named.${of}`)"
+    @add="(kind) => changed((list) => list.push(make(kind)))"
+  >
+    {{ t(`fieldParts.add.${of}`) }}
+  </AddOne>
 </template>
 
 <style scoped>

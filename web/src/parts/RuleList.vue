@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import { useChoices } from '../composables/useChoices'
+import AddOne from './base/AddOne.vue'
 import RuleSentence from './RuleSentence.vue'
 import { newRule, RULE_KINDS, type Rule, type RuleKind } from './rules'
 
 /** Cutting rules in their order of trust. */
 const rules = defineModel<Rule[]>({ required: true })
 const { t } = useI18n()
+const choices = useChoices()
 const changed = (change: (list: Rule[]) => void) => {
   const list = [...rules.value]
   change(list)
@@ -36,19 +39,7 @@ const add = (by: RuleKind) => changed((list) => list.push(newRule(by)))
     </li>
     <li v-if="!rules.length" class="soft">{{ t('rules.none') }}</li>
   </ol>
-  <ElDropdown trigger="click" @command="add">
-    <ElButton class="act">
-      {{ t('rules.add') }}
-      <span aria-hidden="true">▾</span>
-    </ElButton>
-    <template #dropdown>
-      <ElDropdownMenu>
-        <ElDropdownItem v-for="by in RULE_KINDS" :key="by" :command="by">
-          {{ t(`rules.kind.${by}`) }}
-        </ElDropdownItem>
-      </ElDropdownMenu>
-    </template>
-  </ElDropdown>
+  <AddOne :options="choices(RULE_KINDS, 'rules.kind')" @add="add">{{ t('rules.add') }}</AddOne>
 </template>
 
 <style scoped>
