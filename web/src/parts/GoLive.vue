@@ -8,7 +8,7 @@ import FormEnd from './base/FormEnd.vue'
 import PanelBox from './base/PanelBox.vue'
 
 /** The draft made the version in force: what it makes of the pages it was tried on, and a word about it. */
-const props = defineProps<{ bench: Workbench }>()
+const props = defineProps<{ bench: Workbench; /** Places that a replay found worse. */ worse: number }>()
 const emit = defineEmits<{ done: []; close: [] }>()
 const { t } = useI18n()
 const note = ref('')
@@ -35,10 +35,11 @@ const save = () =>
       <FieldBox :label="t('workbench.note')">
         <ElInput v-model="note" maxlength="400" autofocus />
       </FieldBox>
+      <p v-if="worse && !note.trim()" class="state doubtful wraps">{{ t('replay.sayWhy', { n: worse }) }}</p>
       <FormEnd
         :act="t('workbench.goLive')"
         v-bind="{ busy, refused }"
-        :ready="!!trial?.pages.length"
+        :ready="!!trial?.pages.length && (!worse || !!note.trim())"
         @close="emit('close')"
       />
     </form>

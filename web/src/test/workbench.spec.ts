@@ -140,3 +140,48 @@ test('who is told that somebody else has changed the draft writes over nothing',
   expect(view.sent.slice(before).map(([path]) => path)).not.toContain(W)
   view.unmount()
 })
+
+const tally = (sureAndRight: number, inDoubt: number, sureAndWrong: number) => ({
+  ...{ sureAndRight, inDoubt, sureAndWrong },
+})
+const replayed = (batch: string, places: object[]) => ({
+  batch,
+  compared: [{ what: 'value', before: tally(9, 1, 0), after: tally(8, 1, 1) }],
+  places,
+})
+const place = (more: object) => ({
+  ...{ what: 'value', page: 4, field: 'fee', confirmed: '84.40', before: '84.40', beforeDid: 'sureAndRight' },
+  ...{ after: '34.40', afterDid: 'sureAndWrong', better: false, worse: true, ...more },
+})
+
+test('a draft is held against what people confirmed, and one that is worse goes live with a reason only', async () => {
+  const view = await open({
+    [`${W}/confirmed`]: [
+      { batch: 'B-0007', documents: 3 },
+      { batch: 'B-0006', documents: 2 },
+    ],
+    [`POST ${W}/replay`]: replayed('B-0007', [
+      place({
+        page: 2,
+        beforeDid: 'inDoubt',
+        after: '84.40',
+        afterDid: 'sureAndRight',
+        better: true,
+        worse: false,
+      }),
+      place({}),
+    ]),
+  })
+  await press('r')
+  await flushPromises()
+  expect(view.text()).toContain('2 of 2 batches')
+  expect(view.findAll('.counts tbody tr').at(-1)!.text()).toMatch(/Values\s*2\s*2\s*16\s*2 → 2\s*0 → 2/)
+  expect(view.findAll('.places li')[0].text()).toMatch(/page 4.*fee.*worse.*34\.40 \(sure and wrong\)/)
+  await press('g')
+  const save = () => view.find('.panel-box button[type=submit]').attributes('disabled')
+  expect(view.text()).toContain('It does 2 places worse')
+  expect(save()).toBeDefined()
+  await view.find('.panel-box form input').setValue('the old edition is not in use any more')
+  expect(save()).toBeUndefined()
+  view.unmount()
+})

@@ -5,14 +5,16 @@ import { useRouter } from 'vue-router'
 import { pictureOf, tell } from '../api/client'
 import { readBatches } from '../composables/readBatches'
 import { useEvents } from '../composables/useEvents'
-import { useKeys } from '../composables/useKeys'
 import { useProposals } from '../composables/useProposals'
+import { useReplay } from '../composables/useReplay'
 import { useSamplePage } from '../composables/useSamplePage'
 import { useWorkbench } from '../composables/useWorkbench'
+import { useWorkbenchKeys } from '../composables/useWorkbenchKeys'
 import BoxQuestion from '../parts/BoxQuestion.vue'
 import GoLive from '../parts/GoLive.vue'
 import PageViewer from '../parts/PageViewer.vue'
 import ProposalList from '../parts/ProposalList.vue'
+import ReplayPanel from '../parts/ReplayPanel.vue'
 import RuleList from '../parts/RuleList.vue'
 import TypesEditor from '../parts/TypesEditor.vue'
 import WorkbenchLine from '../parts/WorkbenchLine.vue'
@@ -29,8 +31,9 @@ const router = useRouter()
 const bench = useWorkbench(props.stream)
 const { draft, json, batch, trial, wrong, conflict, problem } = bench
 const proposals = useProposals(props.stream, bench)
+const replay = useReplay(props.stream, bench)
 const { no, page, paper, chosen, words, shapes, box, drawn } = useSamplePage(bench, proposals)
-type Tab = 'proposals' | 'cut' | 'fields' | 'json'
+type Tab = 'proposals' | 'cut' | 'fields' | 'replay' | 'json'
 const tab = ref<Tab>('proposals')
 const samples = ref<InstanceType<typeof WorkbenchSamples>>()
 const going = ref(false)
@@ -67,25 +70,12 @@ async function giveUp() {
   if (bench.bench.value?.newest) await bench.load()
   else await router.push({ name: 'streams' })
 }
-const act = (key: string, label: string, run: () => unknown, more = {}) => ({
-  key,
-  on: key.length === 1 ? [key, key.toLowerCase()] : [key],
-  label,
-  run: () => void run(),
-  ...more,
+useWorkbenchKeys({
+  ...{ bench, proposals, replay, step },
+  show: (other) => (tab.value = other),
+  choose: () => samples.value?.choose(),
+  live: () => (going.value = !wrong.value),
 })
-useKeys([
-  act('O', t('workbench.addSamples'), () => samples.value?.choose()),
-  act('P', t('workbench.propose'), () => ((tab.value = 'proposals'), proposals.look())),
-  act('T', t('workbench.take'), () => proposals.takeOne(), { shift: false }),
-  act('T', t('workbench.takeAll', 2), () => proposals.takeAll(), { shift: true, key: 'Shift+T' }),
-  act('L', t('workbench.leave'), () => proposals.leave()),
-  act('Z', t('pageDesk.undo'), () => bench.undo(), { shift: false }),
-  act('Z', t('pageDesk.redo'), () => bench.redo(), { shift: true, key: 'Shift+Z' }),
-  act('ArrowRight', t('workbench.nextPage'), () => step(1), { key: '→' }),
-  act('ArrowLeft', t('workbench.pageBefore'), () => step(-1), { key: '←' }),
-  act('G', t('workbench.goLive'), () => (going.value = !wrong.value)),
-])
 </script>
 
 <template>
@@ -98,7 +88,13 @@ useKeys([
       @give-up="giveUp"
     />
     <NoteBanner v-if="conflict" kind="wrong">{{ conflict }}</NoteBanner>
-    <GoLive v-if="going" :bench="bench" @close="going = false" @done="router.push({ name: 'streams' })" />
+    <GoLive
+      v-if="going"
+      :bench="bench"
+      :worse="replay.worse.value"
+      @close="going = false"
+      @done="router.push({ name: 'streams' })"
+    />
     <div v-if="bench.bench.value" class="grid">
       <WorkbenchSamples
         ref="samples"
@@ -139,6 +135,9 @@ useKeys([
         <ElTabPane name="cut" :label="t('workbench.tab.cut')"><RuleList v-model="rules" /></ElTabPane>
         <ElTabPane name="fields" :label="t('workbench.tab.fields')">
           <TypesEditor v-if="draft" v-model="chosen" v-bind="{ draft }" :change="bench.change" />
+        </ElTabPane>
+        <ElTabPane name="replay" :label="t('workbench.tab.replay')">
+          <ReplayPanel :replay="replay" />
         </ElTabPane>
         <ElTabPane name="json" :label="t('workbench.tab.json')">
           <ElInput

@@ -27,6 +27,7 @@ import notRead from './notRead'
 import pageDesk from './pageDesk'
 import password from './password'
 import repair from './repair'
+import replay from './replay'
 import people from './people'
 import place from './place'
 import places from './places'
@@ -77,6 +78,7 @@ export default {
   pageDesk,
   password,
   repair,
+  replay,
   people,
   place,
   places,

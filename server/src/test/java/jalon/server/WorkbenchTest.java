@@ -75,9 +75,48 @@ class WorkbenchTest extends ServerCase {
                 .isEqualTo("{\"jalon\": 1, \"types\": [");
         assertThatThrownBy(() -> supervisor.post(bench + "/live", Map.of("revision", 2)))
                 .hasMessageContaining("JSON");
+        String samples = supervisor.post(bench + "/samples", Map.of()).get("no").asString();
         supervisor.delete(bench);
         assertThatThrownBy(() -> supervisor.get(bench)).hasMessageContaining("404");
+        assertThat(supervisor.get("/api/batches/" + samples).get("stage").asString())
+                .as("what was being read for it goes on being read")
+                .isEqualTo("intake");
         assertThatThrownBy(() -> operator.get("/api/workbench")).hasMessageContaining("403");
+    }
+
+    @Test
+    void aDraftIsHeldAgainstWhatPeopleConfirmed() throws Exception {
+        Api supervisor = api("t.vane", "merrow-supervisor");
+        String stream = supervisor
+                .post("/api/streams/dues-letters/versions/1/copy", Map.of("title", "Replayed letters"))
+                .get("name")
+                .asString();
+        String bench = "/api/workbench/" + stream;
+        assertThat(supervisor.get(bench + "/confirmed")).isEmpty();
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 933);
+        String no = bring(stream, stack.files());
+        String json = supervisor.get(bench).get("draft").get("definition").asString();
+        assertThatThrownBy(() -> supervisor.post(bench + "/replay", Map.of("json", json, "batch", no)))
+                .as("nobody has confirmed anything yet")
+                .hasMessageContaining("409");
+        settleTheRest(no, stack);
+        operator.post("/api/batches/" + no + "/filing", Map.of());
+        awaitStage(no, "done");
+        assertThat(supervisor.get(bench + "/confirmed").findValuesAsString("batch"))
+                .containsExactly(no);
+        JsonNode same = supervisor.post(bench + "/replay", Map.of("json", json, "batch", no));
+        assertThat(same.get("places")).as("the same stream does the same").isEmpty();
+        ObjectNode other = (ObjectNode) JsonMapper.builder().build().readTree(json);
+        other.putObject("cut").putArray("rules").addObject().put("by", "pages").put("every", 100);
+        JsonNode worse = supervisor.post(bench + "/replay", Map.of("json", other.toString(), "batch", no));
+        assertThat(worse.get("places")).anySatisfy(place -> {
+            assertThat(place.get("what").asString()).isEqualTo("cut");
+            assertThat(place.get("worse").asBoolean()).isTrue();
+            assertThat(place.get("afterDid").asString()).isEqualTo("sureAndWrong");
+        });
+        assertThat(operator.get("/api/batches/" + no).get("stage").asString())
+                .as("nothing of it is touched")
+                .isEqualTo("done");
     }
 
     private static JsonNode tried(Api supervisor, String bench, String json, String batch) throws Exception {

@@ -24,6 +24,9 @@ public final class Proposals {
             .changeDefaultPropertyInclusion(i -> i.withValueInclusion(JsonInclude.Include.NON_DEFAULT))
             .build();
 
+    /** Labels that more papers have are no other labels, and each paper takes its time. */
+    private static final int ENOUGH_PAPERS = 24;
+
     private static final TypeReference<LinkedHashMap<String, Object>> PARTS = new TypeReference<>() {};
 
     private Proposals() {}
@@ -93,7 +96,9 @@ public final class Proposals {
                         ? Proposal.Why.Code.ALL_PAPERS.with(n)
                         : Proposal.Why.Code.ALIKE.with(n, kind.title()),
                 seen));
-        proposals.addAll(new FieldIdeas(name, kind.documents(), samples).all(rules));
+        List<List<PageFacts>> some =
+                kind.documents().stream().limit(ENOUGH_PAPERS).toList();
+        proposals.addAll(new FieldIdeas(name, some, samples).all(rules));
         return proposals;
     }
 

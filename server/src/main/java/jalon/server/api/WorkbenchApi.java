@@ -1,5 +1,6 @@
 package jalon.server.api;
 
+import jalon.server.batch.StreamReplay;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamDrafts;
 import jalon.server.stream.StreamLibrary;
@@ -20,11 +21,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/workbench")
 class WorkbenchApi {
+    private static final int MOST_REPLAYED = 200;
+
     private final Workbench workbench;
     private final StreamDrafts drafts;
     private final StreamTrial trial;
+    private final StreamReplay replay;
 
-    WorkbenchApi(Workbench workbench, StreamDrafts drafts, StreamTrial trial) {
+    WorkbenchApi(Workbench workbench, StreamDrafts drafts, StreamTrial trial, StreamReplay replay) {
+        this.replay = replay;
         this.workbench = workbench;
         this.drafts = drafts;
         this.trial = trial;
@@ -89,6 +94,19 @@ class WorkbenchApi {
     @GetMapping("/{stream}/proposals")
     List<Workbench.Proposed> proposals(@PathVariable String stream, @RequestParam String batch) {
         return workbench.proposals(stream, batch);
+    }
+
+    /** Batches that it can be held against. @param most so many at most */
+    @GetMapping("/{stream}/confirmed")
+    List<StreamReplay.ConfirmedBatch> confirmedBatches(
+            @PathVariable String stream, @RequestParam(defaultValue = "20") int most) {
+        return replay.confirmed(stream, Math.max(1, Math.min(MOST_REPLAYED, most)));
+    }
+
+    /** What a draft does better and worse than the saved version on a batch that people confirmed. */
+    @PostMapping("/{stream}/replay")
+    StreamReplay.ReplayedBatch replayDraft(@PathVariable String stream, @RequestBody DraftTried tried) {
+        return replay.of(tried.json(), tried.batch());
     }
 
     /** @param revision of the draft, @param note what is said of it, or null */

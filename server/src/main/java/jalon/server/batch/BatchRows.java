@@ -132,6 +132,13 @@ interface BatchRows {
     @ResultMap("batch")
     List<Batch> board(Instant doneAfter);
 
+    /** The last that were filed and of which nothing is erased, the newest first. */
+    @Select("select " + COLUMNS + " from batch where" + PAPER + " and stream = #{stream} and filed_at is not null"
+            + " and stage = 'done' and withdrawn_by is null and continues_batch is null and not exists"
+            + " (select 1 from page p where p.batch_id = batch.id and p.erased) order by filed_at desc limit #{most}")
+    @ResultMap("batch")
+    List<Batch> confirmed(String stream, int most);
+
     /** Batches at work in which somebody asked for a page again; whether it has come is for the decisions to say. */
     @Select("select " + COLUMNS + " from batch where filed_at is null and withdrawn_by is null and stage <> 'intake'"
             + " and exists (select 1 from decision d where d.batch_id = batch.id and d.state = 'active'"

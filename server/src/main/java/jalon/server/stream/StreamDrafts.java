@@ -10,6 +10,7 @@ import jalon.server.people.Person;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -100,7 +101,11 @@ public class StreamDrafts {
                 by,
                 times.now());
         if (before.revision() == 0 && revision == 0) {
-            rows.add(now);
+            try {
+                rows.add(now);
+            } catch (DuplicateKeyException e) {
+                throw Problem.DRAFT_CHANGED.with(of(stream).keptBy());
+            }
         } else if (rows.keep(now) == 0) {
             throw Problem.DRAFT_CHANGED.with(before.keptBy());
         }
@@ -162,10 +167,14 @@ public class StreamDrafts {
 
     /** By what the sample pages of a stream are read: as its draft says where that is a stream, else as it is now. */
     public StreamDefinition ofSamples(String stream) {
-        try {
-            return Streams.parse(of(stream).definition());
-        } catch (Streams.InvalidStream e) {
-            return library.inForce(stream).orElse(NO_STREAM_YET);
-        }
+        Optional<StreamDefinition> drafted = rows.find(stream).flatMap(draft -> {
+            try {
+                return Optional.of(Streams.parse(draft.definition()));
+            } catch (Streams.InvalidStream e) {
+                return Optional.empty();
+            }
+        });
+        // A stream that was begun and given up leaves its samples behind, which may still be being read.
+        return drafted.or(() -> library.inForce(stream)).orElse(NO_STREAM_YET);
     }
 }

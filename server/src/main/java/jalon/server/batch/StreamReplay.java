@@ -1,0 +1,96 @@
+package jalon.server.batch;
+
+import jalon.core.run.BatchView;
+import jalon.core.run.Replay;
+import jalon.core.stream.StreamDefinition;
+import jalon.server.Problem;
+import jalon.server.stream.StreamLibrary;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** A stream that is being changed, held against batches that were filed: what people confirmed there. */
+@Service
+public class StreamReplay {
+    private final BatchRows rows;
+    private final Batches batches;
+    private final StreamLibrary streams;
+
+    StreamReplay(BatchRows rows, Batches batches, StreamLibrary streams) {
+        this.rows = rows;
+        this.batches = batches;
+        this.streams = streams;
+    }
+
+    /** A batch that can be replayed. */
+    public record ConfirmedBatch(String batch, int documents) {}
+
+    /** The last batches of a stream that were filed and of which nothing is erased, the newest first. */
+    public List<ConfirmedBatch> confirmed(String stream, int most) {
+        return rows.confirmed(stream, most).stream()
+                .map(b -> new ConfirmedBatch(b.no(), b.counted().documents()))
+                .toList();
+    }
+
+    /** How often a machine did how well. @param what is compared, @param before by the saved version, @param after by the draft */
+    public record ReplayedTally(Replay.What what, Replay.Tally before, Replay.Tally after) {}
+
+    /**
+     * Something that the draft does otherwise than the saved version.
+     *
+     * @param field of a value, or null
+     * @param confirmed by people, or null for no value
+     * @param before and @param after what the two say, or null where they say nothing
+     */
+    public record ReplayedPlace(
+            Replay.What what,
+            int page,
+            String field,
+            String confirmed,
+            String before,
+            Replay.Did beforeDid,
+            String after,
+            Replay.Did afterDid,
+            boolean better,
+            boolean worse) {
+        private static ReplayedPlace of(Replay.Difference d) {
+            return new ReplayedPlace(
+                    d.what(),
+                    d.page(),
+                    d.field(),
+                    d.confirmed(),
+                    d.before().text(),
+                    d.before().did(),
+                    d.after().text(),
+                    d.after().did(),
+                    d.better(),
+                    d.worse());
+        }
+    }
+
+    public record ReplayedBatch(String batch, List<ReplayedTally> compared, List<ReplayedPlace> places) {}
+
+    /** @throws RuntimeException when the batch is not filed, or the draft is no stream */
+    public ReplayedBatch of(String json, String batchNo) {
+        Batch batch = batches.get(batchNo);
+        if (!batch.filed()) {
+            throw Problem.NOT_FILED_YET.with(batchNo);
+        }
+        StreamDefinition drafted = streams.parsed(json);
+        List<Replay.Confirmed> confirmed = Replay.Confirmed.of(batches.view(batch, true));
+        BatchView after = batches.indexedBy(drafted, batch);
+        Optional<StreamDefinition> saved = streams.inForce(batch.stream().name());
+        Replay replay = saved.map(s -> Replay.of(confirmed, batches.indexedBy(s, batch), after))
+                .orElseGet(() -> Replay.of(confirmed, after));
+        return new ReplayedBatch(
+                batchNo,
+                Arrays.stream(Replay.What.values())
+                        .map(what -> new ReplayedTally(
+                                what,
+                                replay.before().getOrDefault(what, Replay.Tally.NONE),
+                                replay.after().getOrDefault(what, Replay.Tally.NONE)))
+                        .toList(),
+                replay.differences().stream().map(ReplayedPlace::of).toList());
+    }
+}

@@ -1,0 +1,40 @@
+import { useI18n } from 'vue-i18n'
+import { useKeys } from './useKeys'
+import type { Proposals } from './useProposals'
+import type { Replay } from './useReplay'
+import type { Workbench } from './useWorkbench'
+
+interface On {
+  bench: Workbench
+  proposals: Proposals
+  replay: Replay
+  show: (tab: 'proposals' | 'replay') => void
+  step: (by: number) => void
+  choose: () => void
+  live: () => void
+}
+
+/** The keys of the workbench. */
+export function useWorkbenchKeys({ bench, proposals, replay, show, step, choose, live }: On) {
+  const { t } = useI18n()
+  const act = (key: string, label: string, run: () => unknown, more = {}) => ({
+    key,
+    on: key.length === 1 ? [key, key.toLowerCase()] : [key],
+    label,
+    run: () => void run(),
+    ...more,
+  })
+  useKeys([
+    act('O', t('workbench.addSamples'), choose),
+    act('P', t('workbench.propose'), () => (show('proposals'), proposals.look())),
+    act('T', t('workbench.take'), () => proposals.takeOne(), { shift: false }),
+    act('T', t('workbench.takeWhole'), () => proposals.takeAll(), { shift: true, key: 'Shift+T' }),
+    act('L', t('workbench.leave'), () => proposals.leave()),
+    act('R', t('replay.run'), () => (show('replay'), replay.run(20))),
+    act('Z', t('pageDesk.undo'), () => bench.undo(), { shift: false }),
+    act('Z', t('pageDesk.redo'), () => bench.redo(), { shift: true, key: 'Shift+Z' }),
+    act('ArrowRight', t('workbench.nextPage'), () => step(1), { key: '→' }),
+    act('ArrowLeft', t('workbench.pageBefore'), () => step(-1), { key: '←' }),
+    act('G', t('workbench.goLive'), live),
+  ])
+}
