@@ -56,18 +56,18 @@ const state = computed(() => {
   padding: 6px 14px;
   background: var(--panel);
   border-bottom: 1px solid var(--line);
+  flex-wrap: wrap;
 }
 .line h1 {
   white-space: nowrap;
 }
 .state-of {
+  flex: 1 1 170px;
   font-size: 13px;
   line-height: 1.25;
-  min-width: 0;
 }
 .line :deep(.pick) {
-  min-width: 140px;
-  width: 140px;
+  width: 190px;
 }
 .tried {
   white-space: nowrap;

@@ -22,6 +22,7 @@ import WorkbenchSamples from '../parts/WorkbenchSamples.vue'
 import WorkbenchTable from '../parts/WorkbenchTable.vue'
 import NoteBanner from '../parts/base/NoteBanner.vue'
 import WaitingFor from '../parts/base/WaitingFor.vue'
+import WordTabs from '../parts/base/WordTabs.vue'
 import type { Rule } from '../parts/rules'
 
 /** Where a stream is made and changed by its samples: every change is seen at once on all of them. */
@@ -119,7 +120,7 @@ useWorkbenchKeys({
         @box="box = $event"
       />
       <p v-else class="area-page soft hint">{{ t('workbench.hint') }}</p>
-      <ElTabs v-model="tab" class="area-says">
+      <WordTabs v-model="tab" class="area-says">
         <BoxQuestion
           v-if="drawn && paper"
           v-bind="drawn"
@@ -148,7 +149,7 @@ useWorkbenchKeys({
             :aria-label="t('workbench.tab.json')"
           />
         </ElTabPane>
-      </ElTabs>
+      </WordTabs>
       <WorkbenchTable
         class="area-table"
         :papers="trial?.papers ?? []"

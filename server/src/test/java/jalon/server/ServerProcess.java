@@ -46,6 +46,11 @@ public final class ServerProcess {
         builder.environment().put("OMP_THREAD_LIMIT", "1");
         Process process =
                 builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
+        // A test that fails leaves none behind.
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> {
+            process.descendants().forEach(ProcessHandle::destroyForcibly);
+            process.destroyForcibly();
+        }));
         return new ServerProcess(process, port, log);
     }
 
