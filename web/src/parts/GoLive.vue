@@ -8,7 +8,12 @@ import FormEnd from './base/FormEnd.vue'
 import PanelBox from './base/PanelBox.vue'
 
 /** The draft made the version in force: what it makes of the pages it was tried on, and a word about it. */
-const props = defineProps<{ bench: Workbench; /** Places that a replay found worse. */ worse: number }>()
+const props = defineProps<{
+  bench: Workbench
+  /** Places that a replay found worse, and how many batches it was of. */
+  worse: number
+  replayed: number
+}>()
 const emit = defineEmits<{ done: []; close: [] }>()
 const { t } = useI18n()
 const note = ref('')
@@ -16,6 +21,7 @@ const { busy, refused, asking } = useAsking()
 const { trial, bench, live } = props.bench
 const values = computed(() => trial.value?.papers.flatMap((p) => Object.values(p.values)) ?? [])
 const sure = computed(() => values.value.filter((v) => v.state === 'sure').length)
+const tried = computed(() => !!trial.value?.pages.length || props.replayed > 0)
 const save = () =>
   asking(
     () => live(note.value),
@@ -31,7 +37,8 @@ const save = () =>
           t('workbench.tried', { pages: trial.pages.length, papers: trial.wouldBe, sure, all: values.length })
         }}
       </p>
-      <p v-else class="state doubtful wraps">{{ t('workbench.untried') }}</p>
+      <p v-if="replayed">{{ t('replay.held', { n: replayed, worse }) }}</p>
+      <p v-if="!tried" class="state doubtful wraps">{{ t('workbench.untried') }}</p>
       <FieldBox :label="t('workbench.note')">
         <ElInput v-model="note" maxlength="400" autofocus />
       </FieldBox>
@@ -39,7 +46,7 @@ const save = () =>
       <FormEnd
         :act="t('workbench.goLive')"
         v-bind="{ busy, refused }"
-        :ready="!!trial?.pages.length && (!worse || !!note.trim())"
+        :ready="tried && (!worse || !!note.trim())"
         @close="emit('close')"
       />
     </form>

@@ -93,6 +93,7 @@ useWorkbenchKeys({
       v-if="going"
       :bench="bench"
       :worse="replay.worse.value"
+      :replayed="replay.batches.value.length"
       @close="going = false"
       @done="router.push({ name: 'streams' })"
     />
