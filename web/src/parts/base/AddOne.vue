@@ -8,7 +8,7 @@ const emit = defineEmits<{ add: [kind: T] }>()
   <ElDropdown trigger="click" @command="(kind: T) => emit('add', kind)">
     <ElButton class="act">
       <slot />
-      <span aria-hidden="true">▾</span>
+      <span aria-hidden="true" class="down">▾</span>
     </ElButton>
     <template #dropdown>
       <ElDropdownMenu>
@@ -17,3 +17,9 @@ const emit = defineEmits<{ add: [kind: T] }>()
     </template>
   </ElDropdown>
 </template>
+
+<style scoped>
+.down {
+  margin-inline-start: 5px;
+}
+</style>
