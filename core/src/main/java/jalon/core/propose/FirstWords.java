@@ -1,9 +1,7 @@
 package jalon.core.propose;
 
-import jalon.core.page.Box;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
-import jalon.core.read.PageRows;
 import jalon.core.read.Phrase;
 import jalon.core.stream.StakeRule;
 import java.util.ArrayList;
@@ -22,13 +20,10 @@ final class FirstWords implements CutIdea {
     /** Of titles of forms, whatever the pages behind them look like. */
     private static final double TRUST_OF_FORMS = 2.5;
 
-    private static final double UPPER = 0.45;
     private static final int MOST_WORDS = 6;
 
     /** In heights of the page's usual print. */
     private static final double LARGE = 1.25;
-
-    private static final int LEAST_LETTERS = 4;
 
     /** So many phrases are looked for on all pages. */
     private static final int LOOKED_FOR = 60;
@@ -107,7 +102,13 @@ final class FirstWords implements CutIdea {
     private static Idea idea(Samples samples, List<Heading> taken, double trust) {
         List<StakeRule> rules = taken.stream()
                 .map(h -> (StakeRule) new StakeRule.ByWords(
-                        List.of(h.text()), null, null, head(samples.printed().get(0)), null, null, null))
+                        List.of(h.text()),
+                        null,
+                        null,
+                        Headings.where(samples.printed().get(0)),
+                        null,
+                        null,
+                        null))
                 .toList();
         long firsts = taken.stream().flatMap(h -> h.pages().stream()).distinct().count();
         return new Idea(
@@ -123,13 +124,8 @@ final class FirstWords implements CutIdea {
         Map<String, List<Head>> printed = new HashMap<>();
         for (PageFacts page : samples.printed()) {
             Set<String> here = new HashSet<>();
-            List<Line> cells = PageRows.of(page).rows().stream()
-                    .flatMap(row -> row.cells().stream())
-                    .filter(cell -> cell.box().centreY() < UPPER * page.image().heightMm())
-                    .filter(cell -> isHeading(cell, Phrase.plain(cell.text())))
-                    .toList();
             double usual = usual(page);
-            for (Line cell : cells) {
+            for (Line cell : Headings.on(page, MOST_WORDS)) {
                 String plain = Phrase.plain(cell.text());
                 if (here.add(plain)) {
                     boolean title = cell.box().height() >= LARGE * usual;
@@ -147,27 +143,12 @@ final class FirstWords implements CutIdea {
                 .toList();
     }
 
-    /** The part of a page that headings stand in. */
-    private static Box head(PageFacts page) {
-        return new Box(
-                0,
-                0,
-                Math.round(page.image().widthMm()),
-                Math.round(UPPER * page.image().heightMm()));
-    }
-
     private static double usual(PageFacts page) {
         double[] heights = page.words().stream()
                 .mapToDouble(w -> w.box().height())
                 .sorted()
                 .toArray();
         return heights.length == 0 ? 0 : heights[heights.length / 2];
-    }
-
-    private static boolean isHeading(Line cell, String plain) {
-        return cell.words().size() <= MOST_WORDS
-                && plain.length() >= LEAST_LETTERS
-                && plain.chars().allMatch(Character::isLetter);
     }
 
     private static double height(List<Head> heads) {
@@ -183,7 +164,7 @@ final class FirstWords implements CutIdea {
         Set<Integer> pages = new HashSet<>();
         List<Proposal.Spotted> seen = new ArrayList<>();
         for (PageFacts page : samples.printed()) {
-            phrase.find(page.words(), head(page)).ifPresent(hit -> {
+            phrase.find(page.words(), Headings.where(page)).ifPresent(hit -> {
                 pages.add(page.no());
                 seen.add(new Proposal.Spotted(page.no(), hit.box(), null));
             });

@@ -3,7 +3,6 @@ package jalon.core.propose;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
-import jalon.core.read.PageRows;
 import jalon.core.read.Phrase;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -25,7 +24,6 @@ final class LikePapers {
     private static final double APART_MM = 10;
     private static final double EXACT_MM = 2.5;
     private static final int LEAST_LETTERS = 3;
-    private static final double UPPER = 0.45;
     private static final double HEAD = 0.15;
     private static final double FOOT = 0.92;
 
@@ -191,20 +189,11 @@ final class LikePapers {
         Map<String, Set<Integer>> on = new HashMap<>();
         Map<String, Line> printed = new HashMap<>();
         for (int i = 0; i < documents.size(); i++) {
-            PageFacts page = documents.get(i).get(0);
-            for (PageRows.Row row : PageRows.of(page).rows()) {
-                for (Line cell : row.cells()) {
+            for (Line cell : Headings.on(documents.get(i).get(0), MOST_WORDS)) {
+                if (!cell.text().endsWith(":")) {
                     String plain = Phrase.plain(cell.text());
-                    boolean heading =
-                            cell.box().centreY() < UPPER * page.image().heightMm()
-                                    && cell.words().size() <= MOST_WORDS
-                                    && plain.length() > LEAST_LETTERS
-                                    && plain.chars().allMatch(Character::isLetter)
-                                    && !cell.text().endsWith(":");
-                    if (heading) {
-                        printed.putIfAbsent(plain, cell);
-                        on.computeIfAbsent(plain, p -> new HashSet<>()).add(i);
-                    }
+                    printed.putIfAbsent(plain, cell);
+                    on.computeIfAbsent(plain, p -> new HashSet<>()).add(i);
                 }
             }
         }

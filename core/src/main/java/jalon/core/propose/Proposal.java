@@ -73,9 +73,7 @@ public record Proposal(What what, String type, Map<String, Object> part, Why why
             @JsonProperty("label")
             LABEL("text", "n", "of", "value"),
             @JsonProperty("barcodeField")
-            BARCODE_FIELD("n", "of", "value"),
-            @JsonProperty("shape")
-            SHAPE("like", "n", "of", "value");
+            BARCODE_FIELD("n", "of", "value");
 
             private final List<String> parts;
 

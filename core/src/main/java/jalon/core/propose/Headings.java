@@ -1,0 +1,38 @@
+package jalon.core.propose;
+
+import jalon.core.page.Box;
+import jalon.core.read.Line;
+import jalon.core.read.PageFacts;
+import jalon.core.read.PageRows;
+import jalon.core.read.Phrase;
+import java.util.List;
+
+/** What may be a heading: a few words without figures in the upper part of a page. */
+final class Headings {
+    private static final double UPPER = 0.45;
+    private static final int LEAST_LETTERS = 4;
+
+    private Headings() {}
+
+    /** @param mostWords that one has */
+    static List<Line> on(PageFacts page, int mostWords) {
+        return PageRows.of(page).rows().stream()
+                .flatMap(row -> row.cells().stream())
+                .filter(cell -> cell.box().centreY() < UPPER * page.image().heightMm())
+                .filter(cell -> cell.words().size() <= mostWords)
+                .filter(cell -> {
+                    String plain = Phrase.plain(cell.text());
+                    return plain.length() >= LEAST_LETTERS && plain.chars().allMatch(Character::isLetter);
+                })
+                .toList();
+    }
+
+    /** The part of a page that they stand in. */
+    static Box where(PageFacts page) {
+        return new Box(
+                0,
+                0,
+                Math.round(page.image().widthMm()),
+                Math.round(UPPER * page.image().heightMm()));
+    }
+}
