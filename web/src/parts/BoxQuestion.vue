@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Box } from '../api/client'
+import type { Schema } from '../api/client'
 import FieldBox from './base/FieldBox.vue'
 import KeyButton from './base/KeyButton.vue'
 import PickOne from './base/PickOne.vue'
@@ -9,19 +9,14 @@ import { nameFor, type Draft } from './draft'
 
 /** One question about a box drawn on a sample page: what is this? */
 const props = defineProps<{
-  /** On the straight sheet. */
-  box: Box
-  /** What is printed in it. */
-  text: string
+  drawn: Schema['DrawnBox']
   type: string
-  /** Printed words around it, by which the place is found on other papers. */
-  anchors: { text: string; boxMm: Box }[]
   change: (how: (draft: Draft) => void) => void
 }>()
 const emit = defineEmits<{ done: [field: string | null]; close: [] }>()
 const { t } = useI18n()
 const what = ref<'value' | 'label' | 'first'>('value')
-const title = ref(props.text.replace(/[:\s]+$/, ''))
+const title = ref(props.drawn.text.replace(/[:\s]+$/, ''))
 const options = computed(() =>
   (['value', 'label', 'first'] as const).map((value) => ({ value, label: t(`workbench.box.${value}`) })),
 )
@@ -29,7 +24,7 @@ function save() {
   let made: string | null = null
   props.change((d) => {
     if (what.value === 'first') {
-      const rule = { by: 'words' as const, must: [props.text] }
+      const rule = { by: 'words' as const, must: [props.drawn.text] }
       d.cut = { ...d.cut, rules: [...(d.cut?.rules ?? []), rule] }
       return
     }
@@ -40,9 +35,9 @@ function save() {
     const finder =
       what.value === 'label'
         ? { by: 'label', labels: [title.value.trim()] }
-        : { by: 'zone', boxMm: props.box }
-    if (what.value === 'value' && !type.layout && props.anchors.length)
-      type.layout = { anchors: props.anchors }
+        : { by: 'zone', boxMm: props.drawn.boxMm }
+    if (what.value === 'value' && !type.layout && props.drawn.anchors.length)
+      type.layout = { anchors: props.drawn.anchors }
     type.fields = [...(type.fields ?? []), { field: made, title: called, finders: [finder] }]
   })
   emit('done', made)
@@ -52,13 +47,13 @@ function save() {
 <template>
   <form class="form" @submit.prevent="save">
     <h3>{{ t('workbench.box.ask') }}</h3>
-    <p class="mono" dir="auto">{{ text || t('workbench.box.nothing') }}</p>
+    <p class="mono" dir="auto">{{ drawn.text || t('workbench.box.nothing') }}</p>
     <PickOne v-model="what" :options="options" :aria-label="t('workbench.box.ask')" />
     <FieldBox v-if="what !== 'first'" :label="t(`workbench.box.title.${what}`)">
       <ElInput v-model="title" maxlength="80" autofocus />
     </FieldBox>
     <div class="row">
-      <KeyButton main submit k="Enter" :disabled="what !== 'value' && !text">
+      <KeyButton main submit k="Enter" :disabled="what !== 'value' && !drawn.text">
         {{ t('workbench.box.save') }}
       </KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>

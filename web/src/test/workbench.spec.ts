@@ -1,6 +1,5 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { straight } from '../composables/useSamplePage'
 import { has, nameFor, take, type Draft, type Proposed } from '../parts/draft'
 import Workbench from '../views/Workbench.vue'
 import { value } from './fixtures'
@@ -32,14 +31,6 @@ test('what is proposed is taken once, a field with its type, and the blank type 
   expect(draft.types!.filter((t) => t.default)).toHaveLength(1)
   expect(nameFor('Füß & Kü 1', draft.types![0])).toBe('fu-ku-1')
   expect(nameFor('Fee', draft.types![0])).toBe('fee-2')
-})
-
-test('a box on a sheet that was fed askew lies where it would on a straight one', () => {
-  const page = { widthMm: 200, heightMm: 300, lean: 90 }
-  expect(straight([100, 140, 20, 20], page)).toEqual(
-    [90, 130, 20, 20].map((n, i) => (i < 2 ? [90, 130][i] : n)),
-  )
-  expect(straight([10, 20, 30, 5], { ...page, lean: 0 })).toEqual([10, 20, 30, 5])
 })
 
 const paper = (first: number, fields: object, saved = {}) => ({
@@ -138,6 +129,28 @@ test('who is told that somebody else has changed the draft writes over nothing',
   await press('z')
   await settled()
   expect(view.sent.slice(before).map(([path]) => path)).not.toContain(W)
+  view.unmount()
+})
+
+test('a box drawn on the page asks what it is, and becomes a field at that place', async () => {
+  const drawn = {
+    boxMm: [10, 20, 30, 5],
+    text: 'Fee: 73.40',
+    anchors: [{ text: 'Permit', boxMm: [1, 2, 3, 4] }],
+  }
+  const view = await open({ [`POST ${W}/box`]: drawn })
+  view.findComponent({ name: 'PageViewer' }).vm.$emit('box', [10, 20, 30, 5])
+  await flushPromises()
+  expect(view.find('.area-says form').text()).toContain('What is this?')
+  await view.find('.area-says form').trigger('submit')
+  await settled()
+  const put = view.sent.filter(([path, body]) => path === W && (body as { json?: string }).json).at(-1)!
+  const type = JSON.parse((put[1] as { json: string }).json).types[0]
+  expect(type.layout).toEqual({ anchors: drawn.anchors })
+  expect(type.fields.at(-1)).toMatchObject({
+    title: 'Fee: 73.40',
+    finders: [{ by: 'zone', boxMm: drawn.boxMm }],
+  })
   view.unmount()
 })
 

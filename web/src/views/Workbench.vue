@@ -33,7 +33,7 @@ const bench = useWorkbench(props.stream)
 const { draft, json, batch, trial, wrong, conflict, problem } = bench
 const proposals = useProposals(props.stream, bench)
 const replay = useReplay(props.stream, bench)
-const { no, page, paper, chosen, words, shapes, box, drawn } = useSamplePage(bench, proposals)
+const { no, page, paper, chosen, shapes, drawn, draw } = useSamplePage(props.stream, bench, proposals)
 type Tab = 'proposals' | 'cut' | 'fields' | 'replay' | 'json'
 const tab = ref<Tab>('proposals')
 const samples = ref<InstanceType<typeof WorkbenchSamples>>()
@@ -61,7 +61,7 @@ function field(type: string, name: string) {
   chosen.value = { type, field: name }
 }
 function boxed(name: string | null) {
-  box.value = null
+  drawn.value = null
   tab.value = name ? 'fields' : 'cut'
   if (name && paper.value) chosen.value = { type: paper.value.type, field: name }
 }
@@ -116,19 +116,20 @@ useWorkbenchKeys({
         :width-mm="page.widthMm"
         :height-mm="page.heightMm"
         :lean="page.lean"
-        v-bind="{ shapes, words }"
+        v-bind="{ shapes }"
         drag
-        @box="box = $event"
+        @box="draw"
       />
       <p v-else class="area-page soft hint">{{ t('workbench.hint') }}</p>
       <WordTabs v-model="tab" class="area-says">
         <BoxQuestion
           v-if="drawn && paper"
-          v-bind="drawn"
+          :key="drawn.boxMm.join()"
+          v-bind="{ drawn }"
           :type="paper.type"
           :change="bench.change"
           @done="boxed"
-          @close="box = null"
+          @close="drawn = null"
         />
         <NoteBanner v-if="wrong" kind="wrong" class="wrong">{{ wrong }}</NoteBanner>
         <ElTabPane name="proposals" :label="t('workbench.tab.proposals')">

@@ -49,6 +49,10 @@ class WorkbenchTest extends ServerCase {
         JsonNode tried = tried(supervisor, bench, definition.toString(), samples);
         assertThat(tried.get("papers")).hasSize(4);
         assertThat(tried.get("papers").get(0).get("values").size()).isGreaterThan(2);
+        int page = tried.get("papers").get(0).get("pages").get(0).asInt();
+        JsonNode drawn = supervisor.post(
+                bench + "/box", Map.of("batch", samples, "page", page, "box", new double[] {0, 0, 210, 297}));
+        assertThat(drawn.get("text").asString()).contains("berth");
 
         JsonNode live = supervisor.post(bench + "/live", Map.of("revision", 2, "note", "from four samples"));
         assertThat(live.get("version").asInt()).isEqualTo(1);

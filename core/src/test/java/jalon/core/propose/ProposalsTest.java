@@ -1,6 +1,7 @@
 package jalon.core.propose;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import jalon.core.PageBuilder;
 import jalon.core.mark.Mark;
@@ -161,6 +162,25 @@ class ProposalsTest {
         assertThat(proposed(List.of())).isEmpty();
         assertThat(proposed(List.of(PageBuilder.page(1).ink(0).seen()))).isEmpty();
         assertThat(of(What.FIELD, proposed(List.of(letterPage(1, 1))))).isEmpty();
+    }
+
+    @Test
+    void aDrawnBoxLiesOnTheStraightSheetWithPrintAroundItAndNoValues() {
+        PageFacts page = form(1, 0);
+        var value = new Box(88, 58, 60, 7);
+        DrawnBox drawn = DrawnBox.of(page, new Box(88, 68, 60, 7), List.of(value));
+        assertThat(drawn.text()).isEqualTo("Kestrel");
+        assertThat(drawn.boxMm()).isEqualTo(new Box(88, 68, 60, 7));
+        assertThat(drawn.anchors())
+                .extracting(DrawnBox.Anchor::text)
+                .contains("Registration", "Holder", "Permit")
+                .doesNotContain("Kestrel", "PM-4821-H");
+        PageFacts askew = PageBuilder.page(1).skew(90).words(page.words()).seen();
+        assertThat(DrawnBox.of(askew, new Box(15, 138.5, 20, 20), List.of()).boxMm())
+                .as("turned about the middle of the sheet")
+                .satisfies(box -> assertThat(box.centreX()).isCloseTo(105, within(0.01)))
+                .satisfies(box -> assertThat(box.centreY()).isCloseTo(228.5, within(0.01)));
+        assertThat(DrawnBox.of(page, new Box(1, 1, 2, 2), List.of()).text()).isEmpty();
     }
 
     /** All that is proposed together is a stream. */

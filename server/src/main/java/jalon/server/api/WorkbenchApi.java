@@ -1,5 +1,7 @@
 package jalon.server.api;
 
+import jalon.core.page.Box;
+import jalon.core.propose.DrawnBox;
 import jalon.server.batch.StreamReplay;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamDrafts;
@@ -89,6 +91,19 @@ class WorkbenchApi {
     @PostMapping("/{stream}/try")
     StreamTrial.Trial tryDraft(@PathVariable String stream, @RequestBody DraftTried tried) {
         return trial.of(tried.json(), tried.batch(), true);
+    }
+
+    /** @param box on the upright page, @param values where values stand on it */
+    record BoxOnSample(String batch, int page, Box box, List<Box> values) {
+        BoxOnSample {
+            values = values == null ? List.of() : values;
+        }
+    }
+
+    /** What a box drawn on a sample page holds, as a zone would have it. */
+    @PostMapping("/{stream}/box")
+    DrawnBox drawnBox(@PathVariable String stream, @RequestBody BoxOnSample drawn) {
+        return workbench.drawn(drawn.batch(), drawn.page(), drawn.box(), drawn.values());
     }
 
     @GetMapping("/{stream}/proposals")

@@ -1,9 +1,13 @@
 package jalon.server.workbench;
 
+import jalon.core.page.Box;
+import jalon.core.propose.DrawnBox;
 import jalon.core.propose.Proposal;
 import jalon.core.propose.Proposals;
+import jalon.core.read.PageFacts;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
+import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchOpening;
@@ -54,6 +58,15 @@ public class Workbench {
             drafts.addSamples(stream, batches.get(no).id());
             return no;
         });
+    }
+
+    /** What a box drawn on a page of a batch holds. @param values where values stand on that page */
+    public DrawnBox drawn(String batchNo, int page, Box box, List<Box> values) {
+        PageFacts facts = batches.facts(batches.get(batchNo), List.of(page)).get(page);
+        if (facts == null) {
+            throw Problem.NO_READABLE_PAGE.with(batchNo, page);
+        }
+        return DrawnBox.of(facts, box, values);
     }
 
     /** A proposal with why it is made, in words. */
