@@ -105,6 +105,7 @@ label {
   font-size: 13px;
   color: var(--ink-soft);
   gap: 2px;
+  min-width: 165px;
 }
 .device {
   min-width: 200px;

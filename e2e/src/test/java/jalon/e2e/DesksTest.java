@@ -102,8 +102,7 @@ class DesksTest extends InTheBrowser {
         var worn = Paper.wornLetters(folder("worn"), Harbour.portMerrow(), 5, 39)
                 .files()
                 .subList(2, 5);
-        Api api = new Api(address());
-        api.signIn("m.tarrow", "merrow-operator");
+        Api api = api();
         String no = bring(api, "dues-letters", worn);
         Page page = desk(no, "pages");
         assertThat(page.locator(".badge.eye")).hasText(new String[] {"▲ faint", "▲ blurred", "▲ corner"});
@@ -138,8 +137,7 @@ class DesksTest extends InTheBrowser {
     @Test
     void aStackIsScannedByKeyThroughAJamToABatch() throws Exception {
         try (var scanner = ScannerStandIn.start(0)) {
-            Api supervisor = new Api(address());
-            supervisor.signIn("t.vane", "merrow-supervisor");
+            Api supervisor = supervisorsApi();
             supervisor.post(
                     "/api/channels",
                     Map.of("name", "office", "settings", Map.of("kind", "scanner", "address", scanner.address())));

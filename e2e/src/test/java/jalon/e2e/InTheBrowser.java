@@ -117,8 +117,17 @@ abstract class InTheBrowser {
     }
 
     static Api api() throws IOException, InterruptedException {
+        return api("m.tarrow", "merrow-operator");
+    }
+
+    /** What only a supervisor may do. */
+    static Api supervisorsApi() throws IOException, InterruptedException {
+        return api("t.vane", "merrow-supervisor");
+    }
+
+    private static Api api(String login, String password) throws IOException, InterruptedException {
         Api api = new Api(address());
-        api.signIn("m.tarrow", "merrow-operator");
+        api.signIn(login, password);
         return api;
     }
 

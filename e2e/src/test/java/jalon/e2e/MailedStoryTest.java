@@ -55,8 +55,7 @@ class MailedStoryTest extends InTheBrowser {
                 var store = ObjectStoreStandIn.start(0, folder.resolve("store"), "secret")) {
             mail.person(RECORDS);
             mail.person(SENDER);
-            Api supervisor = new Api(address());
-            supervisor.signIn("t.vane", "merrow-supervisor");
+            Api supervisor = supervisorsApi();
             supervisor.put("/api/places/records-office", JSON.readValue(office.settings(), Map.class));
             supervisor.put("/api/places/paper-repository", JSON.readValue(papers.settings(), Map.class));
             supervisor.put("/api/places/paper-store", JSON.readValue(store.settings(), Map.class));

@@ -12,6 +12,7 @@ import com.microsoft.playwright.options.LoadState;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
+import jalon.standins.ScannerStandIn;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -33,6 +34,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.GZIPOutputStream;
 import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -48,9 +50,20 @@ class ScreensTest extends InTheBrowser {
     /** Screens and what is opened on them, by what they are called here. */
     private static final Map<String, Consumer<Page>> SCREENS = new LinkedHashMap<>();
 
+    private static ScannerStandIn scanner;
+
     @BeforeAll
     static void fill() throws Exception {
         Api api = api();
+        scanner = ScannerStandIn.start(0);
+        supervisorsApi()
+                .post(
+                        "/api/channels",
+                        Map.of(
+                                "name",
+                                "front hall",
+                                "settings",
+                                Map.of("kind", "scanner", "address", scanner.address())));
         // All are read side by side.
         String filed = begin(api, Paper.licenceRenewals(folder("filed"), Harbour.portMerrow(), 2, 12));
         var worn = Paper.wornLetters(folder("worn"), Harbour.portMerrow(), 5, 39);
@@ -104,6 +117,11 @@ class ScreensTest extends InTheBrowser {
         SCREENS.put("/desk/streams?limits", page -> openStream(page, 4, ".limits"));
         SCREENS.put("/desk/streams?certainty", page -> openStream(page, 5, ".certainty"));
         SCREENS.put("/desk/me", page -> {});
+    }
+
+    @AfterAll
+    static void end() {
+        scanner.close();
     }
 
     /** With aids for those who cannot see it well, and in little room: 640 by 400 is what 1280 by 800 has at 200 %. */
