@@ -29,7 +29,8 @@ export function useSamplePage(stream: string, { batch, trial }: Workbench, { cur
   async function draw(box: Box) {
     const shown = page.value?.no
     const values = shapes.value.map((shape) => shape.box)
-    const body = { batch: batch.value, page: shown ?? 0, box, values }
+    const like = trial.value?.papers.filter((p) => p.type === paper.value?.type).map((p) => p.pages) ?? []
+    const body = { batch: batch.value, page: shown ?? 0, box, values, papers: like }
     const { data, error } = await api.POST('/api/workbench/{stream}/box', {
       params: { path: { stream } },
       body,

@@ -13,7 +13,8 @@ export function useWorkbench(stream: string) {
   const problem = shallowRef<unknown>()
   /** As it is typed, which need not be a stream yet. */
   const json = ref('')
-  const history = useRefHistory(json, { capacity: 1000 })
+  // At once: what is loaded is cleared from it before anything else is said.
+  const history = useRefHistory(json, { capacity: 1000, flush: 'sync' })
   const draft = computed<Draft | null>(() => {
     try {
       return JSON.parse(json.value) as Draft

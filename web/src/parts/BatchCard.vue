@@ -8,6 +8,7 @@ import { clock, typedAs } from './times'
 import { useWords } from '../composables/useWords'
 import KeyButton from './base/KeyButton.vue'
 import PickOne from './base/PickOne.vue'
+import { vFocus } from './base/focus'
 
 /** What can be done about a batch as a whole: who has it, how urgent it is, whether it waits or is taken out. */
 const props = defineProps<{ row: Schema['Row']; supervisor: boolean }>()
@@ -124,11 +125,11 @@ const before = computed(() => BEFORE[props.row.stage])
       <form v-if="asking" class="row" @submit.prevent="act(asking as Act, { why })">
         <ElInput
           v-model="why"
+          v-focus
           class="why"
           :placeholder="t(`card.why.${asking}`)"
           maxlength="400"
           required
-          autofocus
         />
         <KeyButton main submit>{{ t(`card.${asking}`) }}</KeyButton>
       </form>

@@ -1,44 +1,45 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
 import FieldBox from './base/FieldBox.vue'
 import KeyButton from './base/KeyButton.vue'
-import PickOne from './base/PickOne.vue'
-import { nameFor, type Draft } from './draft'
+import { addWay, fieldCalled, type Draft } from './draft'
+import { formOf } from './fieldParts'
+import type { Rule } from './rules'
+import { vFocus } from './base/focus'
 
-/** One question about a box drawn on a sample page: what is this? */
+/** One question about a box drawn on a sample page: what is this? The way that does best on all papers is chosen. */
 const props = defineProps<{
   drawn: Schema['DrawnBox']
   type: string
+  draft: Draft
   change: (how: (draft: Draft) => void) => void
 }>()
 const emit = defineEmits<{ done: [field: string | null]; close: [] }>()
 const { t } = useI18n()
-const what = ref<'value' | 'label' | 'first'>('value')
-const title = ref(props.drawn.text.replace(/[:\s]+$/, ''))
-const options = computed(() =>
-  (['value', 'label', 'first'] as const).map((value) => ({ value, label: t(`workbench.box.${value}`) })),
-)
+type What = Schema['WayToFind']['how'] | 'first'
+const what = ref<What>(props.drawn.ways[0]?.how ?? 'place')
+const way = computed(() => props.drawn.ways.find((w) => w.how === what.value))
+const title = ref('')
+watch(way, (now) => (title.value ||= now?.title ?? ''), { immediate: true })
+const itsType = computed(() => props.draft.types?.find((x) => x.type === props.type))
+const known = computed(() => itsType.value && fieldCalled(itsType.value, title.value))
+function sentence(w: Schema['WayToFind']) {
+  const form = formOf(w.part)
+  return t(`workbench.box.${w.how === 'form' && form.near ? 'formNear' : w.how}`, form)
+}
 function save() {
   let made: string | null = null
   props.change((d) => {
     if (what.value === 'first') {
-      const rule = { by: 'words' as const, must: [props.drawn.text] }
+      const rule: Rule = { by: 'words', must: [props.drawn.text] }
       d.cut = { ...d.cut, rules: [...(d.cut?.rules ?? []), rule] }
       return
     }
     const type = d.types?.find((x) => x.type === props.type)
-    if (!type) return
-    const called = title.value.trim() || t('workbench.newField')
-    made = nameFor(called, type)
-    const finder =
-      what.value === 'label'
-        ? { by: 'label', labels: [title.value.trim()] }
-        : { by: 'zone', boxMm: props.drawn.boxMm }
-    if (what.value === 'value' && !type.layout && props.drawn.anchors.length)
-      type.layout = { anchors: props.drawn.anchors }
-    type.fields = [...(type.fields ?? []), { field: made, title: called, finders: [finder] }]
+    if (type && way.value)
+      made = addWay(type, title.value.trim() || t('workbench.newField'), way.value, props.drawn.place)
   })
   emit('done', made)
 }
@@ -48,14 +49,24 @@ function save() {
   <form class="form" @submit.prevent="save">
     <h3>{{ t('workbench.box.ask') }}</h3>
     <p class="mono" dir="auto">{{ drawn.text || t('workbench.box.nothing') }}</p>
-    <PickOne v-model="what" :options="options" :aria-label="t('workbench.box.ask')" />
-    <FieldBox v-if="what !== 'first'" :label="t(`workbench.box.title.${what}`)">
-      <ElInput v-model="title" maxlength="80" autofocus />
-    </FieldBox>
+    <ElRadioGroup v-model="what" class="ways" :aria-label="t('workbench.box.ask')">
+      <ElRadio v-for="w in drawn.ways" :key="w.how" :value="w.how">
+        {{ sentence(w) }}
+        <span class="soft">{{ t('workbench.box.clear', { n: w.clear, of: w.of }) }}</span>
+      </ElRadio>
+      <ElRadio v-if="drawn.text" value="first">{{ t('workbench.box.first') }}</ElRadio>
+    </ElRadioGroup>
+    <template v-if="way">
+      <p class="mono values" dir="auto">{{ way.values.join(' · ') }}</p>
+      <FieldBox :label="t('workbench.box.title')">
+        <ElInput v-model="title" v-focus maxlength="80" />
+      </FieldBox>
+      <p v-if="known" class="soft" role="status">
+        {{ t('workbench.box.known', { title: known.title ?? known.field }) }}
+      </p>
+    </template>
     <div class="row">
-      <KeyButton main submit k="Enter" :disabled="what !== 'value' && !drawn.text">
-        {{ t('workbench.box.save') }}
-      </KeyButton>
+      <KeyButton main submit k="Enter">{{ t('workbench.box.save') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
     </div>
   </form>
@@ -72,5 +83,18 @@ function save() {
 }
 p {
   margin: 0;
+}
+.ways {
+  display: grid;
+  gap: 4px;
+}
+.ways :deep(.el-radio) {
+  height: auto;
+  white-space: normal;
+  margin: 0;
+}
+.values {
+  max-height: 4.2em;
+  overflow: auto;
 }
 </style>

@@ -6,6 +6,7 @@ import type { Workbench } from '../composables/useWorkbench'
 import FieldBox from './base/FieldBox.vue'
 import FormEnd from './base/FormEnd.vue'
 import PanelBox from './base/PanelBox.vue'
+import { vFocus } from './base/focus'
 
 /** The draft made the version in force: what it makes of the pages it was tried on, and a word about it. */
 const props = defineProps<{
@@ -40,7 +41,7 @@ const save = () =>
       <p v-if="replayed">{{ t('replay.held', { n: replayed, worse }) }}</p>
       <p v-if="!tried" class="state doubtful wraps">{{ t('workbench.untried') }}</p>
       <FieldBox :label="t('workbench.note')">
-        <ElInput v-model="note" maxlength="400" autofocus />
+        <ElInput v-model="note" v-focus maxlength="400" />
       </FieldBox>
       <p v-if="worse && !note.trim()" class="state doubtful wraps">{{ t('replay.sayWhy', { n: worse }) }}</p>
       <FormEnd

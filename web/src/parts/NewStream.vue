@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, tell } from '../api/client'
 import KeyButton from './base/KeyButton.vue'
+import { vFocus } from './base/focus'
 
 /** A stream begun by its title; what it does is said in the workbench. */
 const { t } = useI18n()
@@ -23,7 +24,7 @@ defineExpose({ ask: () => (asking.value = true) })
   <form v-else class="row" @submit.prevent="begin" @keydown.esc.stop="asking = false">
     <ElInput
       v-model="title"
-      autofocus
+      v-focus
       maxlength="80"
       :placeholder="t('workbench.beginTitle')"
       :aria-label="t('workbench.beginTitle')"

@@ -6,6 +6,7 @@ import { useSession } from '../session'
 import FieldBox from './base/FieldBox.vue'
 import KeyButton from './base/KeyButton.vue'
 import NoteBanner from './base/NoteBanner.vue'
+import { vFocus } from './base/focus'
 
 /** Name and password; what is wrong with them is said where they are typed. */
 const props = defineProps<{ known?: string }>()
@@ -35,7 +36,7 @@ async function go() {
 <template>
   <form class="sign-in" @submit.prevent="go">
     <FieldBox :label="t('signIn.name')">
-      <ElInput v-model="name" name="username" autocomplete="username" :autofocus="!known" required />
+      <ElInput v-model="name" v-focus="!known" name="username" autocomplete="username" required />
     </FieldBox>
     <FieldBox :label="t('signIn.password')">
       <ElInput

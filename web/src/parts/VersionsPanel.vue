@@ -9,6 +9,7 @@ import KeyButton from './base/KeyButton.vue'
 import PanelBox from './base/PanelBox.vue'
 import WaitingFor from './base/WaitingFor.vue'
 import { moment } from './times'
+import { vFocus } from './base/focus'
 
 /** The versions of a stream: who saved each, what it changed, back to one of them, or a copy under another name. */
 const props = defineProps<{ stream: string; title: string }>()
@@ -65,7 +66,7 @@ const copy = async () =>
         </KeyButton>
         <KeyButton v-if="!copying" @click="copying = true">{{ t('versions.copy') }}</KeyButton>
         <form v-else class="row" @submit.prevent="copy">
-          <ElInput v-model="copyTitle" autofocus maxlength="80" :aria-label="t('versions.copyTitle')" />
+          <ElInput v-model="copyTitle" v-focus maxlength="80" :aria-label="t('versions.copyTitle')" />
           <KeyButton main submit k="Enter">{{ t('versions.copySave') }}</KeyButton>
         </form>
       </template>

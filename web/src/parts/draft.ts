@@ -29,6 +29,7 @@ export interface Draft extends Part {
 }
 
 export type Proposed = Schema['Proposed']
+type Way = Schema['WayToFind']
 
 /** The type that a new stream begins with: the first one proposed takes its place. */
 const isBlank = (type: DraftType) => type.type === 'paper' && !type.fields?.length && !type.words
@@ -68,6 +69,24 @@ export function take(draft: Draft, proposed: Proposed, all: Proposed[]) {
     const type = draft.types?.find((x) => x.type === proposal.type)
     if (type) type.fields = [...(type.fields ?? []), structuredClone(proposal.part) as unknown as DraftField]
   }
+}
+
+/** The field of a type that is called so, or none. */
+export const fieldCalled = (type: DraftType, title: string) =>
+  type.fields?.find((f) => (f.title ?? f.field).toLowerCase() === title.trim().toLowerCase())
+
+/** Takes a way to find what was drawn: for a new field, or as one more for one that is there. Tells its name. */
+export function addWay(type: DraftType, title: string, way: Way, place: Schema['DrawnPlace']): string {
+  if (way.how === 'place' && !type.layout && place.anchors.length) type.layout = { anchors: place.anchors }
+  const part = structuredClone(way.part) as Partial<DraftField>
+  const known = fieldCalled(type, title)
+  if (known) {
+    known.finders = [...(known.finders ?? []), ...(part.finders ?? [])]
+    return known.field
+  }
+  const field = nameFor(title, type)
+  type.fields = [...(type.fields ?? []), { field, title, ...part }]
+  return field
 }
 
 /** A name for a field that the type does not have yet. */

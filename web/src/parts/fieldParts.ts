@@ -70,6 +70,16 @@ export const CHECKS: Record<string, Blank[]> = {
   notFiledBefore: [phrases('with')],
 }
 
+/** What a finder says in brief: its labels, or the form that a value has and what it stands near to. */
+export function formOf(part: Record<string, unknown>) {
+  const finder = ((part.finders as Record<string, unknown>[] | undefined) ?? [{}])[0]
+  const list = (value: unknown) => ((value as string[] | undefined) ?? []).join(', ')
+  return {
+    ...{ labels: list(finder.labels), near: list(finder.near) },
+    ...{ like: String(finder.like ?? part.kind ?? '') },
+  }
+}
+
 /** A new one of a kind. */
 export function newFinder(by: string): Record<string, unknown> {
   switch (by) {

@@ -92,6 +92,12 @@ const settled = async () => {
 
 test('every paper is shown with every field, doubts first, and what is other than saved is marked', async () => {
   const view = await open()
+  expect(
+    view
+      .findAll('button')
+      .find((b) => b.text().startsWith('Undo'))!
+      .attributes('disabled'),
+  ).toBe('')
   const rows = view.findAll('.area-table tbody tr')
   expect(rows.map((r) => r.text())).toEqual([
     expect.stringContaining('84.40'),
@@ -132,25 +138,44 @@ test('who is told that somebody else has changed the draft writes over nothing',
   view.unmount()
 })
 
-test('a box drawn on the page asks what it is, and becomes a field at that place', async () => {
+test('a box drawn on the page is asked about, and found on other papers by what does best there', async () => {
+  const near = { by: 'shape', like: '99.99', near: ['sum of'] }
+  const zone = { by: 'zone', boxMm: [10, 20, 30, 5] }
+  const way = (how: string, finder: object, values: string[]) => ({
+    ...{ how, clear: values.length, of: 2, values, part: { kind: 'amount', finders: [finder] } },
+  })
   const drawn = {
-    boxMm: [10, 20, 30, 5],
-    text: 'Fee: 73.40',
-    anchors: [{ text: 'Permit', boxMm: [1, 2, 3, 4] }],
+    text: '73.40',
+    place: { boxMm: [10, 20, 30, 5], anchors: [{ text: 'Permit', boxMm: [1, 2, 3, 4] }] },
+    ways: [way('form', near, ['73.40', '84.40']), way('place', zone, ['73.40'])],
   }
   const view = await open({ [`POST ${W}/box`]: drawn })
-  view.findComponent({ name: 'PageViewer' }).vm.$emit('box', [10, 20, 30, 5])
-  await flushPromises()
-  expect(view.find('.area-says form').text()).toContain('What is this?')
-  await view.find('.area-says form').trigger('submit')
-  await settled()
-  const put = view.sent.filter(([path, body]) => path === W && (body as { json?: string }).json).at(-1)!
-  const type = JSON.parse((put[1] as { json: string }).json).types[0]
-  expect(type.layout).toEqual({ anchors: drawn.anchors })
-  expect(type.fields.at(-1)).toMatchObject({
-    title: 'Fee: 73.40',
-    finders: [{ by: 'zone', boxMm: drawn.boxMm }],
+  const box = async (title: string, choose?: number) => {
+    view.findComponent({ name: 'PageViewer' }).vm.$emit('box', [10, 20, 30, 5])
+    await flushPromises()
+    const form = view.find('.area-says form')
+    if (choose !== undefined) await form.findAll('input[type=radio]')[choose].setValue(true)
+    await form.find('input[type=text]').setValue(title)
+    const said = form.text()
+    await form.trigger('submit')
+    await settled()
+    return said
+  }
+  const type = () => {
+    const put = view.sent.filter(([path, body]) => path === W && (body as { json?: string }).json).at(-1)!
+    return JSON.parse((put[1] as { json: string }).json).types[0]
+  }
+  const said = await box('Sum owed')
+  expect(said).toContain('A value written like 99.99, near “sum of”')
+  expect(said).toContain('clear on 2 of 2 papers')
+  expect(said).toContain('73.40 · 84.40')
+  expect(type().layout).toBeUndefined()
+  expect(type().fields.at(-1)).toEqual({
+    ...{ field: 'sum-owed', title: 'Sum owed', kind: 'amount', finders: [near] },
   })
+  expect(await box('sum owed', 1)).toContain('one more way to find it')
+  expect(type().layout).toEqual({ anchors: drawn.place.anchors })
+  expect(type().fields.at(-1).finders).toEqual([near, zone])
   view.unmount()
 })
 

@@ -123,9 +123,9 @@ useWorkbenchKeys({
       <p v-else class="area-page soft hint">{{ t('workbench.hint') }}</p>
       <WordTabs v-model="tab" class="area-says">
         <BoxQuestion
-          v-if="drawn && paper"
-          :key="drawn.boxMm.join()"
-          v-bind="{ drawn }"
+          v-if="drawn && paper && draft"
+          :key="drawn.place.boxMm.join()"
+          v-bind="{ drawn, draft }"
           :type="paper.type"
           :change="bench.change"
           @done="boxed"

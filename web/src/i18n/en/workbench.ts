@@ -55,10 +55,14 @@ export default {
   box: {
     ask: 'What is this?',
     nothing: 'nothing is read there',
-    value: 'A value: read what stands at this place',
-    label: 'A label: its value stands beside or below it',
+    label: 'A value by the label “{labels}”',
+    form: 'A value written like {like}',
+    formNear: 'A value written like {like}, near “{near}”',
+    place: 'A value at this place',
     first: 'The mark of a first page',
-    title: { value: 'Title of the field', label: 'The label, as printed' },
+    clear: 'clear on {n} of {of} papers',
+    known: '“{title}” is there already: this becomes one more way to find it.',
+    title: 'Title of the field',
     save: 'Add it',
   },
 }

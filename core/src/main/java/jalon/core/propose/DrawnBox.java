@@ -1,32 +1,67 @@
 package jalon.core.propose;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.core.read.PageTilt;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 
 /**
- * A box that a person drew on a sample page, as a zone would have it.
+ * A box that a person drew on a sample page: what it holds, where it lies, and how the like of it is found on other papers.
  *
- * @param boxMm on the straight sheet
  * @param text what is printed in it; empty for nothing
- * @param anchors printed words of the page outside of it, by which the place is found on other papers
+ * @param ways the best first
  */
-public record DrawnBox(Box boxMm, String text, List<Anchor> anchors) {
+public record DrawnBox(String text, DrawnPlace place, List<WayToFind> ways) {
     private static final int LEAST_LETTERS = 4;
     private static final double CLEAR = 0.85;
     private static final int MOST_ANCHORS = 24;
 
+    /**
+     * A part of the straight sheet, as a zone has it.
+     *
+     * @param anchors printed words of the page outside of it, by which the place is found on other papers
+     */
+    public record DrawnPlace(Box boxMm, List<Anchor> anchors) {}
+
     /** @param boxMm on the straight sheet */
     public record Anchor(String text, Box boxMm) {}
+
+    /** By what a value is found. */
+    public enum How {
+        @JsonProperty("label")
+        LABEL,
+        @JsonProperty("form")
+        FORM,
+        @JsonProperty("place")
+        PLACE
+    }
+
+    /**
+     * A way to find what the box holds on all papers of its kind.
+     *
+     * @param title what the field may be called, or null
+     * @param part of a field's JSON, without its name: kind, finders, checks
+     * @param clear on how many papers it finds one value and no other that may be meant
+     * @param of how many papers it was tried on
+     * @param values what it finds, in the order of the papers that have something
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record WayToFind(How how, String title, Map<String, Object> part, int clear, int of, List<String> values) {}
 
     /**
      * @param drawn on the upright page
      * @param values where values are known to stand on it: what is written there is no print
+     * @param papers pages of each paper of its kind, those of this one among them
+     * @param today for dates
      */
-    public static DrawnBox of(PageFacts page, Box drawn, List<Box> values) {
+    public static DrawnBox of(
+            PageFacts page, Box drawn, List<Box> values, List<List<PageFacts>> papers, LocalDate today) {
         PageTilt tilt = PageTilt.of(page);
         List<Word> inside =
                 page.words().stream().filter(w -> drawn.holdsCentreOf(w.box())).toList();
@@ -38,6 +73,8 @@ public record DrawnBox(Box boxMm, String text, List<Anchor> anchors) {
                         a.text().length() >= LEAST_LETTERS && a.text().chars().allMatch(Character::isLetter))
                 .limit(MOST_ANCHORS)
                 .toList();
-        return new DrawnBox(tilt.toStraight(drawn), Line.textOf(inside), anchors);
+        DrawnPlace place = new DrawnPlace(tilt.toStraight(drawn), anchors);
+        List<List<PageFacts>> known = papers.isEmpty() ? List.of(List.of(page)) : papers;
+        return new DrawnBox(Line.textOf(inside), place, new WaysToFind(page, drawn, inside, place, known, today).all());
     }
 }

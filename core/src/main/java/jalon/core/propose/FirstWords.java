@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Words in the upper part of some pages and not of the others: the heading of a form, the head of a firm's letters. */
 final class FirstWords implements CutIdea {
@@ -36,6 +37,8 @@ final class FirstWords implements CutIdea {
     /** One more phrase has to make the cut better by this. */
     private static final double BETTER = 0.02;
 
+    private static final int MUCH_LONGER = 3;
+
     /** @param pages that it stands on, @param title whether it is printed large on most of them */
     private record Heading(
             String text, Set<Integer> pages, double height, boolean title, List<Proposal.Spotted> seen) {}
@@ -47,11 +50,10 @@ final class FirstWords implements CutIdea {
     public Optional<Idea> of(Samples samples) {
         List<Heading> headings = headings(samples);
         List<Heading> forms = forms(samples, headings);
-        if (!forms.isEmpty()) {
-            return Optional.of(idea(samples, forms, TRUST_OF_FORMS));
-        }
-        List<Heading> best = best(samples, headings);
-        return best.isEmpty() ? Optional.empty() : Optional.of(idea(samples, best, TRUST));
+        List<Heading> best = best(samples, headings, forms);
+        return best.isEmpty()
+                ? Optional.empty()
+                : Optional.of(idea(samples, best, forms.isEmpty() ? TRUST : TRUST_OF_FORMS));
     }
 
     /** Titles whose pages are one form filled in again and again, the commonest first. */
@@ -72,14 +74,20 @@ final class FirstWords implements CutIdea {
         return forms;
     }
 
-    /** Those that agree best with what the pages look like. */
-    private static List<Heading> best(Samples samples, List<Heading> headings) {
-        List<Heading> taken = new ArrayList<>();
+    /**
+     * Those that agree best with what the pages look like. Beside the titles of forms only those that stand where no form can have
+     * gone on to: a form's own pages may be headed too.
+     */
+    private static List<Heading> best(Samples samples, List<Heading> headings, List<Heading> forms) {
+        List<Heading> taken = new ArrayList<>(forms);
         Set<Integer> firsts = new HashSet<>();
-        double best = Double.NEGATIVE_INFINITY;
+        forms.forEach(form -> firsts.addAll(form.pages()));
+        double best = forms.isEmpty() ? Double.NEGATIVE_INFINITY : samples.agreement(firsts, Set.of());
+        Set<Integer> others = forms.isEmpty() ? pages(samples) : behindNoForm(samples, firsts);
         while (taken.size() < MOST_RULES) {
             Heading next = headings.stream()
-                    .filter(h -> !taken.contains(h))
+                    .filter(h -> !taken.contains(h) && others.containsAll(h.pages()))
+                    .filter(h -> taken.isEmpty() || h.title() || h.pages().size() >= FEWEST)
                     .max(Comparator.comparingDouble((Heading h) -> agreement(samples, firsts, h))
                             .thenComparingDouble(Heading::height))
                     .orElse(null);
@@ -91,6 +99,30 @@ final class FirstWords implements CutIdea {
             firsts.addAll(next.pages());
         }
         return taken;
+    }
+
+    private static Set<Integer> pages(Samples samples) {
+        return samples.printed().stream().map(PageFacts::no).collect(Collectors.toSet());
+    }
+
+    /** Pages before the first form, and those in a run that is much longer than a form of the stack is. */
+    private static Set<Integer> behindNoForm(Samples samples, Set<Integer> forms) {
+        List<List<Integer>> runs = new ArrayList<>(List.of(new ArrayList<>()));
+        for (PageFacts page : samples.printed()) {
+            if (forms.contains(page.no())) {
+                runs.add(new ArrayList<>());
+            } else {
+                runs.get(runs.size() - 1).add(page.no());
+            }
+        }
+        int[] lengths = runs.stream().skip(1).mapToInt(List::size).sorted().toArray();
+        int usual = lengths[lengths.length / 2];
+        Set<Integer> others = new HashSet<>(runs.get(0));
+        runs.stream()
+                .skip(1)
+                .filter(run -> run.size() > MUCH_LONGER * (usual + 1))
+                .forEach(others::addAll);
+        return others;
     }
 
     private static double agreement(Samples samples, Set<Integer> firsts, Heading more) {

@@ -45,12 +45,20 @@ final class Labelled {
         private int colons;
         private int whole;
 
+        /** What stands in the cell before it, by how often. */
+        private final Map<String, Integer> behind = new HashMap<>();
+
+        /** What stands in the cell behind it. */
+        private final Set<String> before = new HashSet<>();
+
         void add(Seen other) {
             other.spelled.forEach((text, times) -> spelled.merge(text, times, Integer::sum));
             on.addAll(other.on);
             places += other.places;
             colons += other.colons;
             whole += other.whole;
+            other.behind.forEach((plain, times) -> behind.merge(plain, times, Integer::sum));
+            before.addAll(other.before);
         }
 
         String text() {
@@ -67,9 +75,7 @@ final class Labelled {
         for (int i = 0; i < documents.size(); i++) {
             for (PageFacts page : documents.get(i)) {
                 for (PageRows.Row row : PageRows.of(page).rows()) {
-                    for (Line cell : row.cells()) {
-                        beginnings(cell, i, all);
-                    }
+                    beginnings(row, i, all);
                 }
             }
         }
@@ -85,11 +91,27 @@ final class Labelled {
                             && e.getValue().on.size() >= NEARLY * seen.on.size());
             boolean label = colon
                     || (whole || !longer) && Character.isUpperCase(seen.text().codePointAt(0));
-            if (seen.on.size() >= enough && label) {
+            if (seen.on.size() >= enough && label && !isWritten(plain, seen, all)) {
                 labels.add(new Label(seen.text(), plain, Set.copyOf(seen.on), colon, whole));
             }
         });
         return labels;
+    }
+
+    /**
+     * Whether it is what somebody wrote: it stands behind something that more papers have, behind which other papers have something
+     * else.
+     */
+    private static boolean isWritten(String plain, Seen seen, Map<String, Seen> all) {
+        return seen.behind.entrySet().stream()
+                .filter(e -> 2 * e.getValue() > seen.places)
+                .anyMatch(e -> {
+                    Seen label = all.get(e.getKey());
+                    return label != null
+                            && label.on.size() > seen.on.size()
+                            && label.before.stream()
+                                    .anyMatch(other -> !other.startsWith(plain) && !misread(plain, other));
+                });
     }
 
     /** A label that was misread on some papers is the one that the others have. */
@@ -117,8 +139,24 @@ final class Labelled {
         return Math.abs(a.length() - b.length()) <= most && new LevenshteinDistance(most).apply(a, b) >= 0;
     }
 
-    /** Each run of words that a cell begins with, up to a colon. */
-    private static void beginnings(Line cell, int document, Map<String, Seen> all) {
+    private static void beginnings(PageRows.Row row, int document, Map<String, Seen> all) {
+        String before = null;
+        for (Line cell : row.cells()) {
+            String plain = Phrase.plain(cell.text());
+            if (before != null && all.containsKey(before)) {
+                all.get(before).before.add(plain);
+            }
+            beginnings(cell, document, before, all);
+            before = plain;
+        }
+    }
+
+    /**
+     * Each run of words that a cell begins with, up to a colon.
+     *
+     * @param before what stands in the cell before it, or null
+     */
+    private static void beginnings(Line cell, int document, String before, Map<String, Seen> all) {
         List<Word> words = withoutNumber(cell.words());
         for (int n = 1; n <= Math.min(MOST_WORDS, words.size()); n++) {
             Word last = words.get(n - 1);
@@ -136,6 +174,9 @@ final class Labelled {
                 seen.places++;
                 seen.colons += colon ? 1 : 0;
                 seen.whole += n == words.size() ? 1 : 0;
+                if (before != null) {
+                    seen.behind.merge(before, 1, Integer::sum);
+                }
             }
             if (colon) {
                 return;

@@ -59,7 +59,8 @@ final class ValueShape {
         return least == most ? "{" + most + "}" : "{" + least + "," + most + "}";
     }
 
-    private static String literal(String text) {
+    /** A text that stands for itself in a shape. */
+    static String literal(String text) {
         StringBuilder out = new StringBuilder();
         for (char c : text.toCharArray()) {
             out.append(MEANING_MORE.indexOf(c) >= 0 ? "~" : "").append(c);

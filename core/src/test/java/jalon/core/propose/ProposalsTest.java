@@ -168,19 +168,110 @@ class ProposalsTest {
     void aDrawnBoxLiesOnTheStraightSheetWithPrintAroundItAndNoValues() {
         PageFacts page = form(1, 0);
         var value = new Box(88, 58, 60, 7);
-        DrawnBox drawn = DrawnBox.of(page, new Box(88, 68, 60, 7), List.of(value));
+        DrawnBox drawn = DrawnBox.of(page, new Box(88, 68, 60, 7), List.of(value), List.of(), TODAY);
         assertThat(drawn.text()).isEqualTo("Kestrel");
-        assertThat(drawn.boxMm()).isEqualTo(new Box(88, 68, 60, 7));
-        assertThat(drawn.anchors())
+        assertThat(drawn.place().boxMm()).isEqualTo(new Box(88, 68, 60, 7));
+        assertThat(drawn.place().anchors())
                 .extracting(DrawnBox.Anchor::text)
                 .contains("Registration", "Holder", "Permit")
                 .doesNotContain("Kestrel", "PM-4821-H");
         PageFacts askew = PageBuilder.page(1).skew(90).words(page.words()).seen();
-        assertThat(DrawnBox.of(askew, new Box(15, 138.5, 20, 20), List.of()).boxMm())
+        assertThat(DrawnBox.of(askew, new Box(15, 138.5, 20, 20), List.of(), List.of(), TODAY)
+                        .place()
+                        .boxMm())
                 .as("turned about the middle of the sheet")
                 .satisfies(box -> assertThat(box.centreX()).isCloseTo(105, within(0.01)))
                 .satisfies(box -> assertThat(box.centreY()).isCloseTo(228.5, within(0.01)));
-        assertThat(DrawnBox.of(page, new Box(1, 1, 2, 2), List.of()).text()).isEmpty();
+        assertThat(DrawnBox.of(page, new Box(1, 1, 2, 2), List.of(), List.of(), TODAY)
+                        .text())
+                .isEmpty();
+    }
+
+    /** A letter: a telephone beside its label, two dates, and a case and a sum in prose that says them in other words each time. */
+    private PageFacts letter(int no, int which) {
+        List<Word> words = new ArrayList<>();
+        print(words, 120, 24, 3, "Telephone: 041" + which + " 6260" + which);
+        print(words, 120, 45 + 2 * which, 3, (11 + which) + " October 2026");
+        String slip = "S " + (4312 + 877 * which) + "/26";
+        String paid = "on " + (2 + which) + " October 2026";
+        double y = 90 + 4 * which;
+        print(words, 24, y, 3, which % 2 == 0 ? paid + " I was given slip " + slip : "The slip " + slip + " of mine");
+        print(words, 24, y + 7, 3, which % 2 == 0 ? "and the union owes" : "was paid for " + paid + " and leaves");
+        print(words, 24, y + 14, 3, "a sum of " + (203 + which) + ".15 still to be paid after 77.10 in all");
+        return PageBuilder.page(no).words(words).seen();
+    }
+
+    private DrawnBox.WayToFind way(List<List<PageFacts>> papers, double x, double y, String text) {
+        double width = 0.6 * 3 * text.length() + 4;
+        DrawnBox drawn = DrawnBox.of(papers.get(0).get(0), new Box(x - 1, y - 1, width, 5), List.of(), papers, TODAY);
+        assertThat(drawn.text()).isEqualTo(text);
+        return drawn.ways().get(0);
+    }
+
+    @Test
+    void whatABoxHoldsIsFoundOnOtherPapersByItsLabelItsFormOrItsPlace() {
+        List<List<PageFacts>> papers =
+                List.of(0, 1, 2, 3).stream().map(i -> List.of(letter(i + 1, i))).toList();
+        DrawnBox.WayToFind telephone = way(papers, 120 + 0.6 * 3 * 10 + 1.5, 24, "0410 62600");
+        assertThat(telephone.how()).isEqualTo(DrawnBox.How.LABEL);
+        assertThat(telephone.title()).isEqualTo("Telephone");
+        assertThat(telephone.values()).containsExactly("0410 62600", "0411 62601", "0412 62602", "0413 62603");
+
+        DrawnBox.WayToFind written = way(papers, 120, 45, "11 October 2026");
+        assertThat(written.part()).containsEntry("kind", "date");
+        assertThat(written.values().stream().map(v -> v.substring(0, 2)))
+                .as("the other date of each letter is not taken")
+                .containsExactly("11", "12", "13", "14");
+        assertThat(written.clear()).isEqualTo(4);
+
+        DrawnBox.WayToFind sum = way(papers, 24 + 3 * 1.5 + 1.8 * 6, 104, "203.15");
+        assertThat(sum.how()).isEqualTo(DrawnBox.How.FORM);
+        assertThat(sum.part()).containsEntry("kind", "amount");
+        assertThat(sum.values()).containsExactly("203.15", "204.15", "205.15", "206.15");
+
+        DrawnBox.WayToFind slip = way(papers, 24 + 8 * 1.5 + 1.8 * 25, 90, "S 4312/26");
+        assertThat(slip.how()).isEqualTo(DrawnBox.How.FORM);
+        assertThat(slip.values()).containsExactly("S 4312/26", "S 5189/26", "S 6066/26", "S 6943/26");
+    }
+
+    @Test
+    void aWordThatMostPeopleWroteIsNoLabel() {
+        List<PageFacts> pages = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            List<Word> words = new ArrayList<>();
+            print(words, 20, 40, 6, "Crate slip");
+            print(words, 20, 60, 3, "Variety");
+            print(words, 90, 60, 3, i == 2 ? "Long russet" : "Amber pippin");
+            print(words, 20, 70, 3, "Crates");
+            print(words, 90, 70, 3, String.valueOf(31 + 9 * i));
+            pages.add(PageBuilder.page(i + 1).words(words).seen());
+        }
+        assertThat(Labelled.of(pages.stream().map(List::of).toList()))
+                .extracting(Labelled.Label::text)
+                .containsExactly("Crate slip", "Variety", "Crates");
+    }
+
+    @Test
+    void lettersBeforeAStackOfFormsBeginByTheirOwnHead() {
+        List<PageFacts> pages = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            List<Word> words = new ArrayList<>();
+            print(words, 24, 50, 3, "Dear neighbours");
+            words.addAll(letter(1, i).words());
+            pages.add(PageBuilder.page(pages.size() + 1).words(words).seen());
+            if (i % 2 == 0) {
+                List<Word> over = new ArrayList<>();
+                print(over, 24, 40, 3, "With kind regards");
+                print(over, 24, 60, 3, "and the lane was under water " + i);
+                pages.add(PageBuilder.page(pages.size() + 1).words(over).seen());
+            }
+        }
+        for (int i = 0; i < 4; i++) {
+            pages.add(
+                    PageBuilder.page(pages.size() + 1).words(form(1, i).words()).seen());
+        }
+        assertThat(of(What.CUT, proposed(pages)).stream().map(c -> c.part().get("must")))
+                .containsExactly(List.of("Permit for a mooring"), List.of("Dear neighbours"));
     }
 
     /** All that is proposed together is a stream. */

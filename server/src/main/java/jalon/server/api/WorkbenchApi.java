@@ -93,17 +93,18 @@ class WorkbenchApi {
         return trial.of(tried.json(), tried.batch(), true);
     }
 
-    /** @param box on the upright page, @param values where values stand on it */
-    record BoxOnSample(String batch, int page, Box box, List<Box> values) {
+    /** @param box on the upright page, @param values where values stand on it, @param papers pages of each paper of its type */
+    record BoxOnSample(String batch, int page, Box box, List<Box> values, List<List<Integer>> papers) {
         BoxOnSample {
             values = values == null ? List.of() : values;
+            papers = papers == null ? List.of() : papers;
         }
     }
 
     /** What a box drawn on a sample page holds, as a zone would have it. */
     @PostMapping("/{stream}/box")
     DrawnBox drawnBox(@PathVariable String stream, @RequestBody BoxOnSample drawn) {
-        return workbench.drawn(drawn.batch(), drawn.page(), drawn.box(), drawn.values());
+        return workbench.drawn(drawn.batch(), drawn.page(), drawn.box(), drawn.values(), drawn.papers());
     }
 
     @GetMapping("/{stream}/proposals")

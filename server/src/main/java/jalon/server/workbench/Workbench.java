@@ -15,12 +15,17 @@ import jalon.server.batch.Batches;
 import jalon.server.stream.StreamDrafts;
 import jalon.server.stream.StreamLibrary;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Where a stream is made and changed by its samples. */
 @Service
 public class Workbench {
+    /** A box is held against so many papers at most: it is answered while somebody waits. */
+    private static final int MOST_PAPERS = 24;
+
     private final StreamDrafts drafts;
     private final StreamLibrary library;
     private final Batches batches;
@@ -60,13 +65,24 @@ public class Workbench {
         });
     }
 
-    /** What a box drawn on a page of a batch holds. @param values where values stand on that page */
-    public DrawnBox drawn(String batchNo, int page, Box box, List<Box> values) {
-        PageFacts facts = batches.facts(batches.get(batchNo), List.of(page)).get(page);
-        if (facts == null) {
+    /**
+     * What a box drawn on a page of a batch holds.
+     *
+     * @param values where values stand on that page
+     * @param papers page numbers of each paper of the same type
+     */
+    public DrawnBox drawn(String batchNo, int page, Box box, List<Box> values, List<List<Integer>> papers) {
+        Map<Integer, PageFacts> facts = batches.facts(batches.get(batchNo));
+        if (!facts.containsKey(page)) {
             throw Problem.NO_READABLE_PAGE.with(batchNo, page);
         }
-        return DrawnBox.of(facts, box, values);
+        List<List<PageFacts>> read = papers.stream()
+                .map(paper ->
+                        paper.stream().map(facts::get).filter(Objects::nonNull).toList())
+                .filter(paper -> !paper.isEmpty())
+                .limit(MOST_PAPERS)
+                .toList();
+        return DrawnBox.of(facts.get(page), box, values, read, times.day(times.now()));
     }
 
     /** A proposal with why it is made, in words. */
