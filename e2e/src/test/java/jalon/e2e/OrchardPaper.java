@@ -118,6 +118,8 @@ final class OrchardPaper {
         String phone = "0" + (411 + r.nextInt(9)) + " " + (20_000 + r.nextInt(70_000));
         String who = PEOPLE[r.nextInt(PEOPLE.length)];
         int turn = r.nextInt(2);
+        double left = 20 + r.nextInt(10);
+        double down = r.nextInt(26);
         values.put("Written", day.toString());
         values.put("Grower", grower);
         values.put("Slip", slip);
@@ -128,8 +130,8 @@ final class OrchardPaper {
             pen.text(120, 24, 11, who);
             pen.text(120, 30, 11, "Telephone: " + phone);
             pen.text(120, 48, 11, inWords(day.toString()));
-            pen.text(LEFT, 66, 11, "To the Growers' Union, Upper Hillfold");
-            pen.text(LEFT, 80, 11, "Dear neighbours,");
+            pen.text(left, 60 + down, 11, "To the Growers' Union, Upper Hillfold");
+            pen.text(left, 74 + down, 11, "Dear neighbours,");
             String[] lines = turn == 0
                     ? new String[] {
                         "on " + inWords(paid.toString()) + " I brought " + crates
@@ -145,27 +147,28 @@ final class OrchardPaper {
                         "We had settled on the better price, which makes a sum of " + sum + " still open.",
                         "I trust that this was a slip of the pen and nothing worse."
                     };
-            write(pen, 94, lines);
-            write(pen, 150, two ? "Please turn over." : "With kind regards");
+            write(pen, left, 88 + down, lines);
+            write(pen, left, 146 + down, two ? "Please turn over." : "With kind regards");
         });
         if (two) {
             pages.add(pen -> {
                 write(
                         pen,
+                        left,
                         30,
                         "One thing more. The lane behind the press house has been under water since the rains, and",
                         "the carts sink to their axles. Some gravel would do, and a few of us would help to spread it.",
                         "I leave it to the union to say when.");
-                write(pen, 70, "With kind regards", who);
+                write(pen, left, 70, "With kind regards", who);
             });
         }
         return pages;
     }
 
-    private static void write(Pen pen, double from, String... lines) {
+    private static void write(Pen pen, double left, double from, String... lines) {
         double y = from;
         for (String line : lines) {
-            pen.text(LEFT, y, 11, line);
+            pen.text(left, y, 11, line);
             y += 7;
         }
     }

@@ -44,15 +44,35 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
     /** {@code Date of birth:} is another label than {@code Date}. */
     private static final int MORE_OF_A_LABEL = 2;
 
-    /** A label names its value; the same words in the middle of a sentence may. */
-    private record Hit(Phrase.Hit words, Line cell, PageRows.Row row, boolean names) {}
+    /** What is read as surely says what it says. */
+    private static final double CLEAR = 0.9;
+
+    /**
+     * A label names its value; the same words in the middle of a sentence may.
+     *
+     * @param label as it is wanted
+     */
+    private record Hit(String label, Phrase.Hit words, Line cell, PageRows.Row row, boolean names) {
+        boolean exact() {
+            return Phrase.plain(label).equals(Phrase.plain(Line.textOf(words.words())));
+        }
+
+        /** Whether it is clear to read and a letter is another: {@code Crate} beside {@code Crates}. */
+        boolean clearlyOther() {
+            return !exact() && words.words().stream().allMatch(w -> w.certainty() >= CLEAR);
+        }
+    }
+
+    /** Something that was read, and by which label. */
+    private record Named(Hit hit, Reading reading) {}
 
     @Override
     public Found find(Search search) {
         Labels forbidden = Labels.of(wanted.notOnLinesWith());
         Labels others = Labels.of(search.type());
-        List<Reading> named = new ArrayList<>();
-        List<Reading> mentioned = new ArrayList<>();
+        List<Hit> hits = new ArrayList<>();
+        List<Named> named = new ArrayList<>();
+        List<Named> mentioned = new ArrayList<>();
         List<Reason> notes = new ArrayList<>();
         for (PageFacts page : search.document().pages(wanted.page())) {
             PageRows rows = search.document().rows(page);
@@ -62,9 +82,10 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
                         if (forbidden.partOf(hit.words(), cell)) {
                             return;
                         }
+                        hits.add(hit);
                         List<Word> value = value(hit, others, rows, search.known());
                         if (!value.isEmpty()) {
-                            (hit.names() ? named : mentioned).add(reading(value, hit, page, rows));
+                            (hit.names() ? named : mentioned).add(new Named(hit, reading(value, hit, page, rows)));
                         } else if (hit.names()) {
                             notes.add(Reason.Code.LOST_BEFORE.with(
                                     Line.textOf(hit.words().words())));
@@ -73,7 +94,16 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
                 }
             }
         }
-        return new Found(named.isEmpty() ? mentioned : named, notes, List.of());
+        return new Found(meant(named.isEmpty() ? mentioned : named, hits), notes, List.of());
+    }
+
+    /** Where the label stands letter for letter, what clearly says something else is no misread one. */
+    private static List<Reading> meant(List<Named> all, List<Hit> hits) {
+        boolean exact = hits.stream().anyMatch(hit -> hit.names() && hit.exact());
+        return all.stream()
+                .filter(n -> !exact || !n.hit().clearlyOther())
+                .map(Named::reading)
+                .toList();
     }
 
     private Optional<Hit> hit(Line cell, PageRows.Row row) {
@@ -81,7 +111,7 @@ record LabelFinder(Finder.ByLabel wanted, Field field) implements FieldFinder {
         for (String label : wanted.labels()) {
             Optional<Phrase.Hit> found = Phrase.of(label).findClear(cell.words());
             if (found.isPresent() && (best == null || longer(found.get(), best.words()))) {
-                best = new Hit(found.get(), cell, row, names(found.get(), cell));
+                best = new Hit(label, found.get(), cell, row, names(found.get(), cell));
             }
         }
         return Optional.ofNullable(best);

@@ -87,7 +87,7 @@ final class FirstWords implements CutIdea {
         while (taken.size() < MOST_RULES) {
             Heading next = headings.stream()
                     .filter(h -> !taken.contains(h) && others.containsAll(h.pages()))
-                    .filter(h -> taken.isEmpty() || h.title() || h.pages().size() >= FEWEST)
+                    .filter(h -> taken.isEmpty() || more(h, firsts) >= FEWEST)
                     .max(Comparator.comparingDouble((Heading h) -> agreement(samples, firsts, h))
                             .thenComparingDouble(Heading::height))
                     .orElse(null);
@@ -99,6 +99,10 @@ final class FirstWords implements CutIdea {
             firsts.addAll(next.pages());
         }
         return taken;
+    }
+
+    private static long more(Heading heading, Set<Integer> firsts) {
+        return heading.pages().stream().filter(no -> !firsts.contains(no)).count();
     }
 
     private static Set<Integer> pages(Samples samples) {

@@ -43,7 +43,7 @@ final class Labelled {
         private final Set<Integer> on = new HashSet<>();
         private int places;
         private int colons;
-        private int whole;
+        private final Set<Integer> whole = new HashSet<>();
 
         /** What stands in the cell before it, by how often. */
         private final Map<String, Integer> behind = new HashMap<>();
@@ -56,7 +56,7 @@ final class Labelled {
             on.addAll(other.on);
             places += other.places;
             colons += other.colons;
-            whole += other.whole;
+            whole.addAll(other.whole);
             other.behind.forEach((plain, times) -> behind.merge(plain, times, Integer::sum));
             before.addAll(other.before);
         }
@@ -84,7 +84,7 @@ final class Labelled {
         List<Label> labels = new ArrayList<>();
         all.forEach((plain, seen) -> {
             boolean colon = 2 * seen.colons > seen.places;
-            boolean whole = 2 * seen.whole > seen.places;
+            boolean whole = 2 * seen.whole.size() > seen.on.size();
             boolean longer = all.entrySet().stream()
                     .anyMatch(e -> e.getKey().length() > plain.length()
                             && e.getKey().startsWith(plain)
@@ -173,7 +173,9 @@ final class Labelled {
                 seen.on.add(document);
                 seen.places++;
                 seen.colons += colon ? 1 : 0;
-                seen.whole += n == words.size() ? 1 : 0;
+                if (n == words.size()) {
+                    seen.whole.add(document);
+                }
                 if (before != null) {
                     seen.behind.merge(before, 1, Integer::sum);
                 }

@@ -380,6 +380,21 @@ class FindersTest {
     }
 
     @Test
+    void whereALabelStandsLetterForLetterNoOtherWordIsTakenForIt() throws Exception {
+        String finder = "{\"by\":\"label\",\"labels\":[\"Crates\"]}";
+        FieldValue found = value("text", finder, page(1, "Crate slip", "", "Crates @60 58"));
+        assertThat(found.value()).isEqualTo("58");
+        assertThat(found.state()).isEqualTo(FieldValue.State.SURE);
+        assertThat(value("text", finder, page(1, "Crate slip", "", "Crates @60 "))
+                        .value())
+                .as("no value beside it is none, and not another word's")
+                .isNull();
+        assertThat(value("text", finder, page(1, "Crate: 58")).value())
+                .as("misread where it stands nowhere else")
+                .isEqualTo("58");
+    }
+
+    @Test
     void anAddressThatMayGoOnElsewhereIsNotSure() throws Exception {
         FieldValue found = value(
                 "address",
