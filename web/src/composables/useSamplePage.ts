@@ -12,7 +12,9 @@ export function useSamplePage(stream: string, { batch, trial }: Workbench, { cur
   const chosen = ref<{ type: string; field: string } | null>(null)
   /** A box drawn on the page, as a zone would have it. */
   const drawn = shallowRef<Schema['DrawnBox'] | null>(null)
-  watch([batch, () => page.value?.no], () => (drawn.value = null))
+  /** What is right on its paper is being said. */
+  const saying = ref(false)
+  watch([batch, () => page.value?.no], () => ((drawn.value = null), (saying.value = false)))
   const shapes = computed<Shape[]>(() => {
     const here = (at: { page: number }) => at.page === page.value?.no
     const values = Object.entries(paper.value?.values ?? {})
@@ -38,5 +40,7 @@ export function useSamplePage(stream: string, { batch, trial }: Workbench, { cur
     if (error) tell(error)
     if (shown === page.value?.no) drawn.value = data ?? null
   }
-  return { no, page, paper, chosen, shapes, drawn, draw }
+  return { no, page, paper, chosen, shapes, drawn, draw, saying }
 }
+
+export type SamplePage = ReturnType<typeof useSamplePage>

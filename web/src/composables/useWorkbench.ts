@@ -1,7 +1,8 @@
 import { useDebounceFn, useRefHistory } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, worded, type Schema } from '../api/client'
+import { api, tell, worded, type Schema } from '../api/client'
 import type { Draft } from '../parts/draft'
+import type { Paper } from '../parts/papers'
 
 /** Values need a look at every paper: asked for when there was no change for so long. */
 const TRY_AFTER = 250
@@ -86,6 +87,19 @@ export function useWorkbench(stream: string) {
     }
     return answer
   }
+  /** Says what is right on a sample paper; the table is held against it from then on. */
+  async function say(paper: Paper, values: Record<string, string | null>) {
+    const body = { pages: paper.pages, type: paper.type, values: values as Record<string, string> }
+    const { error } = await api.PUT('/api/workbench/{stream}/right', { params, body })
+    if (error) tell(error)
+    await tryNow()
+  }
+  async function forget(paper: Paper) {
+    const path = { stream, page: paper.pages[0] }
+    const { error } = await api.DELETE('/api/workbench/{stream}/right/{page}', { params: { path } })
+    if (error) tell(error)
+    await tryNow()
+  }
   async function live(note: string) {
     await keep()
     const body = { revision: bench.value?.draft.revision ?? 0, note }
@@ -94,7 +108,7 @@ export function useWorkbench(stream: string) {
   const giveUp = () => api.DELETE('/api/workbench/{stream}', { params })
   return {
     ...{ bench, problem, json, draft, batch, trial, wrong, conflict },
-    ...{ load, change, keep, trySoon, samples, live, giveUp },
+    ...{ load, change, keep, trySoon, samples, say, forget, live, giveUp },
     ...{ undo: history.undo, redo: history.redo, canUndo: history.canUndo, canRedo: history.canRedo },
   }
 }

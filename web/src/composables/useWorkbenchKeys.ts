@@ -12,10 +12,14 @@ interface On {
   step: (by: number) => void
   choose: () => void
   live: () => void
+  /** The paper at hand is right as it is read. */
+  right: () => void
+  /** What is right on it is to be said. */
+  say: () => void
 }
 
 /** The keys of the workbench. */
-export function useWorkbenchKeys({ bench, proposals, replay, show, step, choose, live }: On) {
+export function useWorkbenchKeys({ bench, proposals, replay, show, step, choose, live, right, say }: On) {
   const { t } = useI18n()
   const act = (key: string, label: string, run: () => unknown, more = {}) => ({
     key,
@@ -35,6 +39,8 @@ export function useWorkbenchKeys({ bench, proposals, replay, show, step, choose,
     act('Z', t('pageDesk.redo'), () => bench.redo(), { shift: true, key: 'Shift+Z' }),
     act('ArrowRight', t('workbench.nextPage'), () => step(1), { key: '→' }),
     act('ArrowLeft', t('workbench.pageBefore'), () => step(-1), { key: '←' }),
+    act('C', t('workbench.right.asRead'), right),
+    act('E', t('workbench.right.put'), say),
     act('G', t('workbench.goLive'), live),
   ])
 }

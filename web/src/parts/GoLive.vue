@@ -22,6 +22,10 @@ const { busy, refused, asking } = useAsking()
 const { trial, bench, live } = props.bench
 const values = computed(() => trial.value?.papers.flatMap((p) => Object.values(p.values)) ?? [])
 const sure = computed(() => values.value.filter((v) => v.state === 'sure').length)
+/** Whether somebody said what is right on a sample. */
+const said = computed(() => !!trial.value?.papers.some((p) => p.right))
+/** Places that are worse than in the saved version, on batches and on samples. */
+const allWorse = computed(() => props.worse + (trial.value?.worse ?? 0))
 const tried = computed(() => !!trial.value?.pages.length || props.replayed > 0)
 const save = () =>
   asking(
@@ -38,16 +42,19 @@ const save = () =>
           t('workbench.tried', { pages: trial.pages.length, papers: trial.wouldBe, sure, all: values.length })
         }}
       </p>
+      <p v-if="said">{{ t('workbench.right.count', trial!.wrong.length) }}</p>
       <p v-if="replayed">{{ t('replay.held', { n: replayed, worse }) }}</p>
       <p v-if="!tried" class="state doubtful wraps">{{ t('workbench.untried') }}</p>
       <FieldBox :label="t('workbench.note')">
         <ElInput v-model="note" v-focus maxlength="400" />
       </FieldBox>
-      <p v-if="worse && !note.trim()" class="state doubtful wraps">{{ t('replay.sayWhy', { n: worse }) }}</p>
+      <p v-if="allWorse && !note.trim()" class="state doubtful wraps">
+        {{ t('replay.sayWhy', { n: allWorse }) }}
+      </p>
       <FormEnd
         :act="t('workbench.goLive')"
         v-bind="{ busy, refused }"
-        :ready="tried && (!worse || !!note.trim())"
+        :ready="tried && (!allWorse || !!note.trim())"
         @close="emit('close')"
       />
     </form>

@@ -2,38 +2,37 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
-import type { Draft } from './draft'
+import { titlesOf, type Draft } from './draft'
+import { isDoubt, isOther, isWrong, toSee } from './papers'
 
 /** All papers of the samples by all fields of their types; those with something to be looked at come first. */
-const props = defineProps<{ papers: Schema['TriedDocument'][]; draft: Draft | null; page: number }>()
+const props = defineProps<{ trial: Schema['Trial'] | null; draft: Draft | null; page: number }>()
 const emit = defineEmits<{ show: [page: number]; field: [type: string, field: string] }>()
 const { t } = useI18n()
-type Paper = Schema['TriedDocument']
-const types = computed(() => [...new Set(props.papers.map((p) => p.type))])
-const titles = (type: string) => {
-  const fields = props.draft?.types?.find((x) => x.type === type)?.fields ?? []
-  return fields.map((f) => ({ name: f.field, title: f.title ?? f.field }))
-}
-const isDoubt = (v?: Schema['FieldValue']) =>
-  !!v && (['doubtful', 'wrong'].includes(v.state) || (v.state === 'empty' && v.reasons.length > 0))
-const doubts = (p: Paper) => Object.values(p.values).filter(isDoubt).length + (p.doubtful ? 1 : 0)
+const papers = computed(() => props.trial?.papers ?? [])
+const types = computed(() => [...new Set(papers.value.map((p) => p.type))])
 const rows = (type: string) =>
-  props.papers.filter((p) => p.type === type).sort((a, b) => doubts(b) - doubts(a) || a.pages[0] - b.pages[0])
-/** What the saved version has there, where it makes the same paper and says something else. */
-const before = (p: Paper, field: string) =>
-  field in p.saved && (p.saved[field] ?? null) !== (p.values[field]?.value ?? null)
-    ? (p.saved[field] ?? t('workbench.nothing'))
-    : null
+  papers.value.filter((p) => p.type === type).sort((a, b) => toSee(b) - toSee(a) || a.pages[0] - b.pages[0])
+const said = (value?: string | null) => value ?? t('workbench.nothing')
+/** Papers that are not cut or sorted as somebody said is right. */
+const misplaced = computed(() => (props.trial?.wrong ?? []).filter((w) => w.what !== 'value'))
+const told = (w: Schema['ReplayedPlace']) =>
+  w.what === 'cut'
+    ? t(`workbench.right.${w.confirmed === 'begins' ? 'begins' : 'continues'}`, { page: w.page })
+    : t('workbench.right.type', { page: w.page, right: w.confirmed, said: said(w.after) })
 </script>
 
 <template>
   <div class="all" role="region" :aria-label="t('workbench.table')" tabindex="0">
     <p v-if="!papers.length" class="soft empty">{{ t('workbench.noPapers') }}</p>
+    <p v-for="(w, i) in misplaced" :key="i" class="misplaced">
+      <ElButton link class="to" @click="emit('show', w.page)">✕ {{ told(w) }}</ElButton>
+    </p>
     <table v-for="type in types" :key="type">
       <thead>
         <tr>
           <th scope="col">{{ rows(type)[0].title }}</th>
-          <th v-for="f in titles(type)" :key="f.name" scope="col">
+          <th v-for="f in titlesOf(draft, type)" :key="f.name" scope="col">
             <ElButton link @click="emit('field', type, f.name)">{{ f.title }}</ElButton>
           </th>
         </tr>
@@ -44,16 +43,26 @@ const before = (p: Paper, field: string) =>
             <ElButton link class="to" @click="emit('show', p.pages[0])">
               {{ t('workbench.pagesOf', { pages: p.pages.join(', ') }, p.pages.length) }}
             </ElButton>
+            <span v-if="p.right" class="soft" :title="t('workbench.right.said')">✓</span>
             <span v-if="p.doubtful" class="state doubtful">{{ t('workbench.typeDoubt') }}</span>
           </th>
           <td
-            v-for="f in titles(type)"
+            v-for="f in titlesOf(draft, type)"
             :key="f.name"
-            :class="[p.values[f.name]?.state, { doubt: isDoubt(p.values[f.name]), other: before(p, f.name) }]"
+            :class="{
+              doubt: isDoubt(p.values[f.name]),
+              other: isOther(p, f.name),
+              wrong: isWrong(p, f.name),
+            }"
             @click="emit('show', p.values[f.name]?.page || p.pages[0])"
           >
             <span class="mono" dir="auto">{{ p.values[f.name]?.value ?? '–' }}</span>
-            <small v-if="before(p, f.name)">{{ t('workbench.was', { value: before(p, f.name) }) }}</small>
+            <small v-if="isWrong(p, f.name)" class="cross">
+              ✕ {{ t('workbench.right.is', { value: said(p.right![f.name]) }) }}
+            </small>
+            <small v-if="isOther(p, f.name)">
+              {{ t('workbench.was', { value: said(p.saved[f.name]) }) }}
+            </small>
           </td>
         </tr>
       </tbody>
@@ -99,6 +108,16 @@ td {
 }
 td.doubt {
   background: var(--doubt-pale);
+}
+td.wrong {
+  background: var(--wrong-pale);
+}
+.cross,
+.misplaced {
+  color: var(--stake);
+}
+.misplaced {
+  margin: 4px 10px;
 }
 td.other {
   border-inline-start: 3px solid var(--petrol);

@@ -71,6 +71,13 @@ export function take(draft: Draft, proposed: Proposed, all: Proposed[]) {
   }
 }
 
+/** The fields of a type in their order, with what they are called. */
+export const titlesOf = (draft: Draft | null, type: string) =>
+  (draft?.types?.find((x) => x.type === type)?.fields ?? []).map((f) => ({
+    name: f.field,
+    title: f.title ?? f.field,
+  }))
+
 /** The field of a type that is called so, or none. */
 export const fieldCalled = (type: DraftType, title: string) =>
   type.fields?.find((f) => (f.title ?? f.field).toLowerCase() === title.trim().toLowerCase())

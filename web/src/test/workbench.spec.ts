@@ -49,6 +49,8 @@ const trial = {
   doubts: 0,
   doubtsWouldBe: 0,
   unread: 0,
+  wrong: [],
+  worse: 0,
   papers: [
     paper(1, { fee: value('sure', '73.40') }, { fee: '78.40' }),
     paper(2, { fee: value('doubtful', '84.40', [{ code: 'hardToRead', with: {} }]) }, { fee: '84.40' }),
@@ -105,6 +107,28 @@ test('every paper is shown with every field, doubts first, and what is other tha
   ])
   expect(rows[0].find('td').classes()).toContain('doubt')
   expect(rows[1].find('td').classes()).toContain('other')
+  view.unmount()
+})
+
+test('what is right on a sample is said by key, and what is other is crossed, first and with both values', async () => {
+  const right = { ...trial, papers: [{ ...trial.papers[0], right: { fee: '73.44' } }, trial.papers[1]] }
+  const cut = { what: 'cut', page: 2, confirmed: 'continues', after: 'begins', afterDid: 'sureAndWrong' }
+  const view = await open({ [`POST ${W}/try`]: { ...right, wrong: [cut], worse: 1 }, [`PUT ${W}/right`]: {} })
+  const first = view.find('.area-table tbody tr')
+  expect(first.text()).toMatch(/73\.40.*right is 73\.44/)
+  expect(view.find('.area-table .misplaced').text()).toContain('Page 2: the paper goes on there')
+  await press('c')
+  const saidOf = () => view.sent.filter(([path]) => path === `${W}/right`).at(-1)![1]
+  expect(saidOf()).toEqual({ pages: [1], type: 'permit', values: { fee: '73.40' } })
+  await press('e')
+  const form = view.find('.area-says form')
+  expect((form.find('input').element as HTMLInputElement).value).toBe('73.44')
+  await form.find('input').setValue(' 78.40 ')
+  await form.trigger('submit')
+  await flushPromises()
+  expect(saidOf()).toEqual({ pages: [1], type: 'permit', values: { fee: '78.40' } })
+  await press('g')
+  expect(view.text()).toContain('one thing is other than what was said to be right')
   view.unmount()
 })
 

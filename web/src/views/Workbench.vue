@@ -10,20 +10,15 @@ import { useReplay } from '../composables/useReplay'
 import { useSamplePage } from '../composables/useSamplePage'
 import { useWorkbench } from '../composables/useWorkbench'
 import { useWorkbenchKeys } from '../composables/useWorkbenchKeys'
-import BoxQuestion from '../parts/BoxQuestion.vue'
 import GoLive from '../parts/GoLive.vue'
 import PageViewer from '../parts/PageViewer.vue'
-import ProposalList from '../parts/ProposalList.vue'
-import ReplayPanel from '../parts/ReplayPanel.vue'
-import RuleList from '../parts/RuleList.vue'
-import TypesEditor from '../parts/TypesEditor.vue'
+import WorkbenchPanel from '../parts/WorkbenchPanel.vue'
 import WorkbenchLine from '../parts/WorkbenchLine.vue'
 import WorkbenchSamples from '../parts/WorkbenchSamples.vue'
 import WorkbenchTable from '../parts/WorkbenchTable.vue'
+import { asRead } from '../parts/papers'
 import NoteBanner from '../parts/base/NoteBanner.vue'
 import WaitingFor from '../parts/base/WaitingFor.vue'
-import WordTabs from '../parts/base/WordTabs.vue'
-import type { Rule } from '../parts/rules'
 
 /** Where a stream is made and changed by its samples: every change is seen at once on all of them. */
 const props = defineProps<{ stream: string }>()
@@ -33,18 +28,14 @@ const bench = useWorkbench(props.stream)
 const { draft, json, batch, trial, wrong, conflict, problem } = bench
 const proposals = useProposals(props.stream, bench)
 const replay = useReplay(props.stream, bench)
-const { no, page, paper, chosen, shapes, drawn, draw } = useSamplePage(props.stream, bench, proposals)
-type Tab = 'proposals' | 'cut' | 'fields' | 'replay' | 'json'
-const tab = ref<Tab>('proposals')
+const sample = useSamplePage(props.stream, bench, proposals)
+const { no, page, paper, chosen, shapes, draw, saying } = sample
+const tab = ref('proposals')
 const samples = ref<InstanceType<typeof WorkbenchSamples>>()
 const going = ref(false)
 const others = ref<{ no: string; pages: number }[]>([])
 void readBatches(props.stream).then((all) => (others.value = all))
 useEvents((changed) => changed === batch.value && void bench.trySoon())
-const rules = computed({
-  get: () => draft.value?.cut?.rules ?? [],
-  set: (list: Rule[]) => bench.change((d) => (d.cut = { ...d.cut, rules: list })),
-})
 const onSamples = computed(() => !batch.value || batch.value === bench.bench.value?.samples)
 /** The current proposal is to be seen. */
 watch(proposals.current, (now) => {
@@ -60,11 +51,6 @@ function field(type: string, name: string) {
   tab.value = 'fields'
   chosen.value = { type, field: name }
 }
-function boxed(name: string | null) {
-  drawn.value = null
-  tab.value = name ? 'fields' : 'cut'
-  if (name && paper.value) chosen.value = { type: paper.value.type, field: name }
-}
 async function giveUp() {
   const { error } = await bench.giveUp()
   if (error) return tell(error)
@@ -76,6 +62,8 @@ useWorkbenchKeys({
   show: (other) => (tab.value = other),
   choose: () => samples.value?.choose(),
   live: () => (going.value = !wrong.value),
+  right: () => paper.value && onSamples.value && void bench.say(paper.value, asRead(paper.value)),
+  say: () => (saying.value = onSamples.value && !!paper.value),
 })
 </script>
 
@@ -121,40 +109,10 @@ useWorkbenchKeys({
         @box="draw"
       />
       <p v-else class="area-page soft hint">{{ t('workbench.hint') }}</p>
-      <WordTabs v-model="tab" class="area-says">
-        <BoxQuestion
-          v-if="drawn && paper && draft"
-          :key="drawn.place.boxMm.join()"
-          v-bind="{ drawn, draft }"
-          :type="paper.type"
-          :change="bench.change"
-          @done="boxed"
-          @close="drawn = null"
-        />
-        <NoteBanner v-if="wrong" kind="wrong" class="wrong">{{ wrong }}</NoteBanner>
-        <ElTabPane name="proposals" :label="t('workbench.tab.proposals')">
-          <ProposalList :proposals="proposals" :ready="!!trial?.pages.length" @show="no = $event" />
-        </ElTabPane>
-        <ElTabPane name="cut" :label="t('workbench.tab.cut')"><RuleList v-model="rules" /></ElTabPane>
-        <ElTabPane name="fields" :label="t('workbench.tab.fields')">
-          <TypesEditor v-if="draft" v-model="chosen" v-bind="{ draft }" :change="bench.change" />
-        </ElTabPane>
-        <ElTabPane name="replay" :label="t('workbench.tab.replay')">
-          <ReplayPanel :replay="replay" />
-        </ElTabPane>
-        <ElTabPane name="json" :label="t('workbench.tab.json')">
-          <ElInput
-            v-model="json"
-            type="textarea"
-            class="mono"
-            :rows="24"
-            :aria-label="t('workbench.tab.json')"
-          />
-        </ElTabPane>
-      </WordTabs>
+      <WorkbenchPanel v-model="tab" class="area-says" v-bind="{ bench, proposals, replay, sample }" />
       <WorkbenchTable
         class="area-table"
-        :papers="trial?.papers ?? []"
+        :trial="trial"
         v-bind="{ draft }"
         :page="page?.no ?? 0"
         @show="no = $event"
@@ -192,8 +150,5 @@ useWorkbenchKeys({
 }
 .hint {
   padding: 24px;
-}
-.wrong {
-  white-space: pre-wrap;
 }
 </style>

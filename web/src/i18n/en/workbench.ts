@@ -52,6 +52,21 @@ export default {
   checked: 'What it is held against',
   allFields: 'All fields',
   removeField: 'Take the field out',
+  right: {
+    ask: 'What is right on page {pages}? | What is right on page {pages}? | What is right on pages {pages}?',
+    asRead: 'This paper is right as it is read',
+    put: 'Say what is right on this paper',
+    save: 'That is right',
+    forget: 'Say nothing of it',
+    said: 'right, as somebody said',
+    is: 'right is {value}',
+    begins: 'Page {page}: a paper begins there, and this draft does not begin one.',
+    continues: 'Page {page}: the paper goes on there, and this draft begins another or leaves it out.',
+    type: 'Page {page}: this is {right}, and not {said}.',
+    count:
+      'nothing is other than what was said to be right | one thing is other than what was said to be right | ' +
+      '{n} things are other than what was said to be right',
+  },
   box: {
     ask: 'What is this?',
     nothing: 'nothing is read there',

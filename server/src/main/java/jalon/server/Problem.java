@@ -252,6 +252,12 @@ public enum Problem {
     DRAFT_CHANGED(Kind.NOW, "who"),
     @JsonProperty("streamSavedMeanwhile")
     STREAM_SAVED_MEANWHILE(Kind.NOW, "newest", "base"),
+    @JsonProperty("worseWithoutAWord")
+    WORSE_WITHOUT_A_WORD(Kind.NOW, "n"),
+    @JsonProperty("noPaperSaid")
+    NO_PAPER_SAID(Kind.INPUT),
+    @JsonProperty("noSamplesYet")
+    NO_SAMPLES_YET(Kind.NOW, "stream"),
     @JsonProperty("streamRenamed")
     STREAM_RENAMED(Kind.INPUT, "stream", "named"),
     @JsonProperty("streamIsThere")

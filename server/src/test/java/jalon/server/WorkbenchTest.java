@@ -8,6 +8,7 @@ import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -54,6 +55,8 @@ class WorkbenchTest extends ServerCase {
                 bench + "/box", Map.of("batch", samples, "page", page, "box", new double[] {0, 0, 210, 297}));
         assertThat(drawn.get("text").asString()).contains("berth");
 
+        rightIsSaid(supervisor, bench, definition.toString(), samples, tried.get("papers"));
+
         JsonNode live = supervisor.post(bench + "/live", Map.of("revision", 2, "note", "from four samples"));
         assertThat(live.get("version").asInt()).isEqualTo(1);
         assertThat(supervisor
@@ -67,6 +70,31 @@ class WorkbenchTest extends ServerCase {
         assertThat(supervisor.get(bench).get("samples").asString())
                 .as("they stay with the stream")
                 .isEqualTo(samples);
+    }
+
+    /** What is other than somebody said is right is told, for values and for where papers begin. */
+    private static void rightIsSaid(Api supervisor, String bench, String json, String samples, JsonNode papers)
+            throws Exception {
+        JsonNode first = papers.get(0);
+        String field = first.get("values").propertyNames().iterator().next();
+        var asRead =
+                Map.of("pages", first.get("pages"), "type", first.get("type").asString(), "values", Map.of());
+        supervisor.put(bench + "/right", asRead);
+        assertThat(tried(supervisor, bench, json, samples).get("wrong")).isEmpty();
+        var longer = List.of(
+                first.get("pages").get(0).asInt(),
+                papers.get(1).get("pages").get(0).asInt());
+        supervisor.put(
+                bench + "/right",
+                Map.of("pages", longer, "type", first.get("type").asString(), "values", Map.of(field, "other")));
+        JsonNode wrong = tried(supervisor, bench, json, samples);
+        assertThat(wrong.get("wrong").findValuesAsString("what")).containsExactly("cut", "value");
+        assertThat(wrong.get("papers").get(0).get("right").get(field).asString())
+                .isEqualTo("other");
+        supervisor.delete(bench + "/right/" + longer.get(0));
+        assertThat(tried(supervisor, bench, json, samples).get("wrong")).isEmpty();
+        assertThatThrownBy(() -> supervisor.put(bench + "/right", Map.of("pages", List.of())))
+                .hasMessageContaining("422");
     }
 
     @Test
@@ -118,6 +146,13 @@ class WorkbenchTest extends ServerCase {
             assertThat(place.get("worse").asBoolean()).isTrue();
             assertThat(place.get("afterDid").asString()).isEqualTo("sureAndWrong");
         });
+        JsonNode kept = supervisor.put(bench, Map.of("json", other.toString(), "revision", 0));
+        int revision = kept.get("revision").asInt();
+        assertThatThrownBy(() -> supervisor.post(bench + "/live", Map.of("revision", revision, "note", " ")))
+                .as("what was seen to be worse needs a word")
+                .hasMessageContaining("409");
+        var why = Map.of("revision", revision, "note", "the letters come one by one from now on");
+        assertThat(supervisor.post(bench + "/live", why).get("version").asInt()).isEqualTo(2);
         assertThat(operator.get("/api/batches/" + no).get("stage").asString())
                 .as("nothing of it is touched")
                 .isEqualTo("done");

@@ -103,7 +103,12 @@ public record Replay(List<Difference> differences, Map<What, Tally> before, Map<
     /** Whether something is worse than before: who puts the stream in force has to say why. */
     @JsonProperty("worse")
     public boolean worse() {
-        return differences.stream().anyMatch(Difference::worse);
+        return countWorse() > 0;
+    }
+
+    /** In how many places something is worse than before. */
+    public int countWorse() {
+        return (int) differences.stream().filter(Difference::worse).count();
     }
 
     /**
@@ -127,8 +132,16 @@ public record Replay(List<Difference> differences, Map<What, Tally> before, Map<
             return new Confirmed(document.pages(), document.type().type(), values);
         }
 
-        int first() {
+        /** Number of the page that it begins with. */
+        public int first() {
             return pages.get(0);
+        }
+
+        /** Its values as text, by field; null for none. */
+        public Map<String, String> texts() {
+            Map<String, String> texts = new LinkedHashMap<>();
+            values.forEach((field, value) -> texts.put(field, value.text()));
+            return texts;
         }
     }
 

@@ -110,6 +110,6 @@ class StreamApi {
     /** What a definition that is not saved yet would make of a batch's pages. */
     @PostMapping("/streams/try")
     StreamTrial.Trial tryStream(@RequestBody Tried tried) {
-        return trial.of(tried.json(), tried.batch(), false);
+        return trial.of(tried.json(), tried.batch(), false, List.of());
     }
 }

@@ -6,6 +6,7 @@ import jalon.server.batch.StreamReplay;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamDrafts;
 import jalon.server.stream.StreamLibrary;
+import jalon.server.workbench.SampleAnswers;
 import jalon.server.workbench.Workbench;
 import java.security.Principal;
 import java.util.List;
@@ -27,14 +28,12 @@ class WorkbenchApi {
 
     private final Workbench workbench;
     private final StreamDrafts drafts;
-    private final StreamTrial trial;
     private final StreamReplay replay;
 
-    WorkbenchApi(Workbench workbench, StreamDrafts drafts, StreamTrial trial, StreamReplay replay) {
+    WorkbenchApi(Workbench workbench, StreamDrafts drafts, StreamReplay replay) {
         this.replay = replay;
         this.workbench = workbench;
         this.drafts = drafts;
-        this.trial = trial;
     }
 
     /** Streams that have no version yet. */
@@ -90,7 +89,7 @@ class WorkbenchApi {
     /** What a draft makes of a batch's pages, with the values of its documents. */
     @PostMapping("/{stream}/try")
     StreamTrial.Trial tryDraft(@PathVariable String stream, @RequestBody DraftTried tried) {
-        return trial.of(tried.json(), tried.batch(), true);
+        return workbench.tried(stream, tried.json(), tried.batch());
     }
 
     /** @param box on the upright page, @param values where values stand on it, @param papers pages of each paper of its type */
@@ -119,10 +118,21 @@ class WorkbenchApi {
         return replay.confirmed(stream, Math.max(1, Math.min(MOST_REPLAYED, most)));
     }
 
+    /** Says what is right on some of its sample pages. */
+    @PutMapping("/{stream}/right")
+    void saidRight(@PathVariable String stream, @RequestBody SampleAnswers.Answer answer, Principal who) {
+        workbench.say(stream, answer, who.getName());
+    }
+
+    @DeleteMapping("/{stream}/right/{page}")
+    void notSaidRight(@PathVariable String stream, @PathVariable int page) {
+        workbench.forget(stream, page);
+    }
+
     /** What a draft does better and worse than the saved version on a batch that people confirmed. */
     @PostMapping("/{stream}/replay")
-    StreamReplay.ReplayedBatch replayDraft(@PathVariable String stream, @RequestBody DraftTried tried) {
-        return replay.of(tried.json(), tried.batch());
+    StreamReplay.ReplayedBatch replayDraft(@PathVariable String stream, @RequestBody DraftTried tried, Principal who) {
+        return workbench.replayed(stream, tried.json(), tried.batch(), who.getName());
     }
 
     /** @param revision of the draft, @param note what is said of it, or null */
@@ -130,6 +140,6 @@ class WorkbenchApi {
 
     @PostMapping("/{stream}/live")
     StreamLibrary.Listed live(@PathVariable String stream, @RequestBody GoingLive going, Principal who) {
-        return drafts.live(stream, going.revision(), going.note(), who.getName());
+        return workbench.live(stream, going.revision(), going.note(), who.getName());
     }
 }

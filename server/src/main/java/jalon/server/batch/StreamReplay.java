@@ -54,7 +54,7 @@ public class StreamReplay {
             Replay.Did afterDid,
             boolean better,
             boolean worse) {
-        private static ReplayedPlace of(Replay.Difference d) {
+        static ReplayedPlace of(Replay.Difference d) {
             return new ReplayedPlace(
                     d.what(),
                     d.page(),
@@ -69,7 +69,15 @@ public class StreamReplay {
         }
     }
 
-    public record ReplayedBatch(String batch, List<ReplayedTally> compared, List<ReplayedPlace> places) {}
+    public record ReplayedBatch(String batch, List<ReplayedTally> compared, List<ReplayedPlace> places) {
+        public long better() {
+            return places.stream().filter(ReplayedPlace::better).count();
+        }
+
+        public long worse() {
+            return places.stream().filter(ReplayedPlace::worse).count();
+        }
+    }
 
     /** @throws RuntimeException when the batch is not filed, or the draft is no stream */
     public ReplayedBatch of(String json, String batchNo) {

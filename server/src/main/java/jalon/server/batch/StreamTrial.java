@@ -6,11 +6,13 @@ import jalon.core.image.ImageFacts;
 import jalon.core.index.FieldValue;
 import jalon.core.read.PageFacts;
 import jalon.core.run.BatchView;
+import jalon.core.run.Replay;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.stream.StreamLibrary;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.springframework.stereotype.Service;
@@ -57,6 +59,7 @@ public class StreamTrial {
      * @param doubtful whether its type is in doubt
      * @param values of its fields, in the order of its type
      * @param saved what each field is as the stream is saved, where that makes the same document of the same type
+     * @param right what is right for each field, where somebody said so of a document that begins here; else null
      */
     public record TriedDocument(
             List<Integer> pages,
@@ -64,11 +67,13 @@ public class StreamTrial {
             String title,
             boolean doubtful,
             Map<String, FieldValue> values,
-            Map<String, String> saved) {}
+            Map<String, String> saved,
+            Map<String, String> right) {}
 
     /**
      * @param documents how many there are as it is saved, @param wouldBe how many there would be
      * @param papers those that there would be with their values, where these were asked for
+     * @param wrong what is other than people said is right, @param worse in how many places the saved version did better
      * @param unread pages that are still being read
      */
     public record Trial(
@@ -78,10 +83,15 @@ public class StreamTrial {
             int doubts,
             int doubtsWouldBe,
             List<TriedDocument> papers,
+            List<StreamReplay.ReplayedPlace> wrong,
+            int worse,
             int unread) {}
 
-    /** @param fields whether values are wanted too, or only the cut */
-    public Trial of(String json, String batchNo, boolean fields) {
+    /**
+     * @param fields whether values are wanted too, or only the cut
+     * @param right what people said of the batch's documents
+     */
+    public Trial of(String json, String batchNo, boolean fields, List<Replay.Confirmed> right) {
         Batch batch = batches.get(batchNo);
         StreamDefinition drafted = streams.parsed(json);
         Optional<StreamDefinition> saved = streams.inForce(batch.stream().name());
@@ -105,11 +115,19 @@ public class StreamTrial {
                 then.documents().size(),
                 (int) now.cutDoubts(),
                 (int) then.cutDoubts(),
-                fields ? papers(drafted, now, then) : List.of(),
+                fields ? papers(drafted, now, then, right) : List.of(),
+                Replay.of(right, then).differences().stream()
+                        .filter(d -> !Objects.equals(d.confirmed(), d.after().text()))
+                        .map(StreamReplay.ReplayedPlace::of)
+                        .toList(),
+                saved.isEmpty() ? 0 : Replay.of(right, now, then).countWorse(),
                 batches.unread(batch));
     }
 
-    private static List<TriedDocument> papers(StreamDefinition drafted, BatchView now, BatchView then) {
+    private static List<TriedDocument> papers(
+            StreamDefinition drafted, BatchView now, BatchView then, List<Replay.Confirmed> right) {
+        Map<Integer, Map<String, String>> said = new TreeMap<>();
+        right.forEach(c -> said.put(c.first(), c.texts()));
         Map<Integer, BatchView.DocumentView> before = new TreeMap<>();
         now.documents().forEach(d -> before.put(d.pages().get(0), d));
         return then.documents().stream()
@@ -125,7 +143,8 @@ public class StreamTrial {
                             titleOf(drafted, d),
                             d.type().doubtful(),
                             d.fields(),
-                            saved);
+                            saved,
+                            said.get(d.pages().get(0)));
                 })
                 .toList();
     }

@@ -1,6 +1,7 @@
 package jalon.server.workbench;
 
 import jalon.core.page.Box;
+import jalon.core.page.Sha256;
 import jalon.core.propose.DrawnBox;
 import jalon.core.propose.Proposal;
 import jalon.core.propose.Proposals;
@@ -12,6 +13,8 @@ import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchOpening;
 import jalon.server.batch.Batches;
+import jalon.server.batch.StreamReplay;
+import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamDrafts;
 import jalon.server.stream.StreamLibrary;
 import java.util.List;
@@ -30,9 +33,26 @@ public class Workbench {
     private final StreamLibrary library;
     private final Batches batches;
     private final BatchOpening opening;
+    private final StreamTrial trial;
+    private final StreamReplay replay;
+    private final SampleAnswers answers;
+    private final WorkbenchRows rows;
     private final Times times;
 
-    Workbench(StreamDrafts drafts, StreamLibrary library, Batches batches, BatchOpening opening, Times times) {
+    Workbench(
+            StreamDrafts drafts,
+            StreamLibrary library,
+            Batches batches,
+            BatchOpening opening,
+            StreamTrial trial,
+            StreamReplay replay,
+            SampleAnswers answers,
+            WorkbenchRows rows,
+            Times times) {
+        this.trial = trial;
+        this.replay = replay;
+        this.answers = answers;
+        this.rows = rows;
         this.drafts = drafts;
         this.library = library;
         this.batches = batches;
@@ -63,6 +83,70 @@ public class Workbench {
             drafts.addSamples(stream, batches.get(no).id());
             return no;
         });
+    }
+
+    /** What a draft makes of a batch's pages; of its own samples beside what somebody said is right there. */
+    public StreamTrial.Trial tried(String stream, String json, String batchNo) {
+        Batch batch = batches.get(batchNo);
+        return trial.of(json, batchNo, true, answers.of(batch.id()));
+    }
+
+    /** Says what is right on some pages of its samples. */
+    public void say(String stream, SampleAnswers.Answer answer, String by) {
+        Batch samples = samplesOf(stream);
+        if (answer.pages() == null || answer.pages().isEmpty() || answer.type() == null) {
+            throw Problem.NO_PAPER_SAID.with();
+        }
+        answers.say(samples.id(), answer, by);
+    }
+
+    /** What was said of the paper that begins with a page is said no more. */
+    public void forget(String stream, int firstPage) {
+        answers.forget(samplesOf(stream).id(), firstPage);
+    }
+
+    private Batch samplesOf(String stream) {
+        return drafts.samples(stream).map(batches::get).orElseThrow(() -> Problem.NO_SAMPLES_YET.with(stream));
+    }
+
+    /** What a draft does better and worse on a batch that people confirmed; remembered until it goes live or is another. */
+    @Transactional
+    public StreamReplay.ReplayedBatch replayed(String stream, String json, String batchNo, String by) {
+        StreamReplay.ReplayedBatch replayed = replay.of(json, batchNo);
+        long id = batches.get(batchNo).id();
+        rows.replayed(stream, hash(json), id, replayed.better(), replayed.worse(), by, times.now());
+        return replayed;
+    }
+
+    /**
+     * Makes the draft the newest version of its stream.
+     *
+     * @param note what is said of it, or null
+     * @throws RuntimeException {@link Problem#WORSE_WITHOUT_A_WORD} when it was seen to do something worse, and nobody says why
+     */
+    @Transactional
+    public StreamLibrary.Listed live(String stream, int revision, String note, String by) {
+        String json = drafts.of(stream).definition();
+        if (note == null || note.isBlank()) {
+            int worse = rows.worse(stream, hash(json)) + worseOnSamples(stream, json);
+            if (worse > 0) {
+                throw Problem.WORSE_WITHOUT_A_WORD.with(worse);
+            }
+        }
+        rows.forgetReplays(stream);
+        return drafts.live(stream, revision, note, by);
+    }
+
+    private int worseOnSamples(String stream, String json) {
+        return drafts.samples(stream)
+                .map(batches::get)
+                .filter(batch -> !answers.of(batch.id()).isEmpty())
+                .map(batch -> tried(stream, json, batch.no()).worse())
+                .orElse(0);
+    }
+
+    private static String hash(String json) {
+        return Sha256.of(json);
     }
 
     /**

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Proposals } from '../composables/useProposals'
+import type { Replay } from '../composables/useReplay'
+import type { SamplePage } from '../composables/useSamplePage'
+import type { Workbench } from '../composables/useWorkbench'
+import BoxQuestion from './BoxQuestion.vue'
+import ProposalList from './ProposalList.vue'
+import ReplayPanel from './ReplayPanel.vue'
+import RightAnswer from './RightAnswer.vue'
+import RuleList from './RuleList.vue'
+import TypesEditor from './TypesEditor.vue'
+import NoteBanner from './base/NoteBanner.vue'
+import WordTabs from './base/WordTabs.vue'
+import { titlesOf } from './draft'
+import type { Rule } from './rules'
+
+/** What is being said of the stream: proposals, its rules as sentences, what a replay found, and its JSON. */
+const props = defineProps<{ bench: Workbench; proposals: Proposals; replay: Replay; sample: SamplePage }>()
+const { t } = useI18n()
+const { draft, json, trial, wrong } = props.bench
+const { no, paper, chosen, drawn, saying } = props.sample
+const tab = defineModel<string>({ required: true })
+const rules = computed({
+  get: () => draft.value?.cut?.rules ?? [],
+  set: (list: Rule[]) => props.bench.change((d) => (d.cut = { ...d.cut, rules: list })),
+})
+function boxed(name: string | null) {
+  drawn.value = null
+  tab.value = name ? 'fields' : 'cut'
+  if (name && paper.value) chosen.value = { type: paper.value.type, field: name }
+}
+function say(values: Record<string, string | null>) {
+  saying.value = false
+  if (paper.value) void props.bench.say(paper.value, values)
+}
+function forget() {
+  saying.value = false
+  if (paper.value) void props.bench.forget(paper.value)
+}
+</script>
+
+<template>
+  <WordTabs v-model="tab">
+    <BoxQuestion
+      v-if="drawn && paper && draft"
+      :key="drawn.place.boxMm.join()"
+      v-bind="{ drawn, draft }"
+      :type="paper.type"
+      :change="bench.change"
+      @done="boxed"
+      @close="drawn = null"
+    />
+    <RightAnswer
+      v-if="saying && paper"
+      :key="paper.pages[0]"
+      v-bind="{ paper }"
+      :titles="titlesOf(draft, paper.type)"
+      @say="say"
+      @forget="forget"
+      @close="saying = false"
+    />
+    <NoteBanner v-if="wrong" kind="wrong" class="wrong">{{ wrong }}</NoteBanner>
+    <ElTabPane name="proposals" :label="t('workbench.tab.proposals')">
+      <ProposalList :proposals="proposals" :ready="!!trial?.pages.length" @show="no = $event" />
+    </ElTabPane>
+    <ElTabPane name="cut" :label="t('workbench.tab.cut')"><RuleList v-model="rules" /></ElTabPane>
+    <ElTabPane name="fields" :label="t('workbench.tab.fields')">
+      <TypesEditor v-if="draft" v-model="chosen" v-bind="{ draft }" :change="bench.change" />
+    </ElTabPane>
+    <ElTabPane name="replay" :label="t('workbench.tab.replay')">
+      <ReplayPanel :replay="replay" />
+    </ElTabPane>
+    <ElTabPane name="json" :label="t('workbench.tab.json')">
+      <ElInput v-model="json" type="textarea" class="mono" :rows="24" :aria-label="t('workbench.tab.json')" />
+    </ElTabPane>
+  </WordTabs>
+</template>
+
+<style scoped>
+.wrong {
+  white-space: pre-wrap;
+}
+</style>
