@@ -12,6 +12,9 @@ export function useSamplePage(stream: string, { batch, trial }: Workbench, { cur
   const chosen = ref<{ type: string; field: string } | null>(null)
   /** A box drawn on the page, as a zone would have it. */
   const drawn = shallowRef<Schema['DrawnBox'] | null>(null)
+  /** Where it was drawn, as long as it is asked about. */
+  const box = shallowRef<Box | null>(null)
+  watch(drawn, (now) => now || (box.value = null))
   /** What is right on its paper is being said. */
   const saying = ref(false)
   watch([batch, () => page.value?.no], () => ((drawn.value = null), (saying.value = false)))
@@ -26,19 +29,22 @@ export function useSamplePage(stream: string, { batch, trial }: Workbench, { cur
     const proposed = (current.value?.proposed.proposal.seen ?? [])
       .filter((s) => s.box && here(s))
       .map((s): Shape => ({ box: s.box!, kind: 'mark', label: s.value ?? '' }))
-    return [...values, ...proposed]
+    const asked = box.value ? [{ box: box.value, kind: 'field' as const, label: '' }] : []
+    return [...values, ...proposed, ...asked]
   })
-  async function draw(box: Box) {
+  async function draw(at: Box) {
     const shown = page.value?.no
     const values = shapes.value.map((shape) => shape.box)
     const like = trial.value?.papers.filter((p) => p.type === paper.value?.type).map((p) => p.pages) ?? []
-    const body = { batch: batch.value, page: shown ?? 0, box, values, papers: like }
+    const body = { batch: batch.value, page: shown ?? 0, box: at, values, papers: like }
     const { data, error } = await api.POST('/api/workbench/{stream}/box', {
       params: { path: { stream } },
       body,
     })
     if (error) tell(error)
-    if (shown === page.value?.no) drawn.value = data ?? null
+    if (shown !== page.value?.no) return
+    drawn.value = data ?? null
+    box.value = data ? at : null
   }
   return { no, page, paper, chosen, shapes, drawn, draw, saying }
 }

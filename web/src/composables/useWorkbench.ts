@@ -105,10 +105,14 @@ export function useWorkbench(stream: string) {
     const body = { revision: bench.value?.draft.revision ?? 0, note }
     return api.POST('/api/workbench/{stream}/live', { params, body })
   }
+  /** What the draft says otherwise than the saved version. */
+  const changes = async () =>
+    (await api.POST('/api/workbench/{stream}/changes', { params, body: { json: json.value, revision: 0 } }))
+      .data
   const giveUp = () => api.DELETE('/api/workbench/{stream}', { params })
   return {
     ...{ bench, problem, json, draft, batch, trial, wrong, conflict },
-    ...{ load, change, keep, trySoon, samples, say, forget, live, giveUp },
+    ...{ load, change, keep, trySoon, samples, say, forget, changes, live, giveUp },
     ...{ undo: history.undo, redo: history.redo, canUndo: history.canUndo, canRedo: history.canRedo },
   }
 }

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useAsking } from '../composables/useAsking'
+import type { Schema } from '../api/client'
 import type { Workbench } from '../composables/useWorkbench'
+import ChangeList from './ChangeList.vue'
 import FieldBox from './base/FieldBox.vue'
 import FormEnd from './base/FormEnd.vue'
 import PanelBox from './base/PanelBox.vue'
@@ -19,7 +21,9 @@ const emit = defineEmits<{ done: []; close: [] }>()
 const { t } = useI18n()
 const note = ref('')
 const { busy, refused, asking } = useAsking()
-const { trial, bench, live } = props.bench
+const { trial, bench, live, changes: changesNow } = props.bench
+const changes = shallowRef<Schema['Change'][]>()
+void changesNow().then((all) => (changes.value = all))
 const values = computed(() => trial.value?.papers.flatMap((p) => Object.values(p.values)) ?? [])
 const sure = computed(() => values.value.filter((v) => v.state === 'sure').length)
 /** Whether somebody said what is right on a sample. */
@@ -45,6 +49,7 @@ const save = () =>
       <p v-if="said">{{ t('workbench.right.count', trial!.wrong.length) }}</p>
       <p v-if="replayed">{{ t('replay.held', { n: replayed, worse }) }}</p>
       <p v-if="!tried" class="state doubtful wraps">{{ t('workbench.untried') }}</p>
+      <ChangeList v-if="changes && bench?.newest" :changes="changes" />
       <FieldBox :label="t('workbench.note')">
         <ElInput v-model="note" v-focus maxlength="400" />
       </FieldBox>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { diffLines } from 'diff'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { useLoad } from '../composables/useLoad'
 import { useSession } from '../session'
+import ChangeList from './ChangeList.vue'
 import KeyButton from './base/KeyButton.vue'
 import PanelBox from './base/PanelBox.vue'
+import PickOne from './base/PickOne.vue'
 import WaitingFor from './base/WaitingFor.vue'
 import { moment } from './times'
 import { vFocus } from './base/focus'
@@ -23,7 +24,9 @@ const { data, loading, problem } = useLoad(() =>
 )
 const newest = computed(() => data.value?.[0]?.version ?? 0)
 const chosen = ref(0)
-const lines = ref<{ value: string; added?: boolean; removed?: boolean }[]>([])
+/** The version that it is compared with; 0 for none. */
+const against = ref(0)
+const changes = shallowRef<Schema['Change'][]>([])
 const copying = ref(false)
 const copyTitle = ref('')
 
@@ -33,14 +36,22 @@ async function textOf(version: number) {
     parseAs: 'text',
   })
   if (error) tell(error)
-  // Written the same way, so that only what is said differs.
-  return JSON.stringify(JSON.parse(String(text ?? '{}')), null, 2)
+  return String(text ?? '{}')
 }
 watch(newest, (n) => (chosen.value ||= n))
-watch(chosen, async (version) => {
-  const now = await textOf(version)
-  const before = version > 1 ? await textOf(version - 1) : now
-  lines.value = diffLines(before, now).filter((l) => l.added || l.removed)
+watch(chosen, (version) => (against.value = version - 1))
+const others = computed(() =>
+  (data.value ?? [])
+    .filter((v) => v.version !== chosen.value)
+    .map((v) => ({ value: v.version, label: t('streams.version', { n: v.version }) })),
+)
+watch([chosen, against], async ([version, from]) => {
+  changes.value = []
+  if (!from) return
+  const params = { path: { ...path, version }, query: { from } }
+  const answer = await api.GET('/api/streams/{name}/versions/{version}/changes', { params })
+  if (answer.error) tell(answer.error)
+  if (version === chosen.value && from === against.value) changes.value = answer.data ?? []
 })
 function told({ data: saved, error }: { data?: Schema['Listed']; error?: unknown }) {
   if (error) tell(error)
@@ -78,22 +89,18 @@ const copy = async () =>
         <ElRadio v-for="v in data" :key="v.version" :value="v.version">
           {{ t('streams.version', { n: v.version }) }}
           <span class="soft">{{ t('streams.saved', { when: moment(v.savedAt), by: v.savedBy }) }}</span>
+          <span v-if="v.note" class="soft note">{{ v.note }}</span>
         </ElRadio>
       </ElRadioGroup>
       <div>
-        <p class="soft">
-          {{
-            t(chosen === 1 ? 'versions.first' : lines.length ? 'versions.changed' : 'versions.unchanged', {
-              n: chosen,
-            })
-          }}
-        </p>
-        <pre
-          v-if="lines.length"
-          class="mono"
-        ><span v-for="(l, i) in lines" :key="i" :class="{ added: l.added }">{{
-          l.value.trimEnd().replace(/^/gm, l.added ? '+ ' : '− ') + '\n'
-        }}</span></pre>
+        <p v-if="!others.length" class="soft">{{ t('versions.first') }}</p>
+        <template v-else>
+          <label class="row soft">
+            {{ t('versions.changed', { n: chosen }) }}
+            <PickOne v-model="against" :options="others" :placeholder="t('versions.against')" />
+          </label>
+          <ChangeList v-if="against" :changes="changes" />
+        </template>
       </div>
     </div>
   </PanelBox>
@@ -105,21 +112,13 @@ const copy = async () =>
   grid-template-columns: 360px 1fr;
   gap: 16px;
 }
+.note {
+  display: block;
+}
 .versions {
   flex-direction: column;
   align-items: flex-start;
   max-height: 420px;
   overflow: auto;
-}
-pre {
-  margin: 0;
-  max-height: 420px;
-  overflow: auto;
-  background: var(--ground);
-  padding: 8px;
-  font-size: 12.5px;
-}
-.added {
-  font-weight: 600;
 }
 </style>

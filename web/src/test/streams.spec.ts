@@ -112,11 +112,23 @@ test('a version tells what it changed, and an old one can come back', async () =
     ],
     [`${S}/versions/1`]: definition(1),
     [`${S}/versions/2`]: definition(2),
+    [`${S}/versions/2/changes`]: [
+      {
+        ...{ how: 'changed', what: 'rule' },
+        ...{ before: { by: 'pages', every: 1 }, after: { by: 'pages', every: 2 } },
+      },
+      { how: 'removed', what: 'field', type: 'Slip', field: 'Sum', before: {} },
+      { how: 'added', what: 'field', type: 'Slip', field: 'Day', part: 'required', after: true },
+    ],
     'POST /api/streams': { title: 'Post', version: 3 },
   }
   const view = await screen(VersionsPanel, { answers, props: { stream: 'post', title: 'Post' } })
   await flushPromises()
-  expect(view.find('pre').text()).toMatch(/− +"every": 1\s+\+ +"every": 2/)
+  expect(view.findAll('.changes li').map((li) => li.text())).toEqual([
+    expect.stringMatching(/Changed: a cutting rule, every so many pages.*Pages: 1 → 2/),
+    'Taken out: the field “Sum” of “Slip”',
+    'New: of “Day” of “Slip”, whether every paper has it',
+  ])
   await view.findAll('input[type=radio]')[1].setValue()
   await flushPromises()
   await view.findAll('.acts .el-button')[0].trigger('click')

@@ -73,6 +73,7 @@ const open = (answers: Answers = {}) =>
       [`POST ${W}/try`]: trial,
       [`${W}/proposals`]: [CUT, TYPE, FIELD],
       [`PUT ${W}`]: kept(definition(), 5),
+      [`POST ${W}/changes`]: [],
       '/api/board': { batches: [] },
       ...answers,
     },

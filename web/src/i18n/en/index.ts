@@ -44,6 +44,7 @@ import streams from './streams'
 import table from './table'
 import tokens from './tokens'
 import versions from './versions'
+import changes from './changes'
 import workbench from './workbench'
 
 /** All words of the interface, a file for each screen. Codes of the core have the core's: reports use them too. */
@@ -94,5 +95,6 @@ export default {
   table,
   tokens,
   versions,
+  changes,
   workbench,
 }

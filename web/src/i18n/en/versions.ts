@@ -1,8 +1,8 @@
 export default {
   title: 'Versions of {title}',
-  changed: 'What version {n} changed:',
+  changed: 'Version {n} says otherwise than',
+  against: 'another version',
   first: 'The first version.',
-  unchanged: 'Version {n} is as the one before it.',
   revert: 'Back to version {n}',
   copy: 'Copy as another stream',
   copyTitle: 'What the copy is called',

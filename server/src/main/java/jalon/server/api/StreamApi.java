@@ -1,6 +1,7 @@
 package jalon.server.api;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jalon.core.stream.StreamChanges;
 import jalon.server.batch.Batches;
 import jalon.server.batch.StreamTrial;
 import jalon.server.certainty.Certainties;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Stream definitions and registers, in and out. */
@@ -75,6 +77,12 @@ class StreamApi {
     @GetMapping(value = "/streams/{name}/versions/{version}", produces = MediaType.APPLICATION_JSON_VALUE)
     String version(@PathVariable String name, @PathVariable int version) {
         return library.json(name, version);
+    }
+
+    /** What a version says otherwise than another one. @param from that other one */
+    @GetMapping("/streams/{name}/versions/{version}/changes")
+    List<StreamChanges.Change> changes(@PathVariable String name, @PathVariable int version, @RequestParam int from) {
+        return StreamChanges.between(library.json(name, from), library.json(name, version));
     }
 
     /** Nothing at all is told of like any other text that is no stream. */

@@ -2,6 +2,7 @@ package jalon.server.api;
 
 import jalon.core.page.Box;
 import jalon.core.propose.DrawnBox;
+import jalon.core.stream.StreamChanges;
 import jalon.server.batch.StreamReplay;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamDrafts;
@@ -90,6 +91,12 @@ class WorkbenchApi {
     @PostMapping("/{stream}/try")
     StreamTrial.Trial tryDraft(@PathVariable String stream, @RequestBody DraftTried tried) {
         return workbench.tried(stream, tried.json(), tried.batch());
+    }
+
+    /** What a draft says otherwise than the saved version; nothing where there is none yet. */
+    @PostMapping("/{stream}/changes")
+    List<StreamChanges.Change> changesOfDraft(@PathVariable String stream, @RequestBody ChangedDraft draft) {
+        return workbench.changes(stream, draft.json());
     }
 
     /** @param box on the upright page, @param values where values stand on it, @param papers pages of each paper of its type */

@@ -6,6 +6,7 @@ import jalon.core.propose.DrawnBox;
 import jalon.core.propose.Proposal;
 import jalon.core.propose.Proposals;
 import jalon.core.read.PageFacts;
+import jalon.core.stream.StreamChanges;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
 import jalon.server.Problem;
@@ -89,6 +90,14 @@ public class Workbench {
     public StreamTrial.Trial tried(String stream, String json, String batchNo) {
         Batch batch = batches.get(batchNo);
         return trial.of(json, batchNo, true, answers.of(batch.id()));
+    }
+
+    /** What a draft says otherwise than the saved version; nothing where there is none yet. */
+    public List<StreamChanges.Change> changes(String stream, String json) {
+        library.parsed(json);
+        return library.newestIfAny(stream)
+                .map(newest -> StreamChanges.between(library.json(stream, newest), json))
+                .orElse(List.of());
     }
 
     /** Says what is right on some pages of its samples. */
