@@ -13,6 +13,8 @@ interface View {
   toPages: () => void
   toFiling: () => void
   toTable: () => void
+  /** The rule by which the field is found; null for whoever makes no streams. */
+  toRule: (() => void) | null
 }
 
 /** The Index desk's keys: those that work while a value is typed, and single ones. */
@@ -50,6 +52,9 @@ export function useIndexKeys(x: Indexing, view: View) {
     },
     { key: 'Ctrl+0', on: ['0'], ctrl: true, ...typing, label: t('indexDesk.absent'), run: x.absent },
     { key: 'Ctrl+D', on: ['d'], ctrl: true, ...typing, label: t('indexDesk.asBefore'), run: x.asBefore },
+    ...(view.toRule
+      ? [{ key: 'Ctrl+E', on: ['e'], ctrl: true, ...typing, label: t('indexDesk.toRule'), run: view.toRule }]
+      : []),
     letter('N', 'indexDesk.next', next),
     { key: 'Z', on: ['z'], shift: false, label: t('pageDesk.undo'), run: view.undo },
     { key: 'Shift+Z', on: ['Z'], shift: true, label: t('pageDesk.redo'), run: view.redo },

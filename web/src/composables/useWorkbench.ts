@@ -8,8 +8,12 @@ import type { Paper } from '../parts/papers'
 const TRY_AFTER = 250
 const KEEP_AFTER = 800
 
-/** A stream being made or changed: its draft, kept by itself, and what it makes of the pages it is tried on. */
-export function useWorkbench(stream: string) {
+/**
+ * A stream being made or changed: its draft, kept by itself, and what it makes of the pages it is tried on.
+ *
+ * @param on the batch that it is tried on first; else its samples
+ */
+export function useWorkbench(stream: string, on = '') {
   const bench = shallowRef<Schema['Bench']>()
   const problem = shallowRef<unknown>()
   /** As it is typed, which need not be a stream yet. */
@@ -23,7 +27,7 @@ export function useWorkbench(stream: string) {
       return null
     }
   })
-  const batch = ref('')
+  const batch = ref(on)
   const trial = shallowRef<Schema['Trial'] | null>(null)
   /** Why the draft as it stands cannot be used. */
   const wrong = ref('')

@@ -11,10 +11,20 @@ const props = defineProps<{ bench: Workbench; others: { no: string; pages: numbe
 const emit = defineEmits<{ live: []; giveUp: [] }>()
 const { t } = useI18n()
 const { bench, batch, wrong, conflict, canUndo, canRedo, undo, redo } = props.bench
-const choices = computed(() => [
-  { value: bench.value?.samples ?? '', label: t('workbench.onSamples') },
-  ...props.others.map((b) => ({ value: b.no, label: t('limits.choice', { no: b.no, n: b.pages }) })),
-])
+const choices = computed(() => {
+  const samples = bench.value?.samples ?? ''
+  const others = props.others.map((b) => ({
+    value: b.no,
+    label: t('limits.choice', { no: b.no, n: b.pages }),
+  }))
+  // One that was filed stands on no board.
+  const known = batch.value === samples || others.some((b) => b.value === batch.value)
+  return [
+    { value: samples, label: t('workbench.onSamples') },
+    ...(known ? [] : [{ value: batch.value, label: batch.value }]),
+    ...others,
+  ]
+})
 const state = computed(() => {
   const draft = bench.value!.draft
   if (!draft.revision) return t('workbench.unchanged', { n: draft.baseVersion })

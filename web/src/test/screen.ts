@@ -19,6 +19,8 @@ const filled = (path: string, o?: { params?: { path?: Record<string, unknown> } 
   path.replace(/\{(\w+)\}/g, (_, name: string) => String(o?.params?.path?.[name] ?? ''))
 
 /** A view in front of a server that answers as told; `asked` are the paths that were read, in order. */
+const PATHS: Record<string, string> = { rest: '/:rest(.*)*', workbench: '/workbench/:stream' }
+
 export async function screen(
   view: Component,
   {
@@ -61,7 +63,7 @@ export async function screen(
       'signIn',
       'rest',
     ].map((name) => ({
-      path: name === 'rest' ? '/:rest(.*)*' : `/${name}/:no?/:id?`,
+      path: PATHS[name] ?? `/${name}/:no?/:id?`,
       name,
       component: { template: '<i />' },
     })),

@@ -4,6 +4,7 @@ import RulesPanel from '../parts/RulesPanel.vue'
 import SamplesPanel from '../parts/SamplesPanel.vue'
 import SheetPanel from '../parts/SheetPanel.vue'
 import VersionsPanel from '../parts/VersionsPanel.vue'
+import WatchPanel from '../parts/WatchPanel.vue'
 import { filled, said, type Blank } from '../parts/rules'
 import { refused, screen } from './screen'
 
@@ -136,6 +137,28 @@ test('a version tells what it changed, and an old one can come back', async () =
   expect(JSON.parse((view.sent[0][1] as { json: string }).json).cut.rules).toEqual([
     { by: 'pages', every: 1 },
   ])
+})
+
+test('what was corrected leads to the rule, on the paper that it was corrected on', async () => {
+  const at = { batch: 'B-0012', document: 3 }
+  const answers = {
+    [S]: { types: [{ type: 'slip', title: 'Slip', fields: [{ field: 'sum', title: 'Sum' }] }] },
+    [`${S}/watch`]: {
+      weeks: [{ from: '2026-11-23', documents: 8, untouched: 6, values: 40, doubts: 3, sureWrong: 1 }],
+      causes: [{ reason: 'hardToRead', doubts: 3, needless: 2 }],
+      corrected: [
+        { type: 'slip', field: 'sum', finder: 'label', looked: 3, wrong: 1, sureWrong: 1, latest: [at] },
+      ],
+      drifting: [{ type: 'slip', badly: 5, of: 10, badlyBefore: 0, ofBefore: 30, latest: [at] }],
+    },
+  }
+  const view = await screen(WatchPanel, { answers, props: { stream: 'post', title: 'Post' } })
+  await flushPromises()
+  expect(view.text()).toContain('Of the last 10 documents 5 were half in doubt')
+  expect(view.text()).toMatch(/75%7.5/)
+  const rule = view.findAll('a').find((a) => a.text() === '“Sum” of “Slip”, by a label')!
+  expect(rule.attributes('href')).toBe('/workbench/post?batch=B-0012&document=3&type=slip&field=sum')
+  view.unmount()
 })
 
 test('only sheets that the stream would know are printed', async () => {

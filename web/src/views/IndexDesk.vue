@@ -14,11 +14,13 @@ import PageViewer from '../parts/PageViewer.vue'
 import NoteBanner from '../parts/base/NoteBanner.vue'
 import KeyButton from '../parts/base/KeyButton.vue'
 import WaitingFor from '../parts/base/WaitingFor.vue'
+import { useSession } from '../session'
 import { fieldShapes } from '../parts/shapes'
 
 const props = defineProps<{ no: string }>()
 const { t } = useI18n()
 const route = useRoute()
+const supervisor = useSession().me?.role === 'supervisor'
 const router = useRouter()
 const desk = useBatch(props.no, true)
 const { batch, loading, problem, documents, pageByNo, load, undo, redo, moveTo } = desk
@@ -49,6 +51,13 @@ function toTable() {
   const query = { document: documentNo.value, field: field.value ?? undefined }
   void router.push({ name: 'table', params: { no: props.no }, query })
 }
+/** What is corrected here and should have been read: the workbench opens on this page, at this field. */
+function toRule() {
+  if (!batch.value || !document.value || !field.value) return
+  const its = { type: document.value.type.type, field: field.value }
+  const query = { batch: props.no, document: documentNo.value, page: pageNo.value, ...its }
+  void router.push({ name: 'workbench', params: { stream: batch.value.stream }, query })
+}
 const { next, go } = useNextBatch(
   props.no,
   () => !!batch.value && !indexing.doubtsOpen.value.length,
@@ -61,6 +70,7 @@ function nextBatch() {
 useIndexKeys(indexing, {
   nextBatch,
   toTable,
+  toRule: supervisor ? toRule : null,
   typing: () => !!column.value?.typing(),
   zoom: (factor) => viewer.value?.zoom(factor),
   fit: (to) => viewer.value?.fit(to),

@@ -13,6 +13,7 @@ import NewStream from '../parts/NewStream.vue'
 import RulesPanel from '../parts/RulesPanel.vue'
 import SamplesPanel from '../parts/SamplesPanel.vue'
 import StreamTable, { type StreamPanel } from '../parts/StreamTable.vue'
+import WatchPanel from '../parts/WatchPanel.vue'
 import VersionsPanel from '../parts/VersionsPanel.vue'
 import PickFiles from '../parts/base/PickFiles.vue'
 import NoteBanner from '../parts/base/NoteBanner.vue'
@@ -95,6 +96,13 @@ useKeys([
         :stream="opened.stream"
         :title="titleOf(opened.stream)"
         @saved="saved"
+        @close="opened = null"
+      />
+      <WatchPanel
+        v-else-if="opened.what === 'watch'"
+        :key="'watch' + opened.stream"
+        :stream="opened.stream"
+        :title="titleOf(opened.stream)"
         @close="opened = null"
       />
       <component

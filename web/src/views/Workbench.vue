@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { pictureOf, tell } from '../api/client'
 import { readBatches } from '../composables/readBatches'
 import { useEvents } from '../composables/useEvents'
@@ -24,13 +24,21 @@ import WaitingFor from '../parts/base/WaitingFor.vue'
 const props = defineProps<{ stream: string }>()
 const { t } = useI18n()
 const router = useRouter()
-const bench = useWorkbench(props.stream)
+/** From what was corrected: the paper and the field whose rule is to be looked at. */
+const asked = useRoute().query
+const bench = useWorkbench(props.stream, String(asked.batch ?? ''))
 const { draft, json, batch, trial, wrong, conflict, problem } = bench
 const proposals = useProposals(props.stream, bench)
 const replay = useReplay(props.stream, bench)
 const sample = useSamplePage(props.stream, bench, proposals)
 const { no, page, paper, chosen, shapes, draw, saying } = sample
-const tab = ref('proposals')
+const tab = ref(asked.type ? 'fields' : 'proposals')
+if (asked.type) sample.chosen.value = { type: String(asked.type), field: String(asked.field ?? '') }
+const stop = watch(trial, (now) => {
+  const its = now?.papers[Number(asked.document ?? 0) - 1]
+  if (its) no.value = asked.page ? Number(asked.page) : its.pages[0]
+  if (now) stop()
+})
 const samples = ref<InstanceType<typeof WorkbenchSamples>>()
 const going = ref(false)
 const others = ref<{ no: string; pages: number }[]>([])

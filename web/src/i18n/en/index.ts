@@ -45,6 +45,7 @@ import table from './table'
 import tokens from './tokens'
 import versions from './versions'
 import changes from './changes'
+import watch from './watch'
 import workbench from './workbench'
 
 /** All words of the interface, a file for each screen. Codes of the core have the core's: reports use them too. */
@@ -96,5 +97,6 @@ export default {
   tokens,
   versions,
   changes,
+  watch,
   workbench,
 }

@@ -13,6 +13,7 @@ export default {
   noNextBatch: 'No other batch has doubts for you.',
   allSettled: 'All settled.',
   fileIt: 'File it',
+  toRule: 'The rule by which this field is found',
   toPages: 'Back to pages',
   typedBefore: 'Typed here before and not settled yet.',
   beside: '{who} has this batch. The documents that you open are yours while they are open.',

@@ -7,7 +7,9 @@ import type { Directive } from 'vue'
 export const vFocus: Directive<HTMLElement, boolean | undefined> = {
   mounted(el, { value }) {
     if (value === false) return
-    const input = el.matches('input, textarea') ? el : el.querySelector<HTMLElement>('input, textarea')
+    const input = el.matches('input, textarea')
+      ? (el as HTMLInputElement)
+      : el.querySelector<HTMLInputElement>('input, textarea')
     input?.focus()
     input?.select()
   },

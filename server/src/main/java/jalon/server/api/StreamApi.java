@@ -1,6 +1,7 @@
 package jalon.server.api;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jalon.core.evidence.StreamWatch;
 import jalon.core.stream.StreamChanges;
 import jalon.server.batch.Batches;
 import jalon.server.batch.StreamTrial;
@@ -66,6 +67,12 @@ class StreamApi {
     @GetMapping("/streams/{name}/certainty")
     List<Certainties.OfField> certainty(@PathVariable String name) {
         return certainties.of(name);
+    }
+
+    /** How it does on the paper that it gets: by week, by cause, by rule, and which types drift. */
+    @GetMapping("/streams/{name}/watch")
+    StreamWatch watch(@PathVariable String name) {
+        return certainties.watch(name);
     }
 
     @GetMapping("/streams/{name}/versions")

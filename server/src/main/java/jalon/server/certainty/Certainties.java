@@ -2,6 +2,7 @@ package jalon.server.certainty;
 
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jalon.core.evidence.MeasuredCertainty;
+import jalon.core.evidence.StreamWatch;
 import jalon.core.run.Outcome;
 import jalon.core.stream.Field;
 import jalon.core.stream.StreamDefinition;
@@ -98,6 +99,27 @@ public class Certainties {
             }
         }
         return all;
+    }
+
+    /** How a stream does on the paper that it gets. */
+    public StreamWatch watch(String stream) {
+        streams.newest(stream);
+        LocalDate today = times.day(times.now());
+        return StreamWatch.of(
+                rows.watched(stream, today.minusDays(DAYS), MOST).stream()
+                        .map(w -> new StreamWatch.Seen(
+                                new StreamWatch.FiledDocument(w.batch(), w.document()),
+                                w.type(),
+                                w.field(),
+                                w.finder(),
+                                w.filedOn(),
+                                w.sure(),
+                                w.correct(),
+                                w.reasons().isEmpty()
+                                        ? List.of()
+                                        : List.of(w.reasons().split(","))))
+                        .toList(),
+                today);
     }
 
     private static String key(String type, String field) {

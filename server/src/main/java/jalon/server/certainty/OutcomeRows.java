@@ -55,4 +55,21 @@ interface OutcomeRows {
     @Select("select type, field, filed_on, certainty, sure, held, correct from field_outcome"
             + " where stream = #{stream} and filed_on > #{since} order by filed_on desc limit #{most}")
     List<Seen> seen(String stream, LocalDate since, int most);
+
+    /** @param batch its number, @param reasons codes parted by commas */
+    record Watched(
+            String batch,
+            int document,
+            String type,
+            String field,
+            String finder,
+            LocalDate filedOn,
+            boolean sure,
+            Boolean correct,
+            String reasons) {}
+
+    @Select("select b.no as batch, o.document, o.type, o.field, o.finder, o.filed_on, o.sure, o.correct, o.reasons"
+            + " from field_outcome o join batch b on b.id = o.batch_id"
+            + " where o.stream = #{stream} and o.filed_on > #{since} order by o.filed_on desc limit #{most}")
+    List<Watched> watched(String stream, LocalDate since, int most);
 }
