@@ -41,7 +41,7 @@ const doubts = (w: Schema['WatchedWeek']) => figure((100 * w.doubts) / Math.max(
 </script>
 
 <template>
-  <PanelBox :title="t('watch.title', { title })">
+  <PanelBox :title="t('watch.title', { title })" class="watch">
     <template #acts>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
     </template>
@@ -100,7 +100,7 @@ const doubts = (w: Schema['WatchedWeek']) => figure((100 * w.doubts) / Math.max(
           <p v-if="!data.causes.length" class="soft">{{ t('watch.noDoubts') }}</p>
           <div v-for="c in data.causes" :key="c.reason" class="item">
             <b>{{ reasonOf(c.reason) }}</b>
-            <p class="soft">{{ t('watch.cause', { n: c.doubts, needless: c.needless }) }}</p>
+            <p class="soft">{{ t('watch.cause', { needless: c.needless }, c.doubts) }}</p>
           </div>
         </section>
       </div>

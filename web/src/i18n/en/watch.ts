@@ -10,7 +10,9 @@ export default {
   doubts: 'Doubts per hundred values',
   sureWrong: 'Sure and wrong',
   causes: 'What doubts come from',
-  cause: '{n} doubts, {needless} of them right as they stood',
+  cause:
+    'one doubt, {needless} of it right as it stood | one doubt, {needless} of it right as it stood | ' +
+    '{n} doubts, {needless} of them right as they stood',
   noDoubts: 'No doubt.',
   corrected: 'What people corrected',
   noneCorrected: 'Nothing was corrected.',

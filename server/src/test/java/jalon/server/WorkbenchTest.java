@@ -136,6 +136,11 @@ class WorkbenchTest extends ServerCase {
         awaitStage(no, "done");
         assertThat(supervisor.get(bench + "/confirmed").findValuesAsString("batch"))
                 .containsExactly(no);
+        JsonNode watch = supervisor.get("/api/streams/" + stream + "/watch");
+        assertThat(watch.get("weeks").get(0).get("documents").asInt()).isEqualTo(2);
+        assertThat(watch.get("corrected").findValuesAsString("batch"))
+                .as("what was corrected names its paper")
+                .allMatch(no::equals);
         JsonNode same = supervisor.post(bench + "/replay", Map.of("json", json, "batch", no));
         assertThat(same.get("places")).as("the same stream does the same").isEmpty();
         ObjectNode other = (ObjectNode) JsonMapper.builder().build().readTree(json);

@@ -8,6 +8,7 @@ import jalon.core.stream.Field;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.words.Words;
 import jalon.server.Times;
+import jalon.server.batch.Batch;
 import jalon.server.stream.StreamLibrary;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -108,7 +109,7 @@ public class Certainties {
         return StreamWatch.of(
                 rows.watched(stream, today.minusDays(DAYS), MOST).stream()
                         .map(w -> new StreamWatch.Seen(
-                                new StreamWatch.FiledDocument(w.batch(), w.document()),
+                                new StreamWatch.FiledDocument(Batch.no(w.batchId()), w.document()),
                                 w.type(),
                                 w.field(),
                                 w.finder(),

@@ -56,9 +56,9 @@ interface OutcomeRows {
             + " where stream = #{stream} and filed_on > #{since} order by filed_on desc limit #{most}")
     List<Seen> seen(String stream, LocalDate since, int most);
 
-    /** @param batch its number, @param reasons codes parted by commas */
+    /** @param reasons codes parted by commas */
     record Watched(
-            String batch,
+            long batchId,
             int document,
             String type,
             String field,
@@ -68,8 +68,7 @@ interface OutcomeRows {
             Boolean correct,
             String reasons) {}
 
-    @Select("select b.no as batch, o.document, o.type, o.field, o.finder, o.filed_on, o.sure, o.correct, o.reasons"
-            + " from field_outcome o join batch b on b.id = o.batch_id"
-            + " where o.stream = #{stream} and o.filed_on > #{since} order by o.filed_on desc limit #{most}")
+    @Select("select batch_id, document, type, field, finder, filed_on, sure, correct, reasons from field_outcome"
+            + " where stream = #{stream} and filed_on > #{since} order by filed_on desc limit #{most}")
     List<Watched> watched(String stream, LocalDate since, int most);
 }
