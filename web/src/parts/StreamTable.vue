@@ -8,7 +8,7 @@ import { figure, share } from './figures'
 import { moment } from './times'
 
 /** What of a stream is looked at below the list. */
-export type StreamPanel = 'watch' | 'types' | 'rules' | 'names' | 'versions' | 'limits' | 'certainty'
+export type StreamPanel = 'watch' | 'types' | 'names' | 'versions' | 'limits' | 'certainty'
 
 /** Streams as rows: what each is, how much of its paper of today needed a hand, and which version is in force. */
 const props = defineProps<{
@@ -79,7 +79,6 @@ function act(name: string, what: StreamPanel | 'export') {
             <ElDropdownMenu>
               <ElDropdownItem v-if="supervisor" command="watch">{{ t('watch.open') }}</ElDropdownItem>
               <ElDropdownItem command="types">{{ t('streams.types') }}</ElDropdownItem>
-              <ElDropdownItem v-if="supervisor" command="rules">{{ t('streams.rules') }}</ElDropdownItem>
               <ElDropdownItem v-if="supervisor" command="names">{{ t('names.show') }}</ElDropdownItem>
               <ElDropdownItem command="versions">{{ t('streams.versions') }}</ElDropdownItem>
               <ElDropdownItem v-if="supervisor" command="limits">{{ t('limits.open') }}</ElDropdownItem>

@@ -1,12 +1,12 @@
 import { flushPromises } from '@vue/test-utils'
-import { expect, test, vi } from 'vitest'
-import RulesPanel from '../parts/RulesPanel.vue'
+import { expect, test } from 'vitest'
 import SamplesPanel from '../parts/SamplesPanel.vue'
 import SheetPanel from '../parts/SheetPanel.vue'
+import TrialStrip from '../parts/TrialStrip.vue'
 import VersionsPanel from '../parts/VersionsPanel.vue'
 import WatchPanel from '../parts/WatchPanel.vue'
 import { filled, said, type Blank } from '../parts/rules'
-import { refused, screen } from './screen'
+import { screen } from './screen'
 
 const PATCH: Blank = { name: 'patch3', at: 'codes.3', kind: 'choice' }
 test('a blank of a rule is filled and emptied, and the rest of the rule stays', () => {
@@ -34,31 +34,11 @@ const trial = {
   doubtsWouldBe: 0,
 }
 
-test('rules are changed in sentences, tried on a batch as they change, and saved as a version', async () => {
-  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
-  const answers = {
-    [S]: definition(2),
-    '/api/board': { batches: [{ no: 'B-0007', stream: 'post', read: 3, pages: 3 }] },
-    'POST /api/streams/try': trial as unknown,
-    'POST /api/streams': { version: 4 },
-  }
-  const view = await screen(RulesPanel, { answers, props: { stream: 'post' } })
-  await flushPromises()
-  expect(view.find('.sentence').text()).toContain('A document has')
+test('stakes that a draft plants and pulls are marked', async () => {
+  const view = await screen(TrialStrip, { answers: {}, props: { no: 'B-0007', trial } })
   expect(view.text()).toContain('2 stakes differ')
   expect(view.findAll('.strip li').map((li) => li.classes().join(' '))).toEqual(['', 'new', 'gone'])
-  await view.find('.sentence input').setValue('1')
-  await view.find('.sentence input').trigger('change')
-  answers['POST /api/streams/try'] = refused('streamUnusable', { why: 'no' })
-  await vi.advanceTimersByTimeAsync(300)
-  await flushPromises()
-  const [path, body] = view.sent.at(-1)!
-  expect(path).toBe('/api/streams/try')
-  const sent = JSON.parse((body as { json: string }).json)
-  expect(sent.cut).toEqual({ checkBelow: 0.9, rules: [{ by: 'pages', every: 1 }] })
-  expect(view.find('.wrong').exists()).toBe(true)
-  expect(view.find('.el-button--primary').attributes('disabled')).toBeDefined()
-  vi.useRealTimers()
+  view.unmount()
 })
 
 test('samples hang in the tree of types, and a supervisor takes one out', async () => {

@@ -10,7 +10,6 @@ import CertaintyPanel from '../parts/CertaintyPanel.vue'
 import LimitsPanel from '../parts/LimitsPanel.vue'
 import NamesPanel from '../parts/NamesPanel.vue'
 import NewStream from '../parts/NewStream.vue'
-import RulesPanel from '../parts/RulesPanel.vue'
 import SamplesPanel from '../parts/SamplesPanel.vue'
 import StreamTable, { type StreamPanel } from '../parts/StreamTable.vue'
 import WatchPanel from '../parts/WatchPanel.vue'
@@ -44,7 +43,6 @@ async function importOne(file: File) {
 const opened = ref<{ what: StreamPanel; stream: string } | null>(null)
 const panels = {
   types: SamplesPanel,
-  rules: RulesPanel,
   names: NamesPanel,
   limits: LimitsPanel,
   certainty: CertaintyPanel,

@@ -1,14 +1,7 @@
 export default {
-  title: 'Where documents begin',
-  what:
-    'The first rule that speaks for a page decides. Below, the pages of a batch that is there already: ' +
-    'pale poles as the stream is saved, full ones as it would be.',
   triedOn: 'Tried on',
-  noBatch:
-    'No batch of this stream is on the Day board; bring one in, and its pages show here what each rule does.',
   none: 'No rule: each batch is one document.',
   add: 'Add a rule',
-  save: 'Save as a new version',
   up: 'Trust rule {n} more',
   down: 'Trust rule {n} less',
   remove: 'Take rule {n} out',

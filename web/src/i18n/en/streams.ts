@@ -3,7 +3,6 @@ export default {
   import: 'Import a stream',
   export: 'Export',
   types: 'Types and samples',
-  rules: 'Where documents begin',
   versions: 'Versions',
   version: 'version {n}',
   saved: 'saved {when} by {by}',

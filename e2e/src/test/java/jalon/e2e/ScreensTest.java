@@ -112,11 +112,10 @@ class ScreensTest extends InTheBrowser {
                 page -> page.locator("#tab-fields").click());
         SCREENS.put("/desk/streams?watch", page -> openStream(page, 0, ".watch"));
         SCREENS.put("/desk/streams?types", page -> openStream(page, 1, ".el-tree"));
-        SCREENS.put("/desk/streams?rules", page -> openStream(page, 2, ".rules"));
-        SCREENS.put("/desk/streams?names", page -> openStream(page, 3, ".names"));
-        SCREENS.put("/desk/streams?versions", page -> openStream(page, 4, ".versions"));
-        SCREENS.put("/desk/streams?limits", page -> openStream(page, 5, ".limits"));
-        SCREENS.put("/desk/streams?certainty", page -> openStream(page, 6, ".certainty"));
+        SCREENS.put("/desk/streams?names", page -> openStream(page, 2, ".names"));
+        SCREENS.put("/desk/streams?versions", page -> openStream(page, 3, ".versions"));
+        SCREENS.put("/desk/streams?limits", page -> openStream(page, 4, ".limits"));
+        SCREENS.put("/desk/streams?certainty", page -> openStream(page, 5, ".certainty"));
         SCREENS.put("/desk/me", page -> {});
     }
 

@@ -91,12 +91,13 @@ class LearningTest extends ServerCase {
                 .hasMessageContaining("streamWentOn");
 
         String everyPage = operator.get(first).toString().replace("\"pages-alone\"", "\"pages\",\"every\":1");
-        JsonNode trial = supervisor.post("/api/streams/try", Map.of("json", everyPage, "batch", no));
+        String bench = "/api/workbench/" + operator.get(first).get("stream").asString();
+        JsonNode trial = supervisor.post(bench + "/try", Map.of("json", everyPage, "batch", no));
         assertThat(trial.get("wouldBe").asInt())
                 .isEqualTo(trial.get("pages").size())
                 .isGreaterThan(trial.get("documents").asInt());
         assertThatThrownBy(() -> supervisor.post(
-                        "/api/streams/try", Map.of("json", everyPage.replace("\"every\":1", ""), "batch", no)))
+                        bench + "/try", Map.of("json", everyPage.replace("\"every\":1", ""), "batch", no)))
                 .hasMessageContaining("streamUnusable");
     }
 

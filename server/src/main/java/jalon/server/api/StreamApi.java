@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jalon.core.evidence.StreamWatch;
 import jalon.core.stream.StreamChanges;
 import jalon.server.batch.Batches;
-import jalon.server.batch.StreamTrial;
 import jalon.server.certainty.Certainties;
 import jalon.server.filing.NamesTrial;
 import jalon.server.people.Role;
@@ -26,24 +25,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class StreamApi {
     private final StreamLibrary library;
-    private final StreamTrial trial;
     private final NamesTrial names;
     private final Batches batches;
     private final Certainties certainties;
     private final Rights rights;
 
-    StreamApi(
-            StreamLibrary library,
-            StreamTrial trial,
-            NamesTrial names,
-            Batches batches,
-            Certainties certainties,
-            Rights rights) {
+    StreamApi(StreamLibrary library, NamesTrial names, Batches batches, Certainties certainties, Rights rights) {
         this.names = names;
         this.batches = batches;
         this.rights = rights;
         this.certainties = certainties;
-        this.trial = trial;
         this.library = library;
     }
 
@@ -120,11 +111,5 @@ class StreamApi {
     List<NamesTrial.TriedName> tryNames(@RequestBody Tried tried, Principal who) {
         rights.requireWork(who.getName(), batches.get(tried.batch()).stream().name());
         return names.of(tried.json(), tried.batch());
-    }
-
-    /** What a definition that is not saved yet would make of a batch's pages. */
-    @PostMapping("/streams/try")
-    StreamTrial.Trial tryStream(@RequestBody Tried tried) {
-        return trial.of(tried.json(), tried.batch(), false, List.of());
     }
 }

@@ -244,12 +244,6 @@ public class Batches {
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
     }
 
-    /** Its pages as another definition cuts and sorts them, before anybody decides. */
-    BatchView cutBy(StreamDefinition stream, Batch batch) {
-        List<PageFacts> pages = List.copyOf(facts(batch).values());
-        return run(stream, batch).cut(pages, List.of());
-    }
-
     /** Its pages as another definition cuts, sorts and indexes them, before anybody decides. */
     BatchView indexedBy(StreamDefinition stream, Batch batch) {
         List<PageFacts> pages = List.copyOf(facts(batch).values());

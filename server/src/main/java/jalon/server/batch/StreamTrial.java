@@ -72,7 +72,7 @@ public class StreamTrial {
 
     /**
      * @param documents how many there are as it is saved, @param wouldBe how many there would be
-     * @param papers those that there would be with their values, where these were asked for
+     * @param papers those that there would be with their values
      * @param wrong what is other than people said is right, @param worse in how many places the saved version did better
      * @param unread pages that are still being read
      */
@@ -87,17 +87,13 @@ public class StreamTrial {
             int worse,
             int unread) {}
 
-    /**
-     * @param fields whether values are wanted too, or only the cut
-     * @param right what people said of the batch's documents
-     */
-    public Trial of(String json, String batchNo, boolean fields, List<Replay.Confirmed> right) {
+    /** @param right what people said of the batch's documents */
+    public Trial of(String json, String batchNo, List<Replay.Confirmed> right) {
         Batch batch = batches.get(batchNo);
         StreamDefinition drafted = streams.parsed(json);
         Optional<StreamDefinition> saved = streams.inForce(batch.stream().name());
-        BatchView now = saved.map(s -> fields ? batches.indexedBy(s, batch) : batches.cutBy(s, batch))
-                .orElse(NONE);
-        BatchView then = fields ? batches.indexedBy(drafted, batch) : batches.cutBy(drafted, batch);
+        BatchView now = saved.map(s -> batches.indexedBy(s, batch)).orElse(NONE);
+        BatchView then = batches.indexedBy(drafted, batch);
         Map<Integer, Beginning> beginsNow = beginnings(saved.orElse(StreamDefinition.NOTHING), now);
         Map<Integer, Beginning> beginsThen = beginnings(drafted, then);
         Map<Integer, PageFacts> facts = batches.facts(batch);
@@ -115,7 +111,7 @@ public class StreamTrial {
                 then.documents().size(),
                 (int) now.cutDoubts(),
                 (int) then.cutDoubts(),
-                fields ? papers(drafted, now, then, right) : List.of(),
+                papers(drafted, now, then, right),
                 Replay.of(right, then).differences().stream()
                         .filter(d -> !Objects.equals(d.confirmed(), d.after().text()))
                         .map(StreamReplay.ReplayedPlace::of)

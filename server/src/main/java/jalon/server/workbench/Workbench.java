@@ -89,7 +89,7 @@ public class Workbench {
     /** What a draft makes of a batch's pages; of its own samples beside what somebody said is right there. */
     public StreamTrial.Trial tried(String stream, String json, String batchNo) {
         Batch batch = batches.get(batchNo);
-        return trial.of(json, batchNo, true, answers.of(batch.id()));
+        return trial.of(json, batchNo, answers.of(batch.id()));
     }
 
     /** What a draft says otherwise than the saved version; nothing where there is none yet. */
