@@ -1,6 +1,7 @@
 export default {
   triedOn: 'Tried on',
   none: 'No rule: each batch is one document.',
+  save: 'Save as a new version',
   add: 'Add a rule',
   up: 'Trust rule {n} more',
   down: 'Trust rule {n} less',
