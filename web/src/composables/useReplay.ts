@@ -7,6 +7,9 @@ export type Place = Batch['places'][number] & { batch: string }
 const WHATS = ['cut', 'type', 'value'] as const
 const DIDS = ['sureAndRight', 'inDoubt', 'sureAndWrong'] as const
 
+/** The last so many batches, or those filed in the last so many days. */
+export type Which = { most: number; days?: number }
+
 /** The draft held against batches that people confirmed, one after the other; stopped, it tells what it has. */
 export function useReplay(stream: string, { json }: Workbench) {
   const batches = shallowRef<Batch[]>([])
@@ -17,7 +20,9 @@ export function useReplay(stream: string, { json }: Workbench) {
   const replayed = ref('')
   let asked = 0
 
-  async function run(most: number) {
+  /** Those that nobody can replay any more. */
+  const erased = ref(0)
+  async function run(which: Which) {
     const mine = ++asked
     const params = { path: { stream } }
     batches.value = []
@@ -25,10 +30,11 @@ export function useReplay(stream: string, { json }: Workbench) {
     replayed.value = json.value
     running.value = true
     const { data } = await api.GET('/api/workbench/{stream}/confirmed', {
-      params: { ...params, query: { most } },
+      params: { ...params, query: which },
     })
-    all.value = data?.length ?? 0
-    for (const { batch } of data ?? []) {
+    all.value = data?.batches.length ?? 0
+    erased.value = data?.erased ?? 0
+    for (const { batch } of data?.batches ?? []) {
       const body = { json: replayed.value, batch }
       const { data: one, error } = await api.POST('/api/workbench/{stream}/replay', { params, body })
       if (mine !== asked) return
@@ -59,6 +65,8 @@ export function useReplay(stream: string, { json }: Workbench) {
       return { what, better, worse, same: total - better - worse, wrong, doubts }
     }),
   )
+  const seconds = (of: 'seconds' | 'secondsBefore') => batches.value.reduce((n, b) => n + b[of], 0)
+  const took = computed(() => ({ now: seconds('seconds'), before: seconds('secondsBefore') }))
   const worse = computed(() => places.value.filter((p) => p.worse).length)
   /** Worst first: what nobody would look at, then what is worse, then the rest. */
   const ordered = computed(() => {
@@ -67,7 +75,7 @@ export function useReplay(stream: string, { json }: Workbench) {
   })
   const old = computed(() => !!replayed.value && replayed.value !== json.value)
   watch(json, () => running.value && stop())
-  return { batches, all, running, problem, old, counts, worse, ordered, run, stop }
+  return { batches, all, erased, running, problem, old, counts, took, worse, ordered, run, stop }
 }
 
 export type Replay = ReturnType<typeof useReplay>

@@ -92,8 +92,8 @@ export function useWorkbench(stream: string, on = '') {
     return answer
   }
   /** Says what is right on a sample paper; the table is held against it from then on. */
-  async function say(paper: Paper, values: Record<string, string | null>) {
-    const body = { pages: paper.pages, type: paper.type, values: values as Record<string, string> }
+  async function say(paper: Paper, values: Record<string, string | null>, type = paper.type) {
+    const body = { pages: paper.pages, type, values: values as Record<string, string> }
     const { error } = await api.PUT('/api/workbench/{stream}/right', { params, body })
     if (error) tell(error)
     await tryNow()

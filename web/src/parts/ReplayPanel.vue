@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Replay } from '../composables/useReplay'
+import { figure } from './figures'
 import NoteBanner from './base/NoteBanner.vue'
 import KeyButton from './base/KeyButton.vue'
 import PickOne from './base/PickOne.vue'
@@ -9,10 +10,18 @@ import PickOne from './base/PickOne.vue'
 /** What the draft does better and worse than the saved version on batches that people confirmed. */
 const props = defineProps<{ replay: Replay }>()
 const { t } = useI18n()
-const { batches, all, running, problem, old, counts, ordered, run, stop } = props.replay
-const most = ref(20)
+const { batches, all, erased, running, problem, old, counts, took, ordered, run, stop } = props.replay
+const which = ref('last 20')
 const MOST_SHOWN = 200
-const choices = computed(() => [5, 20, 100].map((n) => ({ value: n, label: t('replay.last', { n }) })))
+const choices = computed(() => [
+  ...[5, 20, 100].map((n) => ({ value: `last ${n}`, label: t('replay.last', { n }) })),
+  ...[7, 30, 90].map((n) => ({ value: `days ${n}`, label: t('replay.days', { n }) })),
+])
+const MOST = 200
+function start() {
+  const [what, n] = which.value.split(' ')
+  void run(what === 'last' ? { most: Number(n) } : { most: MOST, days: Number(n) })
+}
 const shown = computed(() => ordered.value.slice(0, MOST_SHOWN))
 const said = (text: string | undefined) => text ?? t('workbench.nothing')
 </script>
@@ -20,8 +29,8 @@ const said = (text: string | undefined) => text ?? t('workbench.nothing')
 <template>
   <p class="soft">{{ t('replay.lead') }}</p>
   <div class="row">
-    <PickOne v-model="most" :options="choices" :aria-label="t('replay.which')" />
-    <KeyButton v-if="!running" k="R" main @click="run(most)">{{ t('replay.run') }}</KeyButton>
+    <PickOne v-model="which" :options="choices" :aria-label="t('replay.which')" />
+    <KeyButton v-if="!running" k="R" main @click="start">{{ t('replay.run') }}</KeyButton>
     <KeyButton v-else @click="stop">{{ t('replay.stop') }}</KeyButton>
     <span class="soft" role="status">
       {{ running || batches.length ? t('replay.done', { n: batches.length, of: all }) : '' }}
@@ -29,6 +38,7 @@ const said = (text: string | undefined) => text ?? t('workbench.nothing')
   </div>
   <NoteBanner v-if="problem" kind="wrong">{{ problem }}</NoteBanner>
   <NoteBanner v-if="old && batches.length" kind="doubt">{{ t('replay.old') }}</NoteBanner>
+  <p v-if="erased" class="soft">{{ t('replay.erased', erased) }}</p>
   <p v-if="!running && !batches.length && all === 0" class="soft">{{ t('replay.none') }}</p>
   <table v-if="batches.length" class="counts">
     <thead>
@@ -50,6 +60,9 @@ const said = (text: string | undefined) => text ?? t('workbench.nothing')
       </tr>
     </tbody>
   </table>
+  <p v-if="batches.length" class="soft">
+    {{ t('replay.took', { before: figure(took.before, 1), now: figure(took.now, 1) }) }}
+  </p>
   <ol class="places">
     <li v-for="(p, i) in shown" :key="i" :class="{ worse: p.worse }">
       <RouterLink :to="{ name: 'pages', params: { no: p.batch }, query: { page: p.page } }">

@@ -1,24 +1,43 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FieldBox from './base/FieldBox.vue'
 import KeyButton from './base/KeyButton.vue'
 import { vFocus } from './base/focus'
+import PickOne from './base/PickOne.vue'
+import { titlesOf, type Draft } from './draft'
 import { asRead, type Paper } from './papers'
 
 /** What is right on a sample paper: as it is read, or as it was said, to be put right. */
-const props = defineProps<{ paper: Paper; titles: { name: string; title: string }[] }>()
-const emit = defineEmits<{ say: [values: Record<string, string | null>]; forget: []; close: [] }>()
+const props = defineProps<{ paper: Paper; draft: Draft }>()
+const emit = defineEmits<{
+  say: [values: Record<string, string | null>, type: string]
+  forget: []
+  close: []
+}>()
 const { t } = useI18n()
 const said: Record<string, string | null> = { ...asRead(props.paper), ...props.paper.right }
-const values = ref(Object.fromEntries(props.titles.map((f) => [f.name, said[f.name] ?? ''])))
+const type = ref(props.paper.type)
+const types = computed(() =>
+  (props.draft.types ?? []).map((x) => ({ value: x.type, label: x.title ?? x.type })),
+)
+const titles = computed(() => titlesOf(props.draft, type.value))
+const values = ref<Record<string, string>>({})
+watch(titles, (all) => all.forEach((f) => (values.value[f.name] ??= said[f.name] ?? '')), { immediate: true })
 const save = () =>
-  emit('say', Object.fromEntries(Object.entries(values.value).map(([field, v]) => [field, v.trim() || null])))
+  emit(
+    'say',
+    Object.fromEntries(titles.value.map((f) => [f.name, values.value[f.name].trim() || null])),
+    type.value,
+  )
 </script>
 
 <template>
   <form class="form" @submit.prevent="save" @keydown.esc.stop="emit('close')">
     <h3>{{ t('workbench.right.ask', { pages: paper.pages.join(', ') }, paper.pages.length) }}</h3>
+    <FieldBox v-if="types.length > 1" :label="t('workbench.what.type')">
+      <PickOne v-model="type" :options="types" />
+    </FieldBox>
     <FieldBox v-for="(f, i) in titles" :key="f.name" :label="f.title">
       <ElInput v-model="values[f.name]" v-focus="i === 0" class="mono" />
     </FieldBox>

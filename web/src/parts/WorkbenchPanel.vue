@@ -13,7 +13,6 @@ import RuleList from './RuleList.vue'
 import TypesEditor from './TypesEditor.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import WordTabs from './base/WordTabs.vue'
-import { titlesOf } from './draft'
 import type { Rule } from './rules'
 
 /** What is being said of the stream: proposals, its rules as sentences, what a replay found, and its JSON. */
@@ -31,9 +30,9 @@ function boxed(name: string | null) {
   tab.value = name ? 'fields' : 'cut'
   if (name && paper.value) chosen.value = { type: paper.value.type, field: name }
 }
-function say(values: Record<string, string | null>) {
+function say(values: Record<string, string | null>, type: string) {
   saying.value = false
-  if (paper.value) void props.bench.say(paper.value, values)
+  if (paper.value) void props.bench.say(paper.value, values, type)
 }
 function forget() {
   saying.value = false
@@ -53,10 +52,9 @@ function forget() {
       @close="drawn = null"
     />
     <RightAnswer
-      v-if="saying && paper"
+      v-if="saying && paper && draft"
       :key="paper.pages[0]"
-      v-bind="{ paper }"
-      :titles="titlesOf(draft, paper.type)"
+      v-bind="{ paper, draft }"
       @say="say"
       @forget="forget"
       @close="saying = false"

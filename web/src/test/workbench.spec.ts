@@ -209,6 +209,7 @@ const tally = (sureAndRight: number, inDoubt: number, sureAndWrong: number) => (
 })
 const replayed = (batch: string, places: object[]) => ({
   batch,
+  ...{ seconds: 1.2, secondsBefore: 0.8 },
   compared: [{ what: 'value', before: tally(9, 1, 0), after: tally(8, 1, 1) }],
   places,
 })
@@ -219,10 +220,13 @@ const place = (more: object) => ({
 
 test('a draft is held against what people confirmed, and one that is worse goes live with a reason only', async () => {
   const view = await open({
-    [`${W}/confirmed`]: [
-      { batch: 'B-0007', documents: 3 },
-      { batch: 'B-0006', documents: 2 },
-    ],
+    [`${W}/confirmed`]: {
+      batches: [
+        { batch: 'B-0007', documents: 3 },
+        { batch: 'B-0006', documents: 2 },
+      ],
+      erased: 1,
+    },
     [`POST ${W}/replay`]: replayed('B-0007', [
       place({
         page: 2,
@@ -237,6 +241,7 @@ test('a draft is held against what people confirmed, and one that is worse goes 
   })
   await press('r')
   await flushPromises()
+  expect(view.find('.area-says').text()).toContain('One more was filed and is left out')
   expect(view.text()).toContain('2 of 2 batches')
   expect(view.findAll('.counts tbody tr').at(-1)!.text()).toMatch(/Values\s*2\s*2\s*16\s*2 → 2\s*0 → 2/)
   expect(view.findAll('.places li')[0].text()).toMatch(/page 4.*fee.*worse.*34\.40 \(sure and wrong\)/)

@@ -2,6 +2,12 @@ export default {
   lead: 'The draft is held against batches that were filed: what people confirmed there is right.',
   which: 'Batches',
   last: 'the last {n} batches',
+  days: 'those filed in the last {n} days',
+  erased:
+    'One more was filed and is left out: pages of it were erased. | ' +
+    'One more was filed and is left out: pages of it were erased. | ' +
+    '{n} more were filed and are left out: pages of them were erased.',
+  took: 'It took {now} s; the saved version {before} s.',
   run: 'Replay',
   stop: 'Stop',
   done: '{n} of {of} batches',

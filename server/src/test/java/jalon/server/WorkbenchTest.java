@@ -93,6 +93,8 @@ class WorkbenchTest extends ServerCase {
                 .isEqualTo("other");
         supervisor.delete(bench + "/right/" + longer.get(0));
         assertThat(tried(supervisor, bench, json, samples).get("wrong")).isEmpty();
+        assertThatThrownBy(() -> supervisor.put(bench + "/right", Map.of("pages", List.of(999), "type", "paper")))
+                .hasMessageContaining("noReadablePage");
         assertThatThrownBy(() -> supervisor.put(bench + "/right", Map.of("pages", List.of())))
                 .hasMessageContaining("422");
     }
@@ -124,7 +126,7 @@ class WorkbenchTest extends ServerCase {
                 .get("name")
                 .asString();
         String bench = "/api/workbench/" + stream;
-        assertThat(supervisor.get(bench + "/confirmed")).isEmpty();
+        assertThat(supervisor.get(bench + "/confirmed").get("batches")).isEmpty();
         var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 933);
         String no = bring(stream, stack.files());
         String json = supervisor.get(bench).get("draft").get("definition").asString();
@@ -134,7 +136,7 @@ class WorkbenchTest extends ServerCase {
         settleTheRest(no, stack);
         operator.post("/api/batches/" + no + "/filing", Map.of());
         awaitStage(no, "done");
-        assertThat(supervisor.get(bench + "/confirmed").findValuesAsString("batch"))
+        assertThat(supervisor.get(bench + "/confirmed?days=1").findValuesAsString("batch"))
                 .containsExactly(no);
         JsonNode watch = supervisor.get("/api/streams/" + stream + "/watch");
         assertThat(watch.get("weeks").get(0).get("documents").asInt()).isEqualTo(2);

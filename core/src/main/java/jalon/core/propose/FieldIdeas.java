@@ -118,8 +118,7 @@ final class FieldIdeas {
         for (int i = 0; i < labels.size(); i++) {
             Labelled.Label label = labels.get(i);
             Finder finder = new Finder.ByLabel(List.of(label.text()), side.apply(label), null, null, null);
-            fields.add(new Field(
-                    "f" + i, null, null, null, false, false, null, false, List.of(finder), false, null, null, null));
+            fields.add(Field.of("f" + i, null, List.of(finder)));
         }
         DocumentType all = DocumentType.of("sample", null, fields);
         List<Map<String, FieldValue>> read = on.stream()

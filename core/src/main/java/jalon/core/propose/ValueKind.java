@@ -66,7 +66,7 @@ final class ValueKind {
     }
 
     private static boolean passes(String value, Field.Kind kind, LocalDate today) {
-        Field field = new Field("value", null, kind, null, false, false, null, false, null, false, null, null, null);
+        Field field = Field.of("value", kind, null);
         FieldValue settled = Indexer.settle(field, value, Map.of(), today, 0, null, "");
         return settled.value() != null
                 && settled.reasons().isEmpty()

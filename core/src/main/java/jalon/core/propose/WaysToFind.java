@@ -85,10 +85,9 @@ final class WaysToFind {
         candidates.addAll(byForm());
         candidates.add(new Candidate(
                 DrawnBox.How.PLACE, null, finder("zone", Map.of("boxMm", place.boxMm()), false), v -> true));
-        List<List<FieldValue>> read = tried(candidates);
         Map<DrawnBox.How, DrawnBox.WayToFind> best = new EnumMap<>(DrawnBox.How.class);
-        for (int i = 0; i < candidates.size(); i++) {
-            way(candidates.get(i), read.get(i))
+        for (Candidate candidate : candidates) {
+            way(candidate, tried(candidate))
                     .ifPresent(way -> best.merge(way.how(), way, (a, b) -> b.clear() > a.clear() ? b : a));
         }
         return best.values().stream()
@@ -96,38 +95,16 @@ final class WaysToFind {
                 .toList();
     }
 
-    /** What each finds on each paper, by itself. */
-    private List<List<FieldValue>> tried(List<Candidate> candidates) {
-        return candidates.stream()
-                .map(candidate -> {
-                    Finder finder = JSON.convertValue(candidate.finder(), Finder.class);
-                    Field field = new Field(
-                            "value",
-                            null,
-                            null,
-                            null,
-                            false,
-                            false,
-                            null,
-                            false,
-                            List.of(finder),
-                            false,
-                            null,
-                            null,
-                            null);
-                    DocumentType type = new DocumentType(
-                            "sample", null, null, null, false, false, null, null, layout(), List.of(field));
-                    return papers.stream()
-                            .map(paper -> Indexer.index(
-                                            type,
-                                            new Document(paper, Optional.empty()),
-                                            ZoneReader.NONE,
-                                            Map.of(),
-                                            today,
-                                            Map.of())
-                                    .get("value"))
-                            .toList();
-                })
+    /** What it finds on each paper, by itself. */
+    private List<FieldValue> tried(Candidate candidate) {
+        Finder finder = JSON.convertValue(candidate.finder(), Finder.class);
+        Field field = Field.of("value", null, List.of(finder));
+        DocumentType type =
+                new DocumentType("sample", null, null, null, false, false, null, null, layout(), List.of(field));
+        return papers.stream()
+                .map(paper -> Indexer.index(
+                                type, new Document(paper, Optional.empty()), ZoneReader.NONE, Map.of(), today, Map.of())
+                        .get("value"))
                 .toList();
     }
 

@@ -34,6 +34,11 @@ public record Field(
     /** Between the values of a field that holds several. */
     public static final String JOINED_BY = "; ";
 
+    /** A field that holds what some finders find; all else is as usual. */
+    public static Field of(String field, Kind kind, List<Finder> finders) {
+        return new Field(field, null, kind, null, false, false, null, false, finders, false, null, null, null);
+    }
+
     public Field {
         title = title == null ? field : title;
         kind = kind == null ? Kind.TEXT : kind;

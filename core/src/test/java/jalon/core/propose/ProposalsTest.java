@@ -17,6 +17,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
@@ -162,6 +163,42 @@ class ProposalsTest {
         assertThat(proposed(List.of())).isEmpty();
         assertThat(proposed(List.of(PageBuilder.page(1).ink(0).seen()))).isEmpty();
         assertThat(of(What.FIELD, proposed(List.of(letterPage(1, 1))))).isEmpty();
+    }
+
+    /** One of ten kinds of form, each with a title, labels and places of its own. */
+    private PageFacts ofKind(int no, int kind, int which) {
+        String[] words =
+                ("Anchor Ballast Cargo Dunnage Ensign Fender Galley Hawser Jetsam Keelson Lantern Mooring Nautilus"
+                                + " Oakum Pilot Quarter Rigging Sextant Tackle Vangboom")
+                        .split(" ");
+        List<Word> all = new ArrayList<>();
+        print(all, 20, 30 + kind, 6, words[kind] + " " + words[kind + 10].toLowerCase(Locale.ROOT));
+        for (int i = 0; i < 5; i++) {
+            double y = 60 + (9 + kind) * i;
+            print(all, 20 + kind, y, 3, words[(kind + 3 * i + 1) % 20] + " " + words[(kind + 7 * i + 2) % 20]);
+            print(all, 95, y, 3, String.valueOf(1000 * (i + 1) + 137 * which + kind));
+        }
+        return PageBuilder.page(no).words(all).seen();
+    }
+
+    @Test
+    void tenKindsAtOnceWithABlankPageAndAPhotographAreTenTypes() {
+        List<PageFacts> pages = new ArrayList<>();
+        for (int kind = 0; kind < 10; kind++) {
+            for (int which = 0; which < 3; which++) {
+                pages.add(patch(pages.size() + 1));
+                pages.add(ofKind(pages.size() + 1, kind, which));
+            }
+        }
+        pages.add(PageBuilder.page(pages.size() + 1).ink(0).seen());
+        pages.add(patch(pages.size() + 1));
+        pages.add(PageBuilder.page(pages.size() + 1).ink(0.4).seen());
+        List<Proposal> all = proposed(pages);
+        assertThat(of(What.CUT, all)).hasSize(1);
+        assertThat(of(What.TYPE, all).stream().map(t -> (String) t.part().get("title")))
+                .contains("Anchor lantern", "Keelson vangboom")
+                .hasSizeBetween(10, 11);
+        assertThat(of(What.FIELD, all)).hasSizeGreaterThanOrEqualTo(45);
     }
 
     @Test

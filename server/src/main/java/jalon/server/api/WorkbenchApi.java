@@ -29,10 +29,8 @@ class WorkbenchApi {
 
     private final Workbench workbench;
     private final StreamDrafts drafts;
-    private final StreamReplay replay;
 
-    WorkbenchApi(Workbench workbench, StreamDrafts drafts, StreamReplay replay) {
-        this.replay = replay;
+    WorkbenchApi(Workbench workbench, StreamDrafts drafts) {
         this.workbench = workbench;
         this.drafts = drafts;
     }
@@ -93,9 +91,15 @@ class WorkbenchApi {
         return workbench.tried(stream, tried.json(), tried.batch());
     }
 
+    record DraftText(String json) {
+        DraftText {
+            json = json == null ? "" : json;
+        }
+    }
+
     /** What a draft says otherwise than the saved version; nothing where there is none yet. */
     @PostMapping("/{stream}/changes")
-    List<StreamChanges.Change> changesOfDraft(@PathVariable String stream, @RequestBody ChangedDraft draft) {
+    List<StreamChanges.Change> changesOfDraft(@PathVariable String stream, @RequestBody DraftText draft) {
         return workbench.changes(stream, draft.json());
     }
 
@@ -118,11 +122,13 @@ class WorkbenchApi {
         return workbench.proposals(stream, batch);
     }
 
-    /** Batches that it can be held against. @param most so many at most */
+    /** Batches that it can be held against. @param most so many at most, @param days filed in the last so many days; 0 for ever */
     @GetMapping("/{stream}/confirmed")
-    List<StreamReplay.ConfirmedBatch> confirmedBatches(
-            @PathVariable String stream, @RequestParam(defaultValue = "20") int most) {
-        return replay.confirmed(stream, Math.max(1, Math.min(MOST_REPLAYED, most)));
+    StreamReplay.ConfirmedBatches confirmedBatches(
+            @PathVariable String stream,
+            @RequestParam(defaultValue = "20") int most,
+            @RequestParam(defaultValue = "0") int days) {
+        return workbench.confirmed(stream, Math.max(0, days), Math.max(1, Math.min(MOST_REPLAYED, most)));
     }
 
     /** Says what is right on some of its sample pages. */

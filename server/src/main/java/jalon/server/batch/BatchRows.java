@@ -132,12 +132,22 @@ interface BatchRows {
     @ResultMap("batch")
     List<Batch> board(Instant doneAfter);
 
+    /** Those of a stream that were filed since then. */
+    String FILED =
+            PAPER + " and stream = #{stream} and filed_at >= #{since} and stage = 'done' and withdrawn_by is null"
+                    + " and continues_batch is null and ";
+
+    String ERASED = "exists (select 1 from page p where p.batch_id = batch.id and p.erased)";
+
     /** The last that were filed and of which nothing is erased, the newest first. */
-    @Select("select " + COLUMNS + " from batch where" + PAPER + " and stream = #{stream} and filed_at is not null"
-            + " and stage = 'done' and withdrawn_by is null and continues_batch is null and not exists"
-            + " (select 1 from page p where p.batch_id = batch.id and p.erased) order by filed_at desc limit #{most}")
+    @Select("select " + COLUMNS + " from batch where" + FILED + "not " + ERASED
+            + " order by filed_at desc limit #{most}")
     @ResultMap("batch")
-    List<Batch> confirmed(String stream, int most);
+    List<Batch> confirmed(String stream, Instant since, int most);
+
+    /** How many more there would be if nothing had been erased. */
+    @Select("select count(*) from batch where" + FILED + ERASED)
+    int partlyErased(String stream, Instant since);
 
     /** Batches at work in which somebody asked for a page again; whether it has come is for the decisions to say. */
     @Select("select " + COLUMNS + " from batch where filed_at is null and withdrawn_by is null and stage <> 'intake'"

@@ -5,6 +5,7 @@ import jalon.core.run.Replay;
 import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
 import jalon.server.stream.StreamLibrary;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -26,11 +27,21 @@ public class StreamReplay {
     /** A batch that can be replayed. */
     public record ConfirmedBatch(String batch, int documents) {}
 
-    /** The last batches of a stream that were filed and of which nothing is erased, the newest first. */
-    public List<ConfirmedBatch> confirmed(String stream, int most) {
-        return rows.confirmed(stream, most).stream()
-                .map(b -> new ConfirmedBatch(b.no(), b.counted().documents()))
-                .toList();
+    /** @param erased how many more were filed then of which pages are erased, so that nobody can tell what is right there */
+    public record ConfirmedBatches(List<ConfirmedBatch> batches, int erased) {}
+
+    /**
+     * The last batches of a stream that were filed, the newest first.
+     *
+     * @param since when they were filed at the earliest
+     * @param most so many at most
+     */
+    public ConfirmedBatches confirmed(String stream, Instant since, int most) {
+        return new ConfirmedBatches(
+                rows.confirmed(stream, since, most).stream()
+                        .map(b -> new ConfirmedBatch(b.no(), b.counted().documents()))
+                        .toList(),
+                rows.partlyErased(stream, since));
     }
 
     /** How often a machine did how well. @param what is compared, @param before by the saved version, @param after by the draft */
@@ -69,7 +80,13 @@ public class StreamReplay {
         }
     }
 
-    public record ReplayedBatch(String batch, List<ReplayedTally> compared, List<ReplayedPlace> places) {
+    /** @param seconds that the draft took, @param secondsBefore that the saved version took */
+    public record ReplayedBatch(
+            String batch,
+            List<ReplayedTally> compared,
+            List<ReplayedPlace> places,
+            double seconds,
+            double secondsBefore) {
         public long better() {
             return places.stream().filter(ReplayedPlace::better).count();
         }
@@ -87,10 +104,10 @@ public class StreamReplay {
         }
         StreamDefinition drafted = streams.parsed(json);
         List<Replay.Confirmed> confirmed = Replay.Confirmed.of(batches.view(batch, true));
-        BatchView after = batches.indexedBy(drafted, batch);
-        Optional<StreamDefinition> saved = streams.inForce(batch.stream().name());
-        Replay replay = saved.map(s -> Replay.of(confirmed, batches.indexedBy(s, batch), after))
-                .orElseGet(() -> Replay.of(confirmed, after));
+        Timed after = timed(drafted, batch);
+        Optional<Timed> before = streams.inForce(batch.stream().name()).map(s -> timed(s, batch));
+        Replay replay = before.map(b -> Replay.of(confirmed, b.view(), after.view()))
+                .orElseGet(() -> Replay.of(confirmed, after.view()));
         return new ReplayedBatch(
                 batchNo,
                 Arrays.stream(Replay.What.values())
@@ -99,6 +116,16 @@ public class StreamReplay {
                                 replay.before().getOrDefault(what, Replay.Tally.NONE),
                                 replay.after().getOrDefault(what, Replay.Tally.NONE)))
                         .toList(),
-                replay.differences().stream().map(ReplayedPlace::of).toList());
+                replay.differences().stream().map(ReplayedPlace::of).toList(),
+                after.seconds(),
+                before.map(Timed::seconds).orElse(0.0));
+    }
+
+    private record Timed(BatchView view, double seconds) {}
+
+    private Timed timed(StreamDefinition stream, Batch batch) {
+        long from = System.nanoTime();
+        BatchView view = batches.indexedBy(stream, batch);
+        return new Timed(view, (System.nanoTime() - from) / 1e9);
     }
 }

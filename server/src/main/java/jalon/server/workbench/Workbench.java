@@ -18,9 +18,12 @@ import jalon.server.batch.StreamReplay;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamDrafts;
 import jalon.server.stream.StreamLibrary;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -106,6 +109,10 @@ public class Workbench {
         if (answer.pages() == null || answer.pages().isEmpty() || answer.type() == null) {
             throw Problem.NO_PAPER_SAID.with();
         }
+        Set<Integer> pages = batches.facts(samples).keySet();
+        answer.pages().stream().filter(no -> !pages.contains(no)).findFirst().ifPresent(no -> {
+            throw Problem.NO_READABLE_PAGE.with(samples.no(), no);
+        });
         answers.say(samples.id(), answer, by);
     }
 
@@ -116,6 +123,11 @@ public class Workbench {
 
     private Batch samplesOf(String stream) {
         return drafts.samples(stream).map(batches::get).orElseThrow(() -> Problem.NO_SAMPLES_YET.with(stream));
+    }
+
+    /** Batches that a draft can be held against. @param days filed in the last so many; 0 for ever */
+    public StreamReplay.ConfirmedBatches confirmed(String stream, int days, int most) {
+        return replay.confirmed(stream, days == 0 ? Instant.EPOCH : times.now().minus(Duration.ofDays(days)), most);
     }
 
     /** What a draft does better and worse on a batch that people confirmed; remembered until it goes live or is another. */
