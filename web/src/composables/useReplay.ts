@@ -7,8 +7,14 @@ export type Place = Batch['places'][number] & { batch: string }
 const WHATS = ['cut', 'type', 'value'] as const
 const DIDS = ['sureAndRight', 'inDoubt', 'sureAndWrong'] as const
 
+/** So many at most. */
+const MOST = 200
 /** The last so many batches, or those filed in the last so many days. */
-export type Which = { most: number; days?: number }
+export const CHOICES = {
+  ...{ last5: { most: 5 }, last20: { most: 20 }, last100: { most: 100 } },
+  ...{ days7: { most: MOST, days: 7 }, days30: { most: MOST, days: 30 }, days90: { most: MOST, days: 90 } },
+}
+export type Choice = keyof typeof CHOICES
 
 /** The draft held against batches that people confirmed, one after the other; stopped, it tells what it has. */
 export function useReplay(stream: string, { json }: Workbench) {
@@ -22,7 +28,8 @@ export function useReplay(stream: string, { json }: Workbench) {
 
   /** Those that nobody can replay any more. */
   const erased = ref(0)
-  async function run(which: Which) {
+  const which = ref<Choice>('last20')
+  async function run() {
     const mine = ++asked
     const params = { path: { stream } }
     batches.value = []
@@ -30,7 +37,7 @@ export function useReplay(stream: string, { json }: Workbench) {
     replayed.value = json.value
     running.value = true
     const { data } = await api.GET('/api/workbench/{stream}/confirmed', {
-      params: { ...params, query: which },
+      params: { ...params, query: CHOICES[which.value] },
     })
     all.value = data?.batches.length ?? 0
     erased.value = data?.erased ?? 0
@@ -75,7 +82,7 @@ export function useReplay(stream: string, { json }: Workbench) {
   })
   const old = computed(() => !!replayed.value && replayed.value !== json.value)
   watch(json, () => running.value && stop())
-  return { batches, all, erased, running, problem, old, counts, took, worse, ordered, run, stop }
+  return { which, batches, all, erased, running, problem, old, counts, took, worse, ordered, run, stop }
 }
 
 export type Replay = ReturnType<typeof useReplay>

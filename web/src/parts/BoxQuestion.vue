@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
+import AskBox from './base/AskBox.vue'
 import FieldBox from './base/FieldBox.vue'
 import KeyButton from './base/KeyButton.vue'
 import { addWay, fieldCalled, type Draft } from './draft'
@@ -46,8 +47,7 @@ function save() {
 </script>
 
 <template>
-  <form class="form" @submit.prevent="save">
-    <h3>{{ t('workbench.box.ask') }}</h3>
+  <AskBox :title="t('workbench.box.ask')" @submit="save" @close="emit('close')">
     <p class="mono" dir="auto">{{ drawn.text || t('workbench.box.nothing') }}</p>
     <ElRadioGroup v-model="what" class="ways" :aria-label="t('workbench.box.ask')">
       <ElRadio v-for="w in drawn.ways" :key="w.how" :value="w.how">
@@ -65,25 +65,14 @@ function save() {
         {{ t('workbench.box.known', { title: known.title ?? known.field }) }}
       </p>
     </template>
-    <div class="row">
+    <template #acts>
       <KeyButton main submit k="Enter">{{ t('workbench.box.save') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
-    </div>
-  </form>
+    </template>
+  </AskBox>
 </template>
 
 <style scoped>
-.form {
-  display: grid;
-  gap: 10px;
-  padding: 10px;
-  margin-bottom: 10px;
-  border: 1px solid var(--petrol);
-  background: var(--petrol-pale);
-}
-p {
-  margin: 0;
-}
 .ways {
   display: grid;
   gap: 4px;

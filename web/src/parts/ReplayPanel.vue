@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Replay } from '../composables/useReplay'
+import { CHOICES, type Choice, type Replay } from '../composables/useReplay'
 import { figure } from './figures'
 import NoteBanner from './base/NoteBanner.vue'
 import KeyButton from './base/KeyButton.vue'
@@ -10,18 +10,12 @@ import PickOne from './base/PickOne.vue'
 /** What the draft does better and worse than the saved version on batches that people confirmed. */
 const props = defineProps<{ replay: Replay }>()
 const { t } = useI18n()
-const { batches, all, erased, running, problem, old, counts, took, ordered, run, stop } = props.replay
-const which = ref('last 20')
+const { which, batches, all, erased, running, problem, old, counts, took, ordered, run, stop } = props.replay
 const MOST_SHOWN = 200
-const choices = computed(() => [
-  ...[5, 20, 100].map((n) => ({ value: `last ${n}`, label: t('replay.last', { n }) })),
-  ...[7, 30, 90].map((n) => ({ value: `days ${n}`, label: t('replay.days', { n }) })),
-])
-const MOST = 200
-function start() {
-  const [what, n] = which.value.split(' ')
-  void run(what === 'last' ? { most: Number(n) } : { most: MOST, days: Number(n) })
-}
+const choices = (Object.keys(CHOICES) as Choice[]).map((value) => {
+  const { most, days } = { days: 0, ...CHOICES[value] }
+  return { value, label: days ? t('replay.days', { n: days }) : t('replay.last', { n: most }) }
+})
 const shown = computed(() => ordered.value.slice(0, MOST_SHOWN))
 const said = (text: string | undefined) => text ?? t('workbench.nothing')
 </script>
@@ -30,7 +24,7 @@ const said = (text: string | undefined) => text ?? t('workbench.nothing')
   <p class="soft">{{ t('replay.lead') }}</p>
   <div class="row">
     <PickOne v-model="which" :options="choices" :aria-label="t('replay.which')" />
-    <KeyButton v-if="!running" k="R" main @click="start">{{ t('replay.run') }}</KeyButton>
+    <KeyButton v-if="!running" k="R" main @click="run">{{ t('replay.run') }}</KeyButton>
     <KeyButton v-else @click="stop">{{ t('replay.stop') }}</KeyButton>
     <span class="soft" role="status">
       {{ running || batches.length ? t('replay.done', { n: batches.length, of: all }) : '' }}

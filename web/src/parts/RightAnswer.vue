@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import AskBox from './base/AskBox.vue'
 import FieldBox from './base/FieldBox.vue'
 import KeyButton from './base/KeyButton.vue'
 import { vFocus } from './base/focus'
@@ -33,32 +34,21 @@ const save = () =>
 </script>
 
 <template>
-  <form class="form" @submit.prevent="save" @keydown.esc.stop="emit('close')">
-    <h3>{{ t('workbench.right.ask', { pages: paper.pages.join(', ') }, paper.pages.length) }}</h3>
+  <AskBox
+    :title="t('workbench.right.ask', { pages: paper.pages.join(', ') }, paper.pages.length)"
+    @submit="save"
+    @close="emit('close')"
+  >
     <FieldBox v-if="types.length > 1" :label="t('workbench.what.type')">
       <PickOne v-model="type" :options="types" />
     </FieldBox>
     <FieldBox v-for="(f, i) in titles" :key="f.name" :label="f.title">
       <ElInput v-model="values[f.name]" v-focus="i === 0" class="mono" />
     </FieldBox>
-    <div class="row">
+    <template #acts>
       <KeyButton main submit k="Enter">{{ t('workbench.right.save') }}</KeyButton>
       <KeyButton v-if="paper.right" @click="emit('forget')">{{ t('workbench.right.forget') }}</KeyButton>
       <KeyButton @click="emit('close')">{{ t('app.close') }}</KeyButton>
-    </div>
-  </form>
+    </template>
+  </AskBox>
 </template>
-
-<style scoped>
-.form {
-  display: grid;
-  gap: 8px;
-  padding: 10px;
-  margin-bottom: 10px;
-  border: 1px solid var(--petrol);
-  background: var(--petrol-pale);
-}
-h3 {
-  margin: 0;
-}
-</style>

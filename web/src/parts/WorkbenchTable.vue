@@ -3,11 +3,24 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schema } from '../api/client'
 import { titlesOf, type Draft } from './draft'
-import { isDoubt, isOther, isWrong, toSee } from './papers'
+import { isDoubt } from '../composables/useBatch'
+import KeyButton from './base/KeyButton.vue'
+import { isOther, isWrong, toSee } from './papers'
 
 /** All papers of the samples by all fields of their types; those with something to be looked at come first. */
-const props = defineProps<{ trial: Schema['Trial'] | null; draft: Draft | null; page: number }>()
-const emit = defineEmits<{ show: [page: number]; field: [type: string, field: string] }>()
+const props = defineProps<{
+  trial: Schema['Trial'] | null
+  draft: Draft | null
+  page: number
+  /** Whether it can be said what is right on them. */
+  samples: boolean
+}>()
+const emit = defineEmits<{
+  show: [page: number]
+  field: [type: string, field: string]
+  right: []
+  say: []
+}>()
 const { t } = useI18n()
 const papers = computed(() => props.trial?.papers ?? [])
 const types = computed(() => [...new Set(papers.value.map((p) => p.type))])
@@ -25,6 +38,10 @@ const told = (w: Schema['ReplayedPlace']) =>
 <template>
   <div class="all" role="region" :aria-label="t('workbench.table')" tabindex="0">
     <p v-if="!papers.length" class="soft empty">{{ t('workbench.noPapers') }}</p>
+    <div v-else-if="samples" class="row acts">
+      <KeyButton k="C" @click="emit('right')">{{ t('workbench.right.asRead') }}</KeyButton>
+      <KeyButton k="E" @click="emit('say')">{{ t('workbench.right.put') }}</KeyButton>
+    </div>
     <p v-for="(w, i) in misplaced" :key="i" class="misplaced">
       <ElButton link class="to" @click="emit('show', w.page)">✕ {{ told(w) }}</ElButton>
     </p>
@@ -50,7 +67,7 @@ const told = (w: Schema['ReplayedPlace']) =>
             v-for="f in titlesOf(draft, type)"
             :key="f.name"
             :class="{
-              doubt: isDoubt(p.values[f.name]),
+              doubt: p.values[f.name] && isDoubt(p.values[f.name]),
               other: isOther(p, f.name),
               wrong: isWrong(p, f.name),
             }"
@@ -75,6 +92,9 @@ const told = (w: Schema['ReplayedPlace']) =>
   overflow: auto;
   height: 100%;
   background: var(--field);
+}
+.acts {
+  padding: 6px 10px;
 }
 .empty {
   padding: 12px;

@@ -1,12 +1,10 @@
 import type { Schema } from '../api/client'
+import { isDoubt } from '../composables/useBatch'
 
 export type Paper = Schema['TriedDocument']
 
 /** Nothing and a blank are one. */
 const plain = (value?: string | null) => value?.trim() || null
-
-export const isDoubt = (v?: Schema['FieldValue']) =>
-  !!v && (['doubtful', 'wrong'].includes(v.state) || (v.state === 'empty' && v.reasons.length > 0))
 
 /** Whether a value is other than somebody said is right there. */
 export const isWrong = (p: Paper, field: string) =>
@@ -15,7 +13,7 @@ export const isWrong = (p: Paper, field: string) =>
 /** What is to be looked at: what is wrong weighs more than any doubt. */
 export function toSee(p: Paper): number {
   const wrong = Object.keys(p.right ?? {}).filter((field) => isWrong(p, field)).length
-  return 1000 * wrong + Object.values(p.values).filter(isDoubt).length + (p.doubtful ? 1 : 0)
+  return 1000 * wrong + Object.values(p.values).filter((v) => isDoubt(v)).length + (p.doubtful ? 1 : 0)
 }
 
 /** Whether the saved version makes the same paper and says something else. */

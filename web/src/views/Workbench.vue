@@ -65,13 +65,13 @@ async function giveUp() {
   if (bench.bench.value?.newest) await bench.load()
   else await router.push({ name: 'streams' })
 }
+const right = () => paper.value && onSamples.value && void bench.say(paper.value, asRead(paper.value))
+const say = () => (saying.value = onSamples.value && !!paper.value)
 useWorkbenchKeys({
-  ...{ bench, proposals, replay, step },
+  ...{ bench, proposals, replay, step, right, say },
   show: (other) => (tab.value = other),
   choose: () => samples.value?.choose(),
   live: () => (going.value = !wrong.value),
-  right: () => paper.value && onSamples.value && void bench.say(paper.value, asRead(paper.value)),
-  say: () => (saying.value = onSamples.value && !!paper.value),
 })
 </script>
 
@@ -123,8 +123,11 @@ useWorkbenchKeys({
         :trial="trial"
         v-bind="{ draft }"
         :page="page?.no ?? 0"
+        :samples="onSamples"
         @show="no = $event"
         @field="field"
+        @right="right"
+        @say="say"
       />
     </div>
     <WaitingFor v-else :loading="!problem" :problem="problem" @again="bench.load" />

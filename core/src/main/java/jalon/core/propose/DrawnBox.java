@@ -10,6 +10,7 @@ import jalon.core.read.PageTilt;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * A box that a person drew on a sample page: what it holds, where it lies, and how the like of it is found on other papers.
@@ -21,6 +22,9 @@ public record DrawnBox(String text, DrawnPlace place, List<WayToFind> ways) {
     private static final int LEAST_LETTERS = 4;
     private static final double CLEAR = 0.85;
     private static final int MOST_ANCHORS = 24;
+
+    /** It is answered while somebody waits. */
+    private static final int MOST_PAPERS = 24;
 
     /**
      * A part of the straight sheet, as a zone has it.
@@ -57,7 +61,7 @@ public record DrawnBox(String text, DrawnPlace place, List<WayToFind> ways) {
     /**
      * @param drawn on the upright page
      * @param values where values are known to stand on it: what is written there is no print
-     * @param papers pages of each paper of its kind, those of this one among them
+     * @param papers pages of each paper of its kind; its own is tried first, then so many of the others
      * @param today for dates
      */
     public static DrawnBox of(
@@ -74,7 +78,18 @@ public record DrawnBox(String text, DrawnPlace place, List<WayToFind> ways) {
                 .limit(MOST_ANCHORS)
                 .toList();
         DrawnPlace place = new DrawnPlace(tilt.toStraight(drawn), anchors);
-        List<List<PageFacts>> known = papers.isEmpty() ? List.of(List.of(page)) : papers;
-        return new DrawnBox(Line.textOf(inside), place, new WaysToFind(page, drawn, inside, place, known, today).all());
+        var ways = new WaysToFind(page, drawn, inside, place, some(papers, page), today);
+        return new DrawnBox(Line.textOf(inside), place, ways.all());
+    }
+
+    /** The paper that the page is of, and others. */
+    private static List<List<PageFacts>> some(List<List<PageFacts>> papers, PageFacts page) {
+        List<PageFacts> own = papers.stream()
+                .filter(paper -> paper.stream().anyMatch(p -> p.no() == page.no()))
+                .findFirst()
+                .orElse(List.of(page));
+        return Stream.concat(Stream.of(own), papers.stream().filter(paper -> paper != own))
+                .limit(MOST_PAPERS)
+                .toList();
     }
 }

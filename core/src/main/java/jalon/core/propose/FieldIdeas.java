@@ -1,9 +1,6 @@
 package jalon.core.propose;
 
-import jalon.core.index.Document;
 import jalon.core.index.FieldValue;
-import jalon.core.index.Indexer;
-import jalon.core.index.ZoneReader;
 import jalon.core.mark.Mark;
 import jalon.core.read.PageFacts;
 import jalon.core.read.Phrase;
@@ -20,7 +17,6 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -121,10 +117,8 @@ final class FieldIdeas {
             fields.add(Field.of("f" + i, null, List.of(finder)));
         }
         DocumentType all = DocumentType.of("sample", null, fields);
-        List<Map<String, FieldValue>> read = on.stream()
-                .map(d -> Indexer.index(
-                        all, new Document(d, Optional.empty()), ZoneReader.NONE, Map.of(), samples.today(), Map.of()))
-                .toList();
+        List<Map<String, FieldValue>> read =
+                on.stream().map(d -> Samples.read(all, d, samples.today())).toList();
         List<Try> tries = new ArrayList<>();
         for (int i = 0; i < labels.size(); i++) {
             String name = "f" + i;

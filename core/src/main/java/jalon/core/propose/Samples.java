@@ -1,5 +1,9 @@
 package jalon.core.propose;
 
+import jalon.core.index.Document;
+import jalon.core.index.FieldValue;
+import jalon.core.index.Indexer;
+import jalon.core.index.ZoneReader;
 import jalon.core.read.PageFacts;
 import jalon.core.register.Register;
 import jalon.core.run.KnownPages;
@@ -9,12 +13,14 @@ import jalon.core.split.Cutter;
 import jalon.core.split.Stake;
 import jalon.core.stream.StakeRule;
 import jalon.core.stream.StreamDefinition;
+import jalon.core.stream.StreamDefinition.DocumentType;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -56,6 +62,11 @@ final class Samples {
 
     LocalDate today() {
         return today;
+    }
+
+    /** What a type's finders read on a paper that is known by itself alone. */
+    static Map<String, FieldValue> read(DocumentType type, List<PageFacts> paper, LocalDate today) {
+        return Indexer.index(type, new Document(paper, Optional.empty()), ZoneReader.NONE, Map.of(), today, Map.of());
     }
 
     private Map<Integer, Double> begins() {

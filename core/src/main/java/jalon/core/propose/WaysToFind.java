@@ -1,9 +1,6 @@
 package jalon.core.propose;
 
-import jalon.core.index.Document;
 import jalon.core.index.FieldValue;
-import jalon.core.index.Indexer;
-import jalon.core.index.ZoneReader;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
@@ -42,8 +39,6 @@ final class WaysToFind {
     /** Above and below the box where it lies now. */
     private static final double BAND_MM = 25;
 
-    private static final double PAGE_WIDTH_MM = 210;
-
     private final PageFacts page;
     private final Box drawn;
     private final List<Word> inside;
@@ -57,7 +52,7 @@ final class WaysToFind {
 
     /**
      * @param drawn on the upright page, @param inside words that it holds, @param place of it as a zone has it
-     * @param papers of its kind, the page among them
+     * @param papers of its kind, the one that the page is of first
      */
     WaysToFind(
             PageFacts page,
@@ -102,9 +97,7 @@ final class WaysToFind {
         DocumentType type =
                 new DocumentType("sample", null, null, null, false, false, null, null, layout(), List.of(field));
         return papers.stream()
-                .map(paper -> Indexer.index(
-                                type, new Document(paper, Optional.empty()), ZoneReader.NONE, Map.of(), today, Map.of())
-                        .get("value"))
+                .map(paper -> Samples.read(type, paper, today).get("value"))
                 .toList();
     }
 
@@ -226,7 +219,7 @@ final class WaysToFind {
             Box band = new Box(
                     0,
                     Math.round(Math.max(0, box.y() - BAND_MM)),
-                    PAGE_WIDTH_MM,
+                    Math.round(page.image().widthMm()),
                     Math.round(box.height() + 2 * BAND_MM));
             candidates.add(form(form, Map.of("where", band)));
         }
@@ -243,10 +236,7 @@ final class WaysToFind {
         Map<String, Object> finder = new LinkedHashMap<>();
         finder.put("by", by);
         finder.putAll(parts);
-        List<PageFacts> its = papers.stream()
-                .filter(paper -> paper.stream().anyMatch(p -> p.no() == page.no()))
-                .findFirst()
-                .orElse(List.of(page));
+        List<PageFacts> its = papers.get(0);
         boolean first = its.get(0).no() == page.no();
         boolean last = its.size() > 1 && its.get(its.size() - 1).no() == page.no();
         boolean more = papers.stream().anyMatch(paper -> paper.size() > 1);

@@ -272,6 +272,20 @@ class ProposalsTest {
     }
 
     @Test
+    void whateverPaperABoxIsDrawnOnIsTriedAmongMany() {
+        List<List<PageFacts>> papers = new ArrayList<>();
+        for (int i = 0; i < 30; i++) {
+            papers.add(List.of(letter(i + 1, i % 4)));
+        }
+        PageFacts last = papers.get(29).get(0);
+        var box = new Box(119 + 0.6 * 3 * 10, 23, 26, 5);
+        DrawnBox.WayToFind way =
+                DrawnBox.of(last, box, List.of(), papers, TODAY).ways().get(0);
+        assertThat(way.how()).isEqualTo(DrawnBox.How.LABEL);
+        assertThat(way.values().get(0)).isEqualTo("0411 62601");
+    }
+
+    @Test
     void aWordThatMostPeopleWroteIsNoLabelAndOneThatTheSmallPrintRepeatsIsOne() {
         List<PageFacts> pages = new ArrayList<>();
         for (int i = 0; i < 6; i++) {

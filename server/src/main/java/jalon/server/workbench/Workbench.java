@@ -30,9 +30,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Where a stream is made and changed by its samples. */
 @Service
 public class Workbench {
-    /** A box is held against so many papers at most: it is answered while somebody waits. */
-    private static final int MOST_PAPERS = 24;
-
     private final StreamDrafts drafts;
     private final StreamLibrary library;
     private final Batches batches;
@@ -131,11 +128,10 @@ public class Workbench {
     }
 
     /** What a draft does better and worse on a batch that people confirmed; remembered until it goes live or is another. */
-    @Transactional
     public StreamReplay.ReplayedBatch replayed(String stream, String json, String batchNo, String by) {
         StreamReplay.ReplayedBatch replayed = replay.of(json, batchNo);
         long id = batches.get(batchNo).id();
-        rows.replayed(stream, hash(json), id, replayed.better(), replayed.worse(), by, times.now());
+        rows.replayed(stream, Sha256.of(json), id, replayed.better(), replayed.worse(), by, times.now());
         return replayed;
     }
 
@@ -149,7 +145,7 @@ public class Workbench {
     public StreamLibrary.Listed live(String stream, int revision, String note, String by) {
         String json = drafts.of(stream).definition();
         if (note == null || note.isBlank()) {
-            int worse = rows.worse(stream, hash(json)) + worseOnSamples(stream, json);
+            int worse = rows.worse(stream, Sha256.of(json)) + worseOnSamples(stream, json);
             if (worse > 0) {
                 throw Problem.WORSE_WITHOUT_A_WORD.with(worse);
             }
@@ -164,10 +160,6 @@ public class Workbench {
                 .filter(batch -> !answers.of(batch.id()).isEmpty())
                 .map(batch -> tried(stream, json, batch.no()).worse())
                 .orElse(0);
-    }
-
-    private static String hash(String json) {
-        return Sha256.of(json);
     }
 
     /**
@@ -185,7 +177,6 @@ public class Workbench {
                 .map(paper ->
                         paper.stream().map(facts::get).filter(Objects::nonNull).toList())
                 .filter(paper -> !paper.isEmpty())
-                .limit(MOST_PAPERS)
                 .toList();
         return DrawnBox.of(facts.get(page), box, values, read, times.day(times.now()));
     }
