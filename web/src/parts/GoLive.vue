@@ -47,7 +47,7 @@ const save = () =>
         }}
       </p>
       <p v-if="said">{{ t('workbench.right.count', trial!.wrong.length) }}</p>
-      <p v-if="replayed">{{ t('replay.held', { n: replayed, worse }) }}</p>
+      <p v-if="replayed">{{ t('replay.held', { worse }, replayed) }}</p>
       <p v-if="!tried" class="state doubtful wraps">{{ t('workbench.untried') }}</p>
       <ChangeList v-if="changes && bench?.newest" :changes="changes" />
       <FieldBox :label="t('workbench.note')">

@@ -26,7 +26,8 @@ function brief({ what, before, after }: Change, t: Say, has: (key: string) => bo
   if (what === 'rule')
     return has(`rules.kind.${part.by}`) ? t(`rules.kind.${part.by}`).toLowerCase() : text(part)
   const { check, do: step, ...more } = part
-  return `${check ?? step} ${text(more)}`.trim()
+  const named = `fieldParts.named.check.${check}`
+  return `${has(named) ? t(named).toLowerCase() : (check ?? step)} ${text(Object.values(more))}`.trim()
 }
 
 /** A change as one sentence, and below it what differs of a part that was changed. */

@@ -99,6 +99,10 @@ test('a version tells what it changed, and an old one can come back', async () =
         ...{ before: { by: 'pages', every: 1 }, after: { by: 'pages', every: 2 } },
       },
       { how: 'removed', what: 'field', type: 'Slip', field: 'Sum', before: {} },
+      {
+        ...{ how: 'removed', what: 'check', type: 'Slip', field: 'No' },
+        before: { check: 'like', like: 'A-99' },
+      },
       { how: 'added', what: 'field', type: 'Slip', field: 'Day', part: 'required', after: true },
     ],
     'POST /api/streams': { title: 'Post', version: 3 },
@@ -108,6 +112,7 @@ test('a version tells what it changed, and an old one can come back', async () =
   expect(view.findAll('.changes li').map((li) => li.text())).toEqual([
     expect.stringMatching(/Changed: a cutting rule, every so many pages.*Pages: 1 → 2/),
     'Taken out: the field “Sum” of “Slip”',
+    'Taken out: a check of “No” of “Slip”, looks like A-99',
     'New: of “Day” of “Slip”, whether every paper has it',
   ])
   await view.findAll('input[type=radio]')[1].setValue()

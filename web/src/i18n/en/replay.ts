@@ -24,7 +24,10 @@ export default {
   at: '{batch}, page {page}',
   confirmed: 'right',
   did: { sureAndRight: 'sure and right', inDoubt: 'in doubt', sureAndWrong: 'sure and wrong' },
-  held: 'Held against {n} batches that people confirmed; worse than now at {worse} places.',
+  held:
+    'Held against one batch that people confirmed; places that are worse than now: {worse}. | ' +
+    'Held against one batch that people confirmed; places that are worse than now: {worse}. | ' +
+    'Held against {n} batches that people confirmed; places that are worse than now: {worse}.',
   more: 'one more | one more | {n} more',
   sayWhy: 'It does {n} places worse than now on confirmed batches. Say above why it goes live all the same.',
 }

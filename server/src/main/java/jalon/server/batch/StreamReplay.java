@@ -104,8 +104,11 @@ public class StreamReplay {
         }
         StreamDefinition drafted = streams.parsed(json);
         List<Replay.Confirmed> confirmed = Replay.Confirmed.of(batches.view(batch, true));
+        Optional<StreamDefinition> saved = streams.inForce(batch.stream().name());
+        // What is read for the first time takes longer than again, whichever of the two comes first.
+        saved.ifPresent(s -> batches.indexedBy(s, batch));
         Timed after = timed(drafted, batch);
-        Optional<Timed> before = streams.inForce(batch.stream().name()).map(s -> timed(s, batch));
+        Optional<Timed> before = saved.map(s -> timed(s, batch));
         Replay replay = before.map(b -> Replay.of(confirmed, b.view(), after.view()))
                 .orElseGet(() -> Replay.of(confirmed, after.view()));
         return new ReplayedBatch(
