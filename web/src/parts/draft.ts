@@ -24,7 +24,7 @@ export interface DraftType extends Part {
 export interface Draft extends Part {
   stream: string
   title: string
-  cut?: { rules?: Rule[] } & Part
+  cut?: { rules?: Rule[]; groups?: { title?: string; fields?: DraftField[] } } & Part
   types?: DraftType[]
 }
 
@@ -71,6 +71,16 @@ export function take(draft: Draft, proposed: Proposed, all: Proposed[]) {
   }
 }
 
+/** By this name the groups of a stream are meant, where a type could be: they have fields too. */
+export const GROUPS = '*'
+
+/** What has fields: a type by its name, or the groups. */
+export const holderOf = (
+  draft: Draft,
+  name: string,
+): { title?: string; fields?: DraftField[] } | undefined =>
+  name === GROUPS ? ((draft.cut ??= {}).groups ??= {}) : draft.types?.find((x) => x.type === name)
+
 /** The fields of a type in their order, with what they are called. */
 export const titlesOf = (draft: Draft | null, type: string) =>
   (draft?.types?.find((x) => x.type === type)?.fields ?? []).map((f) => ({
@@ -97,16 +107,20 @@ export function addWay(type: DraftType, title: string, way: Way, place: Schema['
 }
 
 /** A name for a field that the type does not have yet. */
-export function nameFor(title: string, type: DraftType): string {
+export const nameFor = (title: string, type: { fields?: DraftField[] }) =>
+  newName(title, 'field', type.fields?.map((field) => field.field) ?? [])
+
+/** A name made of a title that none of the others has. */
+export function newName(title: string, otherwise: string, others: string[]): string {
   const plain =
     title
       .normalize('NFD')
       .replace(/\p{M}/gu, '')
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^[^a-z]+|-+$/g, '') || 'field'
+      .replace(/^[^a-z]+|-+$/g, '') || otherwise
   for (let n = 1; ; n++) {
     const name = n === 1 ? plain : `${plain}-${n}`
-    if (!type.fields?.some((field) => field.field === name)) return name
+    if (!others.includes(name)) return name
   }
 }

@@ -5,7 +5,7 @@ import SheetPanel from '../parts/SheetPanel.vue'
 import TrialStrip from '../parts/TrialStrip.vue'
 import VersionsPanel from '../parts/VersionsPanel.vue'
 import WatchPanel from '../parts/WatchPanel.vue'
-import { filled, said, type Blank } from '../parts/rules'
+import { filled, said, type Blank } from '../parts/blanks'
 import { screen } from './screen'
 
 const PATCH: Blank = { name: 'patch3', at: 'codes.3', kind: 'choice' }

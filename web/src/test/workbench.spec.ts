@@ -74,6 +74,7 @@ const open = (answers: Answers = {}) =>
       [`${W}/proposals`]: [CUT, TYPE, FIELD],
       [`PUT ${W}`]: kept(definition(), 5),
       [`POST ${W}/changes`]: [],
+      [`POST ${W}/steps`]: [],
       '/api/board': { batches: [] },
       ...answers,
     },
@@ -251,5 +252,53 @@ test('a draft is held against what people confirmed, and one that is worse goes 
   expect(save()).toBeDefined()
   await view.find('.panel-box form input').setValue('the old edition is not in use any more')
   expect(save()).toBeUndefined()
+  view.unmount()
+})
+
+test('a field is read, tidied and held against its checks in sentences, with the value after each step', async () => {
+  const steps = { read: 'fl73.4O', steps: [{ value: '73.4O' }, { value: '73.4O', problem: 'No amount.' }] }
+  const view = await open({
+    [`POST ${W}/steps`]: [
+      { page: 1, steps },
+      { page: 2, steps: { steps: [] } },
+    ],
+  })
+  const link = (text: string) => view.findAll('button').find((b) => b.text() === text)!
+  await link('Fee').trigger('click')
+  await settled()
+  const says = () => view.find('.area-says').text()
+  expect(says()).toContain('“fl73.4O”')
+  expect(says()).toContain('As its kind has it: No amount.')
+  // The piece of paper of every paper beside what is read there.
+  expect(view.findAll('.area-says section li').map((li) => li.text())).toEqual([
+    expect.stringMatching(/page 1\s*73\.40/),
+    expect.stringMatching(/page 2\s*84\.40/),
+  ])
+  view.findAllComponents({ name: 'AddOne' }).at(1)!.vm.$emit('add', 'drop')
+  await settled()
+  const put = view.sent.filter(([path, body]) => path === W && (body as { json?: string }).json).at(-1)!
+  const draft = JSON.parse((put[1] as { json: string }).json)
+  expect(draft.types[0].fields[0].tidy).toEqual([{ do: 'drop', characters: ' ' }])
+  expect(says()).toContain('“73.4O”')
+  view.unmount()
+})
+
+test('what is said of a stream as a whole is filled in, and taken back as one act', async () => {
+  const view = await open()
+  const tab = (name: string) => view.findAll('[role=tab]').find((x) => x.text() === name)!
+  await tab('Pages').trigger('click')
+  await settled()
+  const blank = view.find('.area-says input[aria-label="Minutes until it is due"]')
+  await blank.setValue('90')
+  await blank.trigger('change')
+  await settled()
+  const draft = () => {
+    const put = view.sent.filter(([path, body]) => path === W && (body as { json?: string }).json).at(-1)!
+    return JSON.parse((put[1] as { json: string }).json)
+  }
+  expect(draft().intake).toEqual({ dueMinutes: 90 })
+  await press('z')
+  await settled()
+  expect(draft().intake).toBeUndefined()
   view.unmount()
 })

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { pictureOf, tell } from '../api/client'
 import { readBatches } from '../composables/readBatches'
 import { useEvents } from '../composables/useEvents'
+import { useFieldSteps } from '../composables/useFieldSteps'
 import { useProposals } from '../composables/useProposals'
 import { useReplay } from '../composables/useReplay'
 import { useSamplePage } from '../composables/useSamplePage'
@@ -31,6 +32,7 @@ const { draft, json, batch, trial, wrong, conflict, problem } = bench
 const proposals = useProposals(props.stream, bench)
 const replay = useReplay(props.stream, bench)
 const sample = useSamplePage(props.stream, bench, proposals)
+const fields = useFieldSteps(props.stream, bench, sample)
 const { no, page, paper, chosen, shapes, draw, saying } = sample
 const tab = ref(asked.type ? 'fields' : 'proposals')
 if (asked.type) sample.chosen.value = { type: String(asked.type), field: String(asked.field ?? '') }
@@ -117,7 +119,7 @@ useWorkbenchKeys({
         @box="draw"
       />
       <p v-else class="area-page soft hint">{{ t('workbench.hint') }}</p>
-      <WorkbenchPanel v-model="tab" class="area-says" v-bind="{ bench, proposals, replay, sample }" />
+      <WorkbenchPanel v-model="tab" class="area-says" v-bind="{ bench, proposals, replay, sample, fields }" />
       <WorkbenchTable
         class="area-table"
         :trial="trial"

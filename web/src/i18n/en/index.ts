@@ -3,6 +3,7 @@ import problem from '../../../../server/src/main/resources/jalon/words/problems.
 import type { Schema } from '../../api/types'
 import app from './app'
 import archive from './archive'
+import blanks from './blanks'
 import board from './board'
 import bring from './bring'
 import card from './card'
@@ -40,6 +41,7 @@ import scan from './scan'
 import shared from './shared'
 import signIn from './signIn'
 import signInWaits from './signInWaits'
+import streamParts from './streamParts'
 import streams from './streams'
 import table from './table'
 import tokens from './tokens'
@@ -56,6 +58,7 @@ export default {
   ...shared,
   app,
   archive,
+  blanks,
   board,
   bring,
   card,
@@ -92,6 +95,7 @@ export default {
   scan,
   signIn,
   signInWaits,
+  streamParts,
   streams,
   table,
   tokens,

@@ -3,17 +3,13 @@ export default {
   none: 'No rule: each batch is one document.',
   save: 'Save as a new version',
   add: 'Add a rule',
-  up: 'Trust rule {n} more',
-  down: 'Trust rule {n} less',
-  remove: 'Take rule {n} out',
-  inPart: 'only in {box} mm',
   noWords: 'no words',
   noText: 'anything',
+  usual: 'as usual',
   documents: '{now} documents as saved, {then} as drafted',
   wouldBe: '{n} documents, {doubts} doubts in cut and type',
   doubts: '{now} doubts, then {then}',
   others: 'no stake differs | one stake differs | {n} stakes differ',
-  unknown: 'A rule of a kind that this version does not know: {by}',
   odd: {
     everyPage:
       'Every page of this batch would be a document of its own. Say more exactly what a first page has.',
@@ -35,20 +31,20 @@ export default {
   },
   sentence: {
     barcode:
-      '{opens} begins where a barcode of kind {kind} stands that looks like {like} ' +
-      'or fits the pattern {pattern}; its sheet is {sheet}.',
+      '{opens} begins where a barcode of kind {kind} stands that looks like {like} or fits the pattern {pattern}, ' +
+      '{where}, number {hit} of them, read alike in at least {quality} of the looks; its sheet is {sheet}.',
     patch:
       'Patch 1: {patch1} Patch 2: {patch2} Patch 3: {patch3} Patch 4: {patch4} ' +
       'Patch 6: {patch6} Patch T: {patchT} The sheet is {sheet}.',
     words:
       '{opens} begins {on} all of {must} stand and none of {mustNot}, ' +
-      'and where given a line fits the pattern {pattern}; its sheet is {sheet}.',
+      'and where given a line fits the pattern {pattern}, {where}; its sheet is {sheet}.',
     pages: 'A document has {every} pages.',
     file: 'A document begins with each file.',
     numbering: 'A document begins with a page that numbers itself 1, in the spellings of ten languages.',
     blank: 'A document begins behind a blank sheet.',
     specimen: 'A document begins with a page that is like the first pages of the samples.',
-    change: 'A document begins where a value changes that looks like {like}.',
+    change: 'A document begins where a value changes: {finder}',
     'pages-alone':
       'A document begins where the pages themselves say so: heads, greetings, numbers, paper, samples.',
   },
@@ -63,6 +59,11 @@ export default {
     must: 'Words that must stand there',
     mustNot: 'Words that must not',
     every: 'Pages',
+    where: 'Where on the page',
+    hit: 'Which one, from the top; -1 the last',
+    quality: 'Share of the looks, 0 to 1',
+    kind: 'Kind of barcode',
+    finder: 'Which value',
   },
   any: {
     opens: 'A document',

@@ -15,12 +15,10 @@ final class Tidy {
     private Tidy() {}
 
     static Tidying.Tidied tidy(String raw, Field field, LocalDate today) {
-        boolean future = field.checks().stream().noneMatch(c -> c instanceof Check.Date date && !date.future());
         String value = raw.strip();
         List<Reason> doubts = new ArrayList<>();
         Set<String> others = new LinkedHashSet<>();
-        for (TidyStep step : steps(field)) {
-            Tidying.Tidied tidied = Tidying.of(step, today, future).on(value);
+        for (Tidying.Tidied tidied : each(value, field, today)) {
             if (tidied.problem() != null) {
                 return tidied;
             }
@@ -34,6 +32,20 @@ final class Tidy {
             return new Tidying.Tidied(chosen.value(), chosen.problem(), doubts, List.copyOf(others));
         }
         return new Tidying.Tidied(value, null, doubts, List.copyOf(others));
+    }
+
+    /** What a value is after each step; the last one may have failed. */
+    static List<Tidying.Tidied> each(String value, Field field, LocalDate today) {
+        boolean future = field.checks().stream().noneMatch(c -> c instanceof Check.Date date && !date.future());
+        List<Tidying.Tidied> each = new ArrayList<>();
+        for (TidyStep step : steps(field)) {
+            Tidying.Tidied before = each.isEmpty() ? Tidying.Tidied.to(value) : each.get(each.size() - 1);
+            if (before.problem() != null) {
+                break;
+            }
+            each.add(Tidying.of(step, today, future).on(before.value()));
+        }
+        return each;
     }
 
     /** A date, time or amount is brought to its one form even where the stream does not say so. */

@@ -50,6 +50,24 @@ public record Field(
         sureFrom = sureFrom == null ? 0.985 : sureFrom;
     }
 
+    /** The same field with what it finds as it is read: no steps, no checks, any text. */
+    public Field asRead() {
+        return new Field(
+                field,
+                title,
+                Kind.TEXT,
+                Map.of(),
+                false,
+                required,
+                mayBeAbsent,
+                confidential,
+                finders,
+                true,
+                null,
+                null,
+                sureFrom);
+    }
+
     /** The values that a text holds: those of a field that holds several, else itself. */
     public List<String> values(String text) {
         return several

@@ -48,6 +48,14 @@ public record StreamDefinition(
         return new StreamDefinition(stream, title, language, intake, pages, null, List.of(plain), filing, destinations);
     }
 
+    /** The same with one field of one type otherwise. */
+    public StreamDefinition with(String type, Field other) {
+        List<DocumentType> changed = types.stream()
+                .map(t -> t.type().equals(type) ? t.with(other) : t)
+                .toList();
+        return new StreamDefinition(stream, title, language, intake, pages, cut, changed, filing, destinations);
+    }
+
     public Optional<Destination> destination(String name) {
         return destinations.stream().filter(d -> d.destination().equals(name)).findFirst();
     }
@@ -141,6 +149,14 @@ public record StreamDefinition(
         /** One that is known by nothing and has these fields. */
         public static DocumentType of(String type, String title, List<Field> fields) {
             return new DocumentType(type, title, null, null, false, false, null, null, null, fields);
+        }
+
+        private DocumentType with(Field other) {
+            List<Field> changed = fields.stream()
+                    .map(f -> f.field().equals(other.field()) ? other : f)
+                    .toList();
+            return new DocumentType(
+                    type, title, under, words, otherwise, confidential, keep, checkBelow, layout, changed);
         }
 
         public Optional<Field> field(String name) {

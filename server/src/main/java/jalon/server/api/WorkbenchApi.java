@@ -3,6 +3,7 @@ package jalon.server.api;
 import jalon.core.page.Box;
 import jalon.core.propose.DrawnBox;
 import jalon.core.stream.StreamChanges;
+import jalon.server.batch.FieldTrial;
 import jalon.server.batch.StreamReplay;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamDrafts;
@@ -29,8 +30,10 @@ class WorkbenchApi {
 
     private final Workbench workbench;
     private final StreamDrafts drafts;
+    private final FieldTrial fields;
 
-    WorkbenchApi(Workbench workbench, StreamDrafts drafts) {
+    WorkbenchApi(Workbench workbench, StreamDrafts drafts, FieldTrial fields) {
+        this.fields = fields;
         this.workbench = workbench;
         this.drafts = drafts;
     }
@@ -101,6 +104,19 @@ class WorkbenchApi {
     @PostMapping("/{stream}/changes")
     List<StreamChanges.Change> changesOfDraft(@PathVariable String stream, @RequestBody DraftText draft) {
         return workbench.changes(stream, draft.json());
+    }
+
+    /** @param type and @param field of the draft, by their names */
+    record FieldTried(String json, String batch, String type, String field) {
+        FieldTried {
+            json = json == null ? "" : json;
+        }
+    }
+
+    /** How the values of a field come to be on each paper of its type: as read, and after each step. */
+    @PostMapping("/{stream}/steps")
+    List<FieldTrial.PaperSteps> stepsOfField(@PathVariable String stream, @RequestBody FieldTried tried) {
+        return fields.of(tried.json(), tried.batch(), tried.type(), tried.field());
     }
 
     /** @param box on the upright page, @param values where values stand on it, @param papers pages of each paper of its type */

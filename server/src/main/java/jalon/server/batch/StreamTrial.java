@@ -56,6 +56,7 @@ public class StreamTrial {
      * A document that there would be.
      *
      * @param type its name, @param title of its type
+     * @param variant the layout of its type that it has, or null where none is known
      * @param doubtful whether its type is in doubt
      * @param values of its fields, in the order of its type
      * @param saved what each field is as the stream is saved, where that makes the same document of the same type
@@ -65,6 +66,7 @@ public class StreamTrial {
             List<Integer> pages,
             String type,
             String title,
+            String variant,
             boolean doubtful,
             Map<String, FieldValue> values,
             Map<String, String> saved,
@@ -137,6 +139,7 @@ public class StreamTrial {
                             d.pages(),
                             d.type().type(),
                             titleOf(drafted, d),
+                            d.type().variant(),
                             d.type().doubtful(),
                             d.fields(),
                             saved,
