@@ -39,8 +39,11 @@ const put = (i: number, mm?: number) =>
 .box {
   white-space: nowrap;
 }
+.mm :deep(.el-input__wrapper) {
+  padding: 1px 3px;
+}
 .mm {
-  width: 58px;
+  width: 56px;
   margin-inline-end: 3px;
 }
 .to {

@@ -27,4 +27,12 @@ const choices = useChoices()
     :sentence="`${of.sentence}.${kindOf(of, part)}`"
     :words="of.words"
   />
+  <SentenceBlanks
+    v-if="of.more?.[kindOf(of, part)]"
+    v-model="part"
+    class="soft"
+    :blanks="of.more[kindOf(of, part)]"
+    :sentence="`${of.sentence}More.${kindOf(of, part)}`"
+    :words="of.words"
+  />
 </template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { reactive } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useChoices } from '../composables/useChoices'
 import AddOne from './base/AddOne.vue'
 import KeyButton from './base/KeyButton.vue'
 import SentenceBlanks from './SentenceBlanks.vue'
-import { kindOf, type PartKind } from './blanks'
+import { anySaid, kindOf, type PartKind } from './blanks'
 import type { Part } from './draft'
 
 /** Parts of one kind in their order, each as a sentence; one that a newer version made is named and stays. */
@@ -21,6 +22,9 @@ const put = (i: number, part: Part) => changed((all) => (all[i] = part))
 const remove = (i: number) => changed((all) => all.splice(i, 1))
 const up = (i: number) => changed((all) => all.splice(i - 1, 0, ...all.splice(i, 1)))
 const add = (kind: string) => changed((all) => all.push(props.of.make?.(kind) ?? { [props.of.by!]: kind }))
+const moreOf = (part: Part) => props.of.more?.[kindOf(props.of, part)] ?? []
+/** Whose second sentence was asked for. */
+const opened = reactive(new Set<number>())
 const sentence = (part: Part) =>
   props.of.by ? `${props.of.sentence}.${kindOf(props.of, part)}` : props.of.sentence
 </script>
@@ -38,6 +42,18 @@ const sentence = (part: Part) =>
           @update:model-value="put(i, $event)"
         />
         <p v-else class="soft">{{ t('blanks.unknown', { kind: kindOf(of, part) }) }}</p>
+        <template v-if="moreOf(part).length">
+          <SentenceBlanks
+            v-if="opened.has(i) || anySaid(part, moreOf(part))"
+            class="soft"
+            :model-value="part"
+            :blanks="moreOf(part)"
+            :sentence="`${of.sentence}More.${kindOf(of, part)}`"
+            :words="of.words"
+            @update:model-value="put(i, $event)"
+          />
+          <ElButton v-else link class="more" @click="opened.add(i)">{{ t('blanks.more') }}</ElButton>
+        </template>
         <slot name="after" :part="part" :no="i" />
       </div>
       <ElButton v-if="i > 0" link :aria-label="t('blanks.up', { n: i + 1 })" @click="up(i)">▴</ElButton>
@@ -52,6 +68,9 @@ const sentence = (part: Part) =>
 </template>
 
 <style scoped>
+.more {
+  color: var(--petrol);
+}
 .parts {
   margin: 0 0 8px;
   padding-inline-start: 20px;

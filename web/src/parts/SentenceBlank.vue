@@ -133,7 +133,8 @@ const listed = (now: string[]) =>
   <ElInput
     v-else
     :model-value="String(value ?? '')"
-    class="mono short"
+    class="mono"
+    :class="blank.wide ? 'wide' : 'short'"
     :placeholder="t('rules.noText')"
     :aria-label="label"
     @update:model-value="emit('put', $event)"

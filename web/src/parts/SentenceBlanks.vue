@@ -26,14 +26,32 @@ const part = defineModel<Record<string, unknown>>({ required: true })
 }
 .sentence :deep(.el-select) {
   width: auto;
-  min-width: 130px;
+  min-width: 100px;
   display: inline-block;
 }
+/* As wide as what is chosen. */
+.sentence :deep(.pick .el-select__placeholder) {
+  position: static;
+  transform: none;
+  max-width: 290px;
+}
+.sentence :deep(.pick .el-select__input-wrapper) {
+  position: absolute;
+}
+.sentence :deep(.pick) {
+  min-width: 70px;
+}
 .sentence :deep(.phrases) {
-  min-width: 200px;
+  width: 100%;
+}
+.sentence :deep(.phrases .el-tag) {
+  max-width: 100%;
 }
 .sentence :deep(.short) {
   width: 150px;
+}
+.sentence :deep(.wide) {
+  width: 100%;
 }
 .sentence :deep(.figure) {
   width: 84px;

@@ -45,7 +45,9 @@ test.each<[string, PartKind]>([
   ['tidyStep', TIDY],
   ['check', CHECKS],
 ])('all that a %s can say is a blank of its sentence', (def, of) => {
-  const said = Object.fromEntries(Object.entries(of.blanks).map(([kind, blanks]) => [kind, ats(blanks)]))
+  const said = Object.fromEntries(
+    Object.entries(of.blanks).map(([kind, blanks]) => [kind, ats([...blanks, ...(of.more?.[kind] ?? [])])]),
+  )
   const patches = ['1', '2', '3', '4', '6', 'T'].map((p) => `codes.${p}`)
   const known = kindsOf(def, of.by!)
   if (known.patch) known.patch = [...patches, 'sheet']
@@ -66,7 +68,7 @@ test('all that a stream, a type, a field and a destination can say is a blank', 
   expect(ats(Object.values(TYPE).flat())).toEqual(paths(type, ['type', 'title', 'fields']).sort())
   const apart = ['field', 'title', 'kind', 'required', 'finders', 'tidy', 'checks']
   expect(ats([...FIELD_MORE, ...CHOICES])).toEqual(paths(field, apart).sort())
-  expect(ats(DESTINATIONS.blanks.one)).toEqual(paths(destination).sort())
+  expect(ats([...DESTINATIONS.blanks.one, ...DESTINATIONS.more!.one])).toEqual(paths(destination).sort())
 })
 
 /** Words by their key, or none. */
@@ -99,6 +101,8 @@ test('each sentence has a place for each of its blanks, and words for it and its
       check(of.by ? `${of.sentence}.${name}` : of.sentence, blanks, of.words)
       if (of.by) need(`${of.named}.${name}`)
     }
+    for (const [name, blanks] of Object.entries(of.more ?? {}))
+      check(`${of.sentence}More.${name}`, blanks, of.words)
   }
   ;[RULES, FINDERS, TIDY, CHECKS].forEach(kind)
   for (const [of, sentences] of Object.entries({ ...STREAM, type: TYPE }))

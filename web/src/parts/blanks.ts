@@ -15,6 +15,8 @@ export interface Blank {
   values?: 'text' | 'number' | 'phrases'
   /** Of what there is a list of; of `part`: of which there is one. */
   of?: PartKind
+  /** A line of its own. */
+  wide?: boolean
   /** Nothing is something that can be said there. */
   empty?: boolean
 }
@@ -24,6 +26,8 @@ export interface PartKind {
   /** The property that says which it is; none where there is but one. */
   by?: string
   blanks: Record<string, Blank[]>
+  /** What is seldom said of it: a sentence of its own, shown where something of it is said or asked for. */
+  more?: Record<string, Blank[]>
   /** Under which the sentences stand, by which they are, @param named likewise what each is called in a list. */
   sentence: string
   named: string
@@ -86,6 +90,10 @@ export function filled<T extends object>(part: T, blank: Blank, value: unknown):
   }
   return put(part as Part, blank.at.split('.')) as T
 }
+
+/** Whether something is said in one of them. */
+export const anySaid = (part: object, blanks: Blank[]) =>
+  blanks.some((blank) => !isNothing(said(part, blank)))
 
 /** Which of its kind a part is. */
 export const kindOf = (of: PartKind, part: Part) => (of.by ? String(part[of.by]) : 'one')

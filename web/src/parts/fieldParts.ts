@@ -3,7 +3,8 @@ import type { Blank, PartKind } from './blanks'
 import type { Part } from './draft'
 
 const PAGE: Blank = { name: 'page', at: 'page', kind: 'page' }
-const HOLDS = choice('holds', 'holds', ['word', 'line', 'block'])
+const VARIANT = text('variant')
+const NOT_ON_LINES = phrases('notOnLinesWith')
 const words = 'fieldParts'
 
 export const FIELD_KINDS = [
@@ -29,42 +30,12 @@ const TICK_BOXES: PartKind = {
 export const FINDERS: PartKind = {
   by: 'by',
   blanks: {
-    label: [
-      choice('side', 'side', ['beside', 'below', 'above', 'left', 'nearest']),
-      phrases('labels'),
-      PAGE,
-      choice('holds', 'holds', ['line', 'block']),
-      phrases('notOnLinesWith'),
-    ],
-    shape: [
-      text('like'),
-      text('pattern'),
-      phrases('near'),
-      PAGE,
-      box('where'),
-      number('hit'),
-      yes('overLines'),
-      phrases('notOnLinesWith'),
-    ],
-    zone: [
-      box('boxMm'),
-      PAGE,
-      HOLDS,
-      choice('only', 'only', ['digits', 'capitals', 'capitalsAndDigits'], 'read.only'),
-      text('characters', 'read.characters'),
-      text('variant'),
-    ],
-    barcode: [
-      choice('kind', 'rules.barcode', BARCODES),
-      text('like'),
-      text('pattern'),
-      PAGE,
-      box('where'),
-      number('hit'),
-      number('quality'),
-    ],
-    ticks: [PAGE, parts('boxes', TICK_BOXES), text('none'), text('variant')],
-    register: [text('take'), text('register'), text('column'), text('from'), yes('wholeGroup')],
+    label: [choice('side', 'side', ['beside', 'below', 'above', 'left', 'nearest']), phrases('labels')],
+    shape: [text('like'), phrases('near')],
+    zone: [box('boxMm'), choice('only', 'only', ['digits', 'capitals', 'capitalsAndDigits'], 'read.only')],
+    barcode: [choice('kind', 'rules.barcode', BARCODES), text('like')],
+    ticks: [parts('boxes', TICK_BOXES), text('none')],
+    register: [text('take'), text('register'), text('column'), text('from')],
     fields: [text('text'), text('pattern'), pairs('means', 'text')],
     inherited: [
       choice('from', 'from', [
@@ -81,6 +52,19 @@ export const FINDERS: PartKind = {
       text('pattern'),
     ],
     fixed: [text('value', 'value', { empty: true })],
+  },
+  more: {
+    label: [PAGE, choice('holds', 'holds', ['line', 'block']), NOT_ON_LINES],
+    shape: [text('pattern'), PAGE, box('where'), number('hit'), yes('overLines'), NOT_ON_LINES],
+    zone: [
+      PAGE,
+      choice('holds', 'holds', ['word', 'line', 'block']),
+      text('characters', 'read.characters'),
+      VARIANT,
+    ],
+    barcode: [text('pattern'), PAGE, box('where'), number('hit'), number('quality')],
+    ticks: [PAGE, VARIANT],
+    register: [yes('wholeGroup')],
   },
   ...{ sentence: 'fieldParts.finder', named: 'fieldParts.named.finder', words, add: 'fieldParts.add.finder' },
   make: newFinder,

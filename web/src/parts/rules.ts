@@ -12,26 +12,9 @@ const { zone, barcode, shape, label } = FINDERS.blanks
 
 /** The blanks of each kind of rule, in the order in which its sentence is read. */
 const BLANKS = {
-  barcode: [
-    OPENS,
-    choice('kind', 'barcode', BARCODES),
-    text('like'),
-    text('pattern'),
-    box('where'),
-    number('hit'),
-    number('quality'),
-    SHEET,
-  ],
+  barcode: [OPENS, choice('kind', 'barcode', BARCODES), text('like'), SHEET],
   patch: [...PATCHES.map((p) => choice(`patch${p}`, 'meaning', MEANINGS, `codes.${p}`)), SHEET],
-  words: [
-    OPENS,
-    choice('on', 'on', ['first', 'last']),
-    phrases('must'),
-    phrases('mustNot'),
-    text('pattern'),
-    box('where'),
-    SHEET,
-  ],
+  words: [OPENS, choice('on', 'on', ['first', 'last']), phrases('must'), phrases('mustNot'), SHEET],
   pages: [number('every')],
   file: [],
   numbering: [],
@@ -45,6 +28,10 @@ const BLANKS = {
   ],
   'pages-alone': [],
 } satisfies Record<string, Blank[]>
+const MORE = {
+  barcode: [text('pattern'), box('where'), number('hit'), number('quality')],
+  words: [text('pattern'), box('where')],
+}
 export type RuleKind = keyof typeof BLANKS
 
 /** A rule of a kind as it is when it is new. */
@@ -64,6 +51,6 @@ function make(by: string) {
 }
 
 export const RULES: PartKind = {
-  ...{ by: 'by', blanks: BLANKS, make },
+  ...{ by: 'by', blanks: BLANKS, more: MORE, make },
   ...{ sentence: 'rules.sentence', named: 'rules.kind', words: 'rules', add: 'rules.add' },
 }

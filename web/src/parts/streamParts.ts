@@ -22,8 +22,9 @@ const FORMATS = [
   ...['pdf', 'pdfData', 'pdfCompact', 'tiff', 'png', 'jpeg', 'text', 'docx', 'xml', 'alto', 'csv', 'json'],
 ] as const
 const STAGES = ['intake', 'pages', 'index', 'filing'] as const
-const one = (part: string, blanks: Blank[], make: PartKind['make']): PartKind => ({
+const one = (part: string, blanks: Blank[], make: PartKind['make'], more?: Blank[]): PartKind => ({
   blanks: { one: blanks },
+  ...(more && { more: { one: more } }),
   ...{ sentence: `streamParts.${part}`, named: `streamParts.${part}`, words, add: `streamParts.add.${part}` },
   make,
 })
@@ -50,13 +51,10 @@ export const DESTINATIONS = one(
   [
     text('destination'),
     choice('to', 'to', ['archive', 'folder', 'place']),
-    text('place'),
-    text('folder'),
-    text('file'),
+    text('folder', 'folder', { wide: true }),
+    text('file', 'file', { wide: true }),
     some('formats', 'filing.formats', FORMATS),
     choice('taken', 'taken', ['number', 'refuse', 'version', 'append']),
-    choice('list', 'list', ['folder', 'day']),
-    pairs('properties', 'text'),
   ],
   () => ({
     destination: 'archive',
@@ -65,12 +63,13 @@ export const DESTINATIONS = one(
     file: '{batch}-{no:000}',
     formats: ['pdf'],
   }),
+  [text('place'), choice('list', 'list', ['folder', 'day']), pairs('properties', 'text')],
 )
 
 /** What is said of a stream beside its cutting rules and its types: sentences by where they are shown. */
 export const STREAM = {
   pages: {
-    called: [text('title')],
+    called: [text('title', 'title', { wide: true })],
     language: [text('language')],
     blank: [
       choice('blank', 'blankPages', ['setAside', 'keep'], 'pages.blank'),

@@ -141,7 +141,7 @@ useWorkbenchKeys({
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template: 'samples page says' minmax(0, 1fr) 'table table says' 32% / 270px minmax(0, 1fr) 400px;
+  grid-template: 'samples page says' minmax(0, 1fr) 'table table says' 32% / 270px minmax(0, 1fr) 424px;
 }
 .area-samples {
   grid-area: samples;

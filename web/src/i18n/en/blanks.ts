@@ -3,6 +3,7 @@ export default {
   up: 'Put number {n} one up',
   remove: 'Take number {n} out',
   which: 'Which value',
+  more: 'More exactly',
   box: {
     mm: 'mm',
     left: 'Millimetres from the left',

@@ -58,20 +58,27 @@ export default {
     },
   },
   finder: {
-    label: 'What stands {side} {labels} on {page}: {holds}; not on lines with {notOnLinesWith}.',
-    shape:
-      'What looks like {like} or fits the pattern {pattern}, near {near}, on {page}, {where}, ' +
-      'number {hit} of them, {overLines}; not on lines with {notOnLinesWith}.',
-    zone: 'What stands at {boxMm} on {page}: {holds}, {only} or only of {characters}, on layout {variant}.',
-    barcode:
-      'What a barcode of kind {kind} says that looks like {like} or fits the pattern {pattern}, on {page}, {where}, ' +
-      'number {hit} of them, read alike in at least {quality} of the looks.',
-    ticks: 'What the ticked box means, on {page}: {boxes} Where none is ticked, {none}; on layout {variant}.',
-    register:
-      '{take} of the row of register {register} whose {column} is what field {from} says; {wholeGroup}.',
+    label: 'What stands {side} {labels}.',
+    shape: 'What looks like {like}, near {near}.',
+    zone: 'What stands at {boxMm} {only}.',
+    barcode: 'What a barcode of kind {kind} says that looks like {like}.',
+    ticks: 'What the ticked box means: {boxes} Where none is ticked, {none}.',
+    register: '{take} of the row of register {register} whose {column} is what field {from} says.',
     fields: '{text}, of it what fits the pattern {pattern}; which means: {means}',
     inherited: '{from} {take}, of it what fits the pattern {pattern}.',
     fixed: 'Always {value}.',
+  },
+  finderMore: {
+    label: 'On {page}: {holds}; not on lines with {notOnLinesWith}.',
+    shape:
+      'Fits the pattern {pattern}; on {page}, {where}; number {hit} of them; {overLines}; ' +
+      'not on lines with {notOnLinesWith}.',
+    zone: 'On {page}: {holds}; only of {characters}; on layout {variant}.',
+    barcode:
+      'Fits the pattern {pattern}; on {page}, {where}; number {hit} of them; ' +
+      'read alike in at least {quality} of the looks.',
+    ticks: 'On {page}; on layout {variant}.',
+    register: 'It stands {wholeGroup}.',
   },
   tickBox: '{boxMm} means {means}; {printed} of it is printed.',
   tidy: {

@@ -3,7 +3,7 @@ export default {
   none: 'No rule: each batch is one document.',
   save: 'Save as a new version',
   add: 'Add a rule',
-  noWords: 'no words',
+  noWords: 'none',
   noText: 'anything',
   usual: 'as usual',
   documents: '{now} documents as saved, {then} as drafted',
@@ -31,14 +31,11 @@ export default {
   },
   sentence: {
     barcode:
-      '{opens} begins where a barcode of kind {kind} stands that looks like {like} or fits the pattern {pattern}, ' +
-      '{where}, number {hit} of them, read alike in at least {quality} of the looks; its sheet is {sheet}.',
+      '{opens} begins where a barcode of kind {kind} stands that looks like {like}; its sheet is {sheet}.',
     patch:
       'Patch 1: {patch1} Patch 2: {patch2} Patch 3: {patch3} Patch 4: {patch4} ' +
       'Patch 6: {patch6} Patch T: {patchT} The sheet is {sheet}.',
-    words:
-      '{opens} begins {on} all of {must} stand and none of {mustNot}, ' +
-      'and where given a line fits the pattern {pattern}, {where}; its sheet is {sheet}.',
+    words: '{opens} begins {on} all of {must} stand and none of {mustNot}; its sheet is {sheet}.',
     pages: 'A document has {every} pages.',
     file: 'A document begins with each file.',
     numbering: 'A document begins with a page that numbers itself 1, in the spellings of ten languages.',
@@ -47,6 +44,11 @@ export default {
     change: 'A document begins where a value changes: {finder}',
     'pages-alone':
       'A document begins where the pages themselves say so: heads, greetings, numbers, paper, samples.',
+  },
+  sentenceMore: {
+    barcode:
+      'Fits the pattern {pattern}; {where}; number {hit} of them; read alike in at least {quality} of the looks.',
+    words: 'A line fits the pattern {pattern}; {where}.',
   },
   blank: {
     opens: 'What begins',

@@ -35,8 +35,8 @@ export default {
     destinations: '{destinations}',
   },
   destination:
-    '{destination}: to {to} {place}, in folder {folder}, as {file}; {formats}. ' +
-    'A name that is taken {taken}. {list} The place is told: {properties}',
+    '{destination}: to {to}, in folder {folder} with the name {file} as {formats}. A name that is taken {taken}.',
+  destinationMore: { one: 'To the place {place}. {list} The place is told: {properties}' },
   type: {
     words: 'Its first page has all of the words {must}, and none of {mustNot}. {default}',
     asked: 'A type less certain than {typeBelow} is shown to a person. It is {confidential}, under {under}.',
@@ -130,7 +130,7 @@ export default {
     duplex: 'both sides',
     sides: 'Pages are fronts and backs in turn.',
     backs: 'A document may begin on a back.',
-    default: 'A document that no type’s words claim is one.',
+    default: 'What no type’s words claim is one.',
     confidential: 'confidential',
   },
   no: {

@@ -25,7 +25,7 @@ const tab = defineModel<T>({ required: true })
   display: none;
 }
 .word-tabs :deep(.el-tabs__item) {
-  padding: 0 10px;
+  padding: 0 8px;
 }
 .word-tabs :deep(.el-tabs__item.is-active) {
   border-bottom: 2px solid var(--petrol);
