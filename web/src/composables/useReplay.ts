@@ -1,7 +1,9 @@
-import { computed, ref, shallowRef, watch } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
+import { computed, ref, shallowRef } from 'vue'
 import { api, worded, type Schema } from '../api/client'
 import type { Workbench } from './useWorkbench'
 
+type Progress = Schema['Progress']
 type Batch = Schema['ReplayedBatch']
 export type Place = Batch['places'][number] & { batch: string }
 const WHATS = ['cut', 'type', 'value'] as const
@@ -11,50 +13,49 @@ const DIDS = ['sureAndRight', 'inDoubt', 'sureAndWrong'] as const
 const MOST = 200
 /** The last so many batches, or those filed in the last so many days. */
 export const CHOICES = {
-  ...{ last5: { most: 5 }, last20: { most: 20 }, last100: { most: 100 } },
+  ...{ last5: { most: 5, days: 0 }, last20: { most: 20, days: 0 }, last100: { most: 100, days: 0 } },
   ...{ days7: { most: MOST, days: 7 }, days30: { most: MOST, days: 30 }, days90: { most: MOST, days: 90 } },
 }
 export type Choice = keyof typeof CHOICES
+const LOOK_AFTER = 1000
 
-/** The draft held against batches that people confirmed, one after the other; stopped, it tells what it has. */
+/**
+ * The draft held against batches that people confirmed, one after the other. That goes on by itself, whether this
+ * screen is open or not; what the last one found is here again when the screen is.
+ */
 export function useReplay(stream: string, { json }: Workbench) {
-  const batches = shallowRef<Batch[]>([])
-  const all = ref(0)
-  const running = ref(false)
+  const now = shallowRef<Progress | null>(null)
   const problem = ref('')
-  /** What the draft was when it was held against them. */
-  const replayed = ref('')
-  let asked = 0
-
-  /** Those that nobody can replay any more. */
-  const erased = ref(0)
   const which = ref<Choice>('last20')
+  const params = { path: { stream } }
+  const look = useTimeoutFn(see, LOOK_AFTER, { immediate: false })
+  function follow(progress: Progress | null) {
+    now.value = progress
+    problem.value = progress?.trouble ?? ''
+    if (progress?.running) look.start()
+    else look.stop()
+  }
+  async function see() {
+    const { data } = await api.GET('/api/workbench/{stream}/replay', { params })
+    follow(data?.of === undefined ? null : data)
+  }
   async function run() {
-    const mine = ++asked
-    const params = { path: { stream } }
-    batches.value = []
-    problem.value = ''
-    replayed.value = json.value
-    running.value = true
-    const { data } = await api.GET('/api/workbench/{stream}/confirmed', {
-      params: { ...params, query: CHOICES[which.value] },
-    })
-    all.value = data?.batches.length ?? 0
-    erased.value = data?.erased ?? 0
-    for (const { batch } of data?.batches ?? []) {
-      const body = { json: replayed.value, batch }
-      const { data: one, error } = await api.POST('/api/workbench/{stream}/replay', { params, body })
-      if (mine !== asked) return
-      if (error) problem.value = worded(error)
-      else batches.value = [...batches.value, one]
-      if (error) break
-    }
-    running.value = false
+    const body = { json: json.value, ...CHOICES[which.value] }
+    const { data, error } = await api.POST('/api/workbench/{stream}/replay', { params, body })
+    if (data) follow(data)
+    else problem.value = worded(error)
   }
-  function stop() {
-    asked++
-    running.value = false
+  async function stop() {
+    await api.DELETE('/api/workbench/{stream}/replay', { params })
+    await see()
   }
+  void see()
+
+  const batches = computed<Batch[]>(() => now.value?.done ?? [])
+  const all = computed(() => now.value?.of)
+  /** Those that nobody can replay any more. */
+  const erased = computed(() => now.value?.erased ?? 0)
+  const running = computed(() => !!now.value?.running)
   const sum = (what: string, by: 'before' | 'after', did: (typeof DIDS)[number]) =>
     batches.value.reduce((n, b) => n + (b.compared.find((c) => c.what === what)?.[by][did] ?? 0), 0)
   const places = computed(() =>
@@ -74,15 +75,17 @@ export function useReplay(stream: string, { json }: Workbench) {
   )
   const seconds = (of: 'seconds' | 'secondsBefore') => batches.value.reduce((n, b) => n + b[of], 0)
   const took = computed(() => ({ now: seconds('seconds'), before: seconds('secondsBefore') }))
-  const worse = computed(() => places.value.filter((p) => p.worse).length)
   /** Worst first: what nobody would look at, then what is worse, then the rest. */
   const ordered = computed(() => {
     const rank = (p: Place) => (p.worse ? (p.afterDid === 'sureAndWrong' ? 0 : 1) : p.better ? 3 : 2)
     return [...places.value].sort((a, b) => rank(a) - rank(b))
   })
-  const old = computed(() => !!replayed.value && replayed.value !== json.value)
-  watch(json, () => running.value && stop())
-  return { which, batches, all, erased, running, problem, old, counts, took, worse, ordered, run, stop }
+  /** The draft as it stands is not what was held against them. */
+  const old = computed(() => !!now.value && now.value.definition !== json.value)
+  /** Places where it does worse, and how many batches it was of: what was found of another draft says nothing. */
+  const worse = computed(() => (old.value ? 0 : places.value.filter((p) => p.worse).length))
+  const held = computed(() => (old.value ? 0 : batches.value.length))
+  return { which, batches, all, erased, running, problem, old, counts, took, worse, held, ordered, run, stop }
 }
 
 export type Replay = ReturnType<typeof useReplay>

@@ -104,6 +104,17 @@ export function useWorkbench(stream: string, on = '') {
     if (error) tell(error)
     await tryNow()
   }
+  /** Keeps a paper of the batch that it is tried on among the samples, as people left it. */
+  async function keepPaper(page: number) {
+    const body = { batch: batch.value, page }
+    const { data, error } = await api.POST('/api/workbench/{stream}/samples/papers', { params, body })
+    if (error) tell(error)
+    if (!data || !bench.value) return
+    bench.value = { ...bench.value, samples: (await samplesNo()) ?? bench.value.samples }
+    batch.value = bench.value.samples!
+    return data.pages[0]
+  }
+  const samplesNo = async () => (await api.POST('/api/workbench/{stream}/samples', { params })).data?.no
   async function live(note: string) {
     await keep()
     const body = { revision: bench.value?.draft.revision ?? 0, note }
@@ -116,7 +127,7 @@ export function useWorkbench(stream: string, on = '') {
   const giveUp = () => api.DELETE('/api/workbench/{stream}', { params })
   return {
     ...{ bench, problem, json, draft, batch, trial, wrong, conflict },
-    ...{ load, change, keep, trySoon, samples, say, forget, changes, live, giveUp },
+    ...{ load, change, keep, trySoon, samples, say, forget, keepPaper, changes, live, giveUp },
     ...{ undo: history.undo, redo: history.redo, canUndo: history.canUndo, canRedo: history.canRedo },
   }
 }

@@ -16,10 +16,23 @@ interface On {
   right: () => void
   /** What is right on it is to be said. */
   say: () => void
+  /** The paper at hand, of a batch, is to be a sample. */
+  keepPaper: () => void
 }
 
 /** The keys of the workbench. */
-export function useWorkbenchKeys({ bench, proposals, replay, show, step, choose, live, right, say }: On) {
+export function useWorkbenchKeys({
+  bench,
+  proposals,
+  replay,
+  show,
+  step,
+  choose,
+  live,
+  right,
+  say,
+  keepPaper,
+}: On) {
   const { t } = useI18n()
   const act = (key: string, label: string, run: () => unknown, more = {}) => ({
     key,
@@ -41,6 +54,7 @@ export function useWorkbenchKeys({ bench, proposals, replay, show, step, choose,
     act('ArrowLeft', t('workbench.pageBefore'), () => step(-1), { key: '←' }),
     act('C', t('workbench.right.asRead'), right),
     act('E', t('workbench.right.put'), say),
+    act('K', t('workbench.keepPaper'), keepPaper),
     act('G', t('workbench.goLive'), live),
   ])
 }

@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, tell, type Schema } from '../api/client'
 import { useChoices } from '../composables/useChoices'
+import BatchVersion from './BatchVersion.vue'
 import FactList from './base/FactList.vue'
 import { clock, typedAs } from './times'
 import { useWords } from '../composables/useWords'
@@ -135,6 +136,7 @@ const before = computed(() => BEFORE[props.row.stage])
       </form>
       <p v-if="asking === 'withdraw'" class="soft">{{ t('card.withdrawNote') }}</p>
     </template>
+    <BatchVersion v-if="supervisor && open" :key="row.no" :no="row.no" @changed="emit('changed')" />
     <h3>{{ t('card.log') }}</h3>
     <ul>
       <li v-for="(e, i) in log" :key="i">

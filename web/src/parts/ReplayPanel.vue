@@ -8,13 +8,17 @@ import KeyButton from './base/KeyButton.vue'
 import PickOne from './base/PickOne.vue'
 
 /** What the draft does better and worse than the saved version on batches that people confirmed. */
-const props = defineProps<{ replay: Replay }>()
+const props = defineProps<{ replay: Replay; stream: string }>()
 const { t } = useI18n()
 const { which, batches, all, erased, running, problem, old, counts, took, ordered, run, stop } = props.replay
 const MOST_SHOWN = 200
 const choices = (Object.keys(CHOICES) as Choice[]).map((value) => {
-  const { most, days } = { days: 0, ...CHOICES[value] }
+  const { most, days } = CHOICES[value]
   return { value, label: days ? t('replay.days', { n: days }) : t('replay.last', { n: most }) }
+})
+const confirmed = computed(() => {
+  const { most, days } = CHOICES[which.value]
+  return `/api/workbench/${props.stream}/confirmed.zip?most=${most}&days=${days}`
 })
 const shown = computed(() => ordered.value.slice(0, MOST_SHOWN))
 const said = (text: string | undefined) => text ?? t('workbench.nothing')
@@ -27,9 +31,12 @@ const said = (text: string | undefined) => text ?? t('workbench.nothing')
     <KeyButton v-if="!running" k="R" main @click="run">{{ t('replay.run') }}</KeyButton>
     <KeyButton v-else @click="stop">{{ t('replay.stop') }}</KeyButton>
     <span class="soft" role="status">
-      {{ running || batches.length ? t('replay.done', { n: batches.length, of: all }) : '' }}
+      {{ running || batches.length ? t('replay.done', { n: batches.length, of: all ?? 0 }) : '' }}
     </span>
   </div>
+  <p v-if="all !== 0">
+    <a :href="confirmed" download>{{ t('replay.takeAlong') }}</a>
+  </p>
   <NoteBanner v-if="problem" kind="wrong">{{ problem }}</NoteBanner>
   <NoteBanner v-if="old && batches.length" kind="doubt">{{ t('replay.old') }}</NoteBanner>
   <p v-if="erased" class="soft">{{ t('replay.erased', erased) }}</p>

@@ -26,14 +26,16 @@ function doubts(name: string) {
   const s = of(name)
   return s?.fields ? figure((100 * s.doubts) / s.fields, 1) : '–'
 }
-function act(name: string, what: StreamPanel | 'export') {
-  if (what !== 'export') emit('open', what, name)
-  else
-    Object.assign(document.createElement('a'), {
-      href: `/api/streams/${name}`,
-      download: `${name}.json`,
-    }).click()
+/** With its samples for supervisors, who see to streams; the definition alone for others. */
+function exported({ name, version }: Schema['Listed']) {
+  const whole = `/api/workbench/${name}/versions/${version}/export.zip`
+  const [href, download] = props.supervisor
+    ? [whole, `${name}-${version}.zip`]
+    : [`/api/streams/${name}`, `${name}.json`]
+  Object.assign(document.createElement('a'), { href, download }).click()
 }
+const act = (row: Schema['Listed'], what: StreamPanel | 'export') =>
+  what === 'export' ? exported(row) : emit('open', what, row.name)
 </script>
 
 <template>
@@ -69,7 +71,7 @@ function act(name: string, what: StreamPanel | 'export') {
         <ElDropdown
           trigger="click"
           placement="bottom-end"
-          @command="(what: StreamPanel | 'export') => act(row.name, what)"
+          @command="(what: StreamPanel | 'export') => act(row as Schema['Listed'], what)"
         >
           <ElButton class="act" :aria-label="t('app.actsFor', { what: row.title })">
             {{ t('app.acts') }}

@@ -97,7 +97,7 @@ function forget() {
       <StreamSentences v-if="draft" v-bind="{ draft, of }" :change="bench.change" />
     </ElTabPane>
     <ElTabPane name="replay" :label="t('workbench.tab.replay')">
-      <ReplayPanel :replay="replay" />
+      <ReplayPanel v-if="draft" :replay="replay" :stream="draft.stream" />
     </ElTabPane>
     <ElTabPane name="json" :label="t('workbench.tab.json')">
       <ElInput v-model="json" type="textarea" class="mono" :rows="24" :aria-label="t('workbench.tab.json')" />

@@ -20,6 +20,8 @@ const emit = defineEmits<{
   field: [type: string, field: string]
   right: []
   say: []
+  /** The paper at hand, of a batch, is to be a sample. */
+  keep: []
 }>()
 const { t } = useI18n()
 const papers = computed(() => props.trial?.papers ?? [])
@@ -41,6 +43,9 @@ const told = (w: Schema['ReplayedPlace']) =>
     <div v-else-if="samples" class="row acts">
       <KeyButton k="C" @click="emit('right')">{{ t('workbench.right.asRead') }}</KeyButton>
       <KeyButton k="E" @click="emit('say')">{{ t('workbench.right.put') }}</KeyButton>
+    </div>
+    <div v-else class="row acts">
+      <KeyButton k="K" @click="emit('keep')">{{ t('workbench.keepPaper') }}</KeyButton>
     </div>
     <p v-for="(w, i) in misplaced" :key="i" class="misplaced">
       <ElButton link class="to" @click="emit('show', w.page)">✕ {{ told(w) }}</ElButton>

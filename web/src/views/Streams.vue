@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, worded } from '../api/client'
+import { api, worded, type Schema } from '../api/client'
 import { dayBefore } from '../composables/useDay'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
@@ -29,16 +29,26 @@ const { data: day } = useLoad(() => {
   return api.GET('/api/day', { params: { query: { from: from.toISOString(), to: to.toISOString() } } })
 }, supervisor.value)
 
+/** What was brought in last: a draft, to be looked at and tried. */
+const brought = shallowRef<Schema['Brought'] | null>(null)
+const missing = computed(() =>
+  Object.entries(brought.value?.missing ?? {})
+    .map(([register, columns]) => `${register} (${columns.join(', ')})`)
+    .join('; '),
+)
 const refused = ref('')
 const done = ref('')
 const picker = ref<InstanceType<typeof PickFiles>>()
 async function importOne(file: File) {
   refused.value = done.value = ''
-  const { data, error } = await api.POST('/api/streams', { body: { json: await file.text() } })
-  if (data) {
-    done.value = t('streams.imported', { title: data.title, n: data.version })
-    await load()
-  } else refused.value = worded(error)
+  const form = new FormData()
+  form.append('file', file)
+  const { data, error } = await api.POST('/api/workbench/import', {
+    body: form as never,
+    bodySerializer: (b) => b,
+  })
+  if (error) refused.value = worded(error)
+  brought.value = data ?? null
 }
 const opened = ref<{ what: StreamPanel; stream: string } | null>(null)
 const panels = {
@@ -74,7 +84,7 @@ useKeys([
         <PickFiles
           v-if="supervisor"
           ref="picker"
-          accept=".json,application/json"
+          accept=".json,.zip,application/json,application/zip"
           k="I"
           @files="([file]) => importOne(file)"
         >
@@ -82,6 +92,13 @@ useKeys([
         </PickFiles>
       </template>
       <NoteBanner v-if="done">{{ done }}</NoteBanner>
+      <NoteBanner v-if="brought">
+        {{ t('streams.brought', { title: brought.title, n: brought.samples }) }}
+        <RouterLink :to="{ name: 'workbench', params: { stream: brought.stream } }">
+          {{ t('workbench.open') }}
+        </RouterLink>
+        <div v-if="missing">{{ t('streams.missing', { what: missing }) }}</div>
+      </NoteBanner>
       <NoteBanner v-if="refused" kind="wrong" class="refused">{{ refused }}</NoteBanner>
       <WaitingFor v-bind="{ loading, problem }" @again="load" />
       <BegunStreams v-if="supervisor" />

@@ -69,8 +69,13 @@ async function giveUp() {
 }
 const right = () => paper.value && onSamples.value && void bench.say(paper.value, asRead(paper.value))
 const say = () => (saying.value = onSamples.value && !!paper.value)
+async function keepPaper() {
+  if (onSamples.value || !paper.value) return
+  const first = await bench.keepPaper(paper.value.pages[0])
+  if (first) no.value = first
+}
 useWorkbenchKeys({
-  ...{ bench, proposals, replay, step, right, say },
+  ...{ bench, proposals, replay, step, right, say, keepPaper },
   show: (other) => (tab.value = other),
   choose: () => samples.value?.choose(),
   live: () => (going.value = !wrong.value),
@@ -91,7 +96,7 @@ useWorkbenchKeys({
       v-if="going"
       :bench="bench"
       :worse="replay.worse.value"
-      :replayed="replay.batches.value.length"
+      :replayed="replay.held.value"
       @close="going = false"
       @done="router.push({ name: 'streams' })"
     />
@@ -130,6 +135,7 @@ useWorkbenchKeys({
         @field="field"
         @right="right"
         @say="say"
+        @keep="keepPaper"
       />
     </div>
     <WaitingFor v-else :loading="!problem" :problem="problem" @again="bench.load" />

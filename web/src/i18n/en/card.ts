@@ -27,4 +27,13 @@ export default {
   withdrawNote: 'Its pages stay and its ledger says what became of them.',
   log: 'What happened',
   withOther: '{who} has this batch.',
+  newer: {
+    title: 'Version {n} of its stream is in force; it goes by version {was}',
+    documents: 'It has {now} documents, and would have {then}.',
+    doubts: 'Doubts: {now}, then {then}.',
+    values:
+      'No value would be another. | One value would be another, or gone. | {n} values would be others, or gone.',
+    readAgain: 'Its pages are read again first: the new version has them read otherwise.',
+    move: 'Go on by version {n}',
+  },
 }

@@ -98,6 +98,7 @@ export default {
   tookSampleOut: 'took page {page} out of the samples of {type}',
   putSampleBack: 'put page {page} back among the samples of {type}',
   taughtType: 'made the document of page {page} a sample of {type}',
+  usedVersion: 'had it go on by version {to} of its stream, after version {from}',
   savedStream: 'saved stream {stream}, version {version}',
   savedSource: 'lets register {register} come from {place}',
   removedSource: 'loads register {register} by hand from now on',

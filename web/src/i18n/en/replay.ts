@@ -8,6 +8,7 @@ export default {
     'One more was filed and is left out: pages of it were erased. | ' +
     '{n} more were filed and are left out: pages of them were erased.',
   took: 'It took {now} s; the saved version {before} s.',
+  takeAlong: 'Take these batches along, to replay them elsewhere',
   run: 'Replay',
   stop: 'Stop',
   done: '{n} of {of} batches',

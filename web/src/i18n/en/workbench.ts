@@ -71,6 +71,7 @@ export default {
   checked: 'What it is held against',
   allFields: 'All fields',
   removeField: 'Take the field out',
+  keepPaper: 'Keep this paper as a sample',
   right: {
     ask: 'What is right on page {pages}? | What is right on page {pages}? | What is right on pages {pages}?',
     asRead: 'This paper is right as it is read',

@@ -254,6 +254,19 @@ public enum Problem {
     STREAM_SAVED_MEANWHILE(Kind.NOW, "newest", "base"),
     @JsonProperty("worseWithoutAWord")
     WORSE_WITHOUT_A_WORD(Kind.NOW, "n"),
+    @JsonProperty("otherStream")
+    OTHER_STREAM(Kind.INPUT, "batch"),
+    @JsonProperty("versionCame")
+    VERSION_CAME(Kind.NOW, "newest"),
+    @JsonProperty("bundleFromNewer")
+    BUNDLE_FROM_NEWER(Kind.INPUT, "form", "known"),
+    @JsonProperty("noBundle")
+    NO_BUNDLE(Kind.INPUT),
+    @JsonProperty("draftIsThere")
+    DRAFT_IS_THERE(Kind.NOW, "title", "who"),
+    /** The draft was tried on no page. */
+    @JsonProperty("untried")
+    UNTRIED(Kind.NOW),
     @JsonProperty("noPaperSaid")
     NO_PAPER_SAID(Kind.INPUT),
     @JsonProperty("noSamplesYet")

@@ -7,9 +7,14 @@ import static org.awaitility.Awaitility.await;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -126,35 +131,43 @@ class WorkbenchTest extends ServerCase {
                 .get("name")
                 .asString();
         String bench = "/api/workbench/" + stream;
-        assertThat(supervisor.get(bench + "/confirmed").get("batches")).isEmpty();
         var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 933);
         String no = bring(stream, stack.files());
         String json = supervisor.get(bench).get("draft").get("definition").asString();
-        assertThatThrownBy(() -> supervisor.post(bench + "/replay", Map.of("json", json, "batch", no)))
+        assertThat(replayed(supervisor, bench, json).get("of").asInt())
                 .as("nobody has confirmed anything yet")
-                .hasMessageContaining("409");
+                .isZero();
         settleTheRest(no, stack);
         operator.post("/api/batches/" + no + "/filing", Map.of());
         awaitStage(no, "done");
-        assertThat(supervisor.get(bench + "/confirmed?days=1").findValuesAsString("batch"))
-                .containsExactly(no);
+        assertThat(entries(supervisor.bytes(bench + "/confirmed.zip?days=1")))
+                .as("taken along, to be replayed elsewhere")
+                .contains(no + "/report.json")
+                .hasSizeGreaterThan(1);
         JsonNode watch = supervisor.get("/api/streams/" + stream + "/watch");
         assertThat(watch.get("weeks").get(0).get("documents").asInt()).isEqualTo(2);
         assertThat(watch.get("corrected").findValuesAsString("batch"))
                 .as("what was corrected names its paper")
                 .allMatch(no::equals);
-        JsonNode same = supervisor.post(bench + "/replay", Map.of("json", json, "batch", no));
-        assertThat(same.get("places")).as("the same stream does the same").isEmpty();
+        JsonNode same = replayed(supervisor, bench, json).get("done");
+        assertThat(same.findValuesAsString("batch")).containsExactly(no);
+        assertThat(same.get(0).get("places"))
+                .as("the same stream does the same")
+                .isEmpty();
         ObjectNode other = (ObjectNode) JsonMapper.builder().build().readTree(json);
         other.putObject("cut").putArray("rules").addObject().put("by", "pages").put("every", 100);
-        JsonNode worse = supervisor.post(bench + "/replay", Map.of("json", other.toString(), "batch", no));
-        assertThat(worse.get("places")).anySatisfy(place -> {
+        JsonNode worse = replayed(supervisor, bench, other.toString()).get("done");
+        assertThat(worse.get(0).get("places")).anySatisfy(place -> {
             assertThat(place.get("what").asString()).isEqualTo("cut");
             assertThat(place.get("worse").asBoolean()).isTrue();
             assertThat(place.get("afterDid").asString()).isEqualTo("sureAndWrong");
         });
         JsonNode kept = supervisor.put(bench, Map.of("json", other.toString(), "revision", 0));
         int revision = kept.get("revision").asInt();
+        assertThatThrownBy(() -> supervisor.post(bench + "/live", Map.of("revision", revision, "note", "so be it")))
+                .as("it was tried on no page")
+                .hasMessageContaining("untried");
+        tried(supervisor, bench, other.toString(), no);
         assertThatThrownBy(() -> supervisor.post(bench + "/live", Map.of("revision", revision, "note", " ")))
                 .as("what was seen to be worse needs a word")
                 .hasMessageContaining("409");
@@ -163,6 +176,23 @@ class WorkbenchTest extends ServerCase {
         assertThat(operator.get("/api/batches/" + no).get("stage").asString())
                 .as("nothing of it is touched")
                 .isEqualTo("done");
+    }
+
+    /** A draft held against all that people confirmed. */
+    private static JsonNode replayed(Api supervisor, String bench, String json) throws Exception {
+        supervisor.post(bench + "/replay", Map.of("json", json, "most", 20, "days", 0));
+        await().until(() -> !supervisor.get(bench + "/replay").get("running").asBoolean());
+        return supervisor.get(bench + "/replay");
+    }
+
+    private static List<String> entries(byte[] zip) throws IOException {
+        List<String> names = new ArrayList<>();
+        try (var in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                names.add(entry.getName());
+            }
+        }
+        return names;
     }
 
     private static JsonNode tried(Api supervisor, String bench, String json, String batch) throws Exception {

@@ -29,6 +29,14 @@ public final class RegisterUse {
         return columns;
     }
 
+    /** The registers that any fields of a stream are looked up in or held against. */
+    public static Set<String> of(StreamDefinition stream) {
+        Set<String> registers = new TreeSet<>();
+        stream.types().forEach(type -> registers.addAll(of(type)));
+        registers.addAll(of(stream.cut().groups().asType()));
+        return registers;
+    }
+
     /** The registers that fields of a document type are looked up in or held against. */
     public static Set<String> of(StreamDefinition.DocumentType type) {
         Set<String> registers = new TreeSet<>();

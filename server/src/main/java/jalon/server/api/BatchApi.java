@@ -6,6 +6,7 @@ import jalon.core.stream.Stage;
 import jalon.server.Problem;
 import jalon.server.batch.Asked;
 import jalon.server.batch.Batch;
+import jalon.server.batch.BatchVersions;
 import jalon.server.batch.Batches;
 import jalon.server.batch.CameBy;
 import jalon.server.batch.Decisions;
@@ -44,6 +45,7 @@ class BatchApi {
     private final PageInsertion insertion;
     private final ActivityLog log;
     private final NotReadPages notRead;
+    private final BatchVersions versions;
     private final Rights rights;
     private final BatchRights batchRights;
 
@@ -55,6 +57,7 @@ class BatchApi {
             PageInsertion insertion,
             ActivityLog log,
             NotReadPages notRead,
+            BatchVersions versions,
             Rights rights,
             BatchRights batchRights) {
         this.rights = rights;
@@ -66,6 +69,21 @@ class BatchApi {
         this.insertion = insertion;
         this.log = log;
         this.notRead = notRead;
+        this.versions = versions;
+    }
+
+    /** What the newest version of its stream would make of it. */
+    @GetMapping("/{no}/version")
+    BatchVersions.NewerVersion newerVersion(@PathVariable String no) {
+        return versions.newer(no);
+    }
+
+    record VersionWanted(int version) {}
+
+    /** Has it go on by the newest version. */
+    @PostMapping("/{no}/version")
+    void useVersion(@PathVariable String no, @RequestBody VersionWanted wanted, Principal who) {
+        versions.move(no, wanted.version(), who.getName());
     }
 
     record NewBatch(String stream) {}

@@ -4,14 +4,16 @@ import jalon.core.page.Box;
 import jalon.core.propose.DrawnBox;
 import jalon.core.stream.StreamChanges;
 import jalon.server.batch.FieldTrial;
-import jalon.server.batch.StreamReplay;
+import jalon.server.batch.SamplePages;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamDrafts;
 import jalon.server.stream.StreamLibrary;
+import jalon.server.workbench.ReplayRuns;
 import jalon.server.workbench.SampleAnswers;
 import jalon.server.workbench.Workbench;
 import java.security.Principal;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -26,13 +28,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/workbench")
 class WorkbenchApi {
-    private static final int MOST_REPLAYED = 200;
-
     private final Workbench workbench;
     private final StreamDrafts drafts;
     private final FieldTrial fields;
+    private final ReplayRuns replays;
 
-    WorkbenchApi(Workbench workbench, StreamDrafts drafts, FieldTrial fields) {
+    WorkbenchApi(Workbench workbench, StreamDrafts drafts, FieldTrial fields, ReplayRuns replays) {
+        this.replays = replays;
         this.fields = fields;
         this.workbench = workbench;
         this.drafts = drafts;
@@ -79,6 +81,15 @@ class WorkbenchApi {
     @PostMapping("/{stream}/samples")
     SampleBatch samples(@PathVariable String stream, Principal who) {
         return new SampleBatch(workbench.samples(stream, who.getName()));
+    }
+
+    /** @param page one of the pages of the document */
+    record PaperOfBatch(String batch, int page) {}
+
+    /** Keeps a document of a batch among the sample pages, with what is sure or settled on it as right. */
+    @PostMapping("/{stream}/samples/papers")
+    SamplePages.PaperSaid keepAsSample(@PathVariable String stream, @RequestBody PaperOfBatch paper, Principal who) {
+        return workbench.keep(stream, paper.batch(), paper.page(), who.getName());
     }
 
     /** @param batch whose pages it is tried on */
@@ -138,15 +149,6 @@ class WorkbenchApi {
         return workbench.proposals(stream, batch);
     }
 
-    /** Batches that it can be held against. @param most so many at most, @param days filed in the last so many days; 0 for ever */
-    @GetMapping("/{stream}/confirmed")
-    StreamReplay.ConfirmedBatches confirmedBatches(
-            @PathVariable String stream,
-            @RequestParam(defaultValue = "20") int most,
-            @RequestParam(defaultValue = "0") int days) {
-        return workbench.confirmed(stream, Math.max(0, days), Math.max(1, Math.min(MOST_REPLAYED, most)));
-    }
-
     /** Says what is right on some of its sample pages. */
     @PutMapping("/{stream}/right")
     void saidRight(@PathVariable String stream, @RequestBody SampleAnswers.Answer answer, Principal who) {
@@ -158,10 +160,28 @@ class WorkbenchApi {
         workbench.forget(stream, page);
     }
 
-    /** What a draft does better and worse than the saved version on a batch that people confirmed. */
+    /** @param most so many batches at most, the newest, @param days filed in the last so many days; 0 for ever */
+    record ReplayWanted(String json, int most, int days) {
+        ReplayWanted {
+            json = json == null ? "" : json;
+        }
+    }
+
+    /** Begins to hold a draft against batches that people confirmed; it goes on by itself. */
     @PostMapping("/{stream}/replay")
-    StreamReplay.ReplayedBatch replayDraft(@PathVariable String stream, @RequestBody DraftTried tried, Principal who) {
-        return workbench.replayed(stream, tried.json(), tried.batch(), who.getName());
+    ReplayRuns.Progress beginReplay(@PathVariable String stream, @RequestBody ReplayWanted wanted, Principal who) {
+        return replays.begin(stream, wanted.json(), wanted.days(), wanted.most(), who.getName());
+    }
+
+    /** How far the last one is; nothing where none was asked for. */
+    @GetMapping("/{stream}/replay")
+    Optional<ReplayRuns.Progress> replay(@PathVariable String stream) {
+        return replays.of(stream);
+    }
+
+    @DeleteMapping("/{stream}/replay")
+    void stopReplay(@PathVariable String stream) {
+        replays.stop(stream);
     }
 
     /** @param revision of the draft, @param note what is said of it, or null */

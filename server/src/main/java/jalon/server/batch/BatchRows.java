@@ -105,6 +105,17 @@ interface BatchRows {
     @Options(useGeneratedKeys = true, keyProperty = "made.id")
     void addFileLike(NewId made, long id, long batchId, int pages);
 
+    /** A file of another batch as one of the samples, of which one page is one. @param origin where that page is */
+    @Insert(
+            "insert into received_file (batch_id, name, sha256, bytes, pages, rejected, received_at, origin)"
+                    + " select #{batchId}, name, sha256, bytes, 1, rejected, received_at, #{origin} from received_file where id = #{id}")
+    @Options(useGeneratedKeys = true, keyProperty = "made.id")
+    void addSampleFile(NewId made, long id, long batchId, String origin);
+
+    @Insert("insert into page (batch_id, no, file_id, file_page, facts, facts_version) values"
+            + " (#{batchId}, #{no}, #{in.fileId}, #{in.page}, #{facts}, 1)")
+    void addReadPage(long batchId, int no, InFile in, byte[] facts);
+
     @Update("update received_file set pages = pages - #{pages} where id = #{id}")
     void fewerPages(long id, int pages);
 

@@ -2,6 +2,7 @@ package jalon.server.batch;
 
 import jalon.core.run.BatchView;
 import jalon.core.run.Decision;
+import jalon.server.Times;
 import jalon.server.store.DocumentTrace;
 import jalon.server.store.StoredFacts;
 import org.springframework.stereotype.Component;
@@ -14,10 +15,12 @@ import org.springframework.stereotype.Component;
 class BatchTrace implements DocumentTrace {
     private final BatchRows rows;
     private final ErasureRows erasure;
+    private final Times times;
 
-    BatchTrace(BatchRows rows, ErasureRows erasure) {
+    BatchTrace(BatchRows rows, ErasureRows erasure, Times times) {
         this.rows = rows;
         this.erasure = erasure;
+        this.times = times;
     }
 
     @Override
@@ -32,6 +35,7 @@ class BatchTrace implements DocumentTrace {
                                         StoredFacts.read(page.facts()).erased()));
             }
         }
+        document.pages().forEach(page -> eraseSamples(SamplePages.origin(document.batch(), page)));
         for (BatchRows.DecisionRow row : rows.decisions(document.batch())) {
             if (document.batchToo() || isAbout(StoredDecision.read(row.body()), document)) {
                 erasure.eraseDecision(row.id());
@@ -46,6 +50,16 @@ class BatchTrace implements DocumentTrace {
             erasure.eraseOrigin(document.batch());
         }
         erasure.newRevision(document.batch());
+    }
+
+    /** What was kept of it to make streams by. */
+    private void eraseSamples(String origin) {
+        for (ErasureRows.SampleRow sample : erasure.samples(origin)) {
+            erasure.eraseAnswer(sample.batchId(), sample.no());
+            erasure.removePage(sample.id());
+            erasure.fileErased(sample.fileId(), times.now());
+            erasure.newRevision(sample.batchId());
+        }
     }
 
     /** What speaks of other pages too is about the cut, and says nothing of what stands on them. */

@@ -244,6 +244,11 @@ public class Batches {
         return fields ? run.index(pages, decisions) : run.cut(pages, decisions);
     }
 
+    /** Its pages as another definition cuts, sorts and indexes them, with all that people decided. */
+    BatchView viewBy(StreamDefinition stream, Batch batch) {
+        return run(stream, batch).index(List.copyOf(facts(batch).values()), decisions(batch));
+    }
+
     /** Its pages as another definition cuts, sorts and indexes them, before anybody decides. */
     BatchView indexedBy(StreamDefinition stream, Batch batch) {
         List<PageFacts> pages = List.copyOf(facts(batch).values());

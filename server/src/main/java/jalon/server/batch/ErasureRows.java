@@ -37,6 +37,20 @@ interface ErasureRows {
     @Update("update batch set source = channel, sender = null, subject = null where id = #{batchId}")
     void eraseOrigin(long batchId);
 
+    record SampleRow(long id, long batchId, int no, long fileId) {}
+
+    /** Sample pages that were taken from a page of a batch. @param origin as {@link SamplePages#origin} has it */
+    @Select("select p.id, p.batch_id, p.no, p.file_id from received_file f join page p on p.file_id = f.id"
+            + " where f.origin = #{origin}")
+    List<SampleRow> samples(String origin);
+
+    @Delete("delete from page where id = #{id}")
+    void removePage(long id);
+
+    /** What somebody said is right on the sample that begins with a page. */
+    @Delete("delete from sample_answer where batch_id = #{batchId} and first_page = #{page}")
+    void eraseAnswer(long batchId, int page);
+
     record FileRow(long id, String sha256) {}
 
     /**

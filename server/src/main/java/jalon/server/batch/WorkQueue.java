@@ -32,6 +32,9 @@ public interface WorkQueue {
     /** Erase what lies together with a document, as a supervisor said; once more where not all of it could be before. */
     void erase(long keptId);
 
+    /** Hold a draft against the next batch that people confirmed. @param no of the asking */
+    void replay(String stream, int no);
+
     /** Carry out one delivery now, though it may wait for a later try. */
     void deliver(long deliveryId);
 

@@ -57,6 +57,10 @@ public enum Act {
     @JsonProperty("toldLate")
     TOLD_LATE("to"),
 
+    /** It goes on by a newer version of its stream. */
+    @JsonProperty("usedVersion")
+    USED_VERSION("from", "to"),
+
     @JsonProperty("plantedStake")
     PLANTED_STAKE("pages"),
     @JsonProperty("liftedStake")

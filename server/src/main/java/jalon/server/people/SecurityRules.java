@@ -101,6 +101,7 @@ class SecurityRules {
                         "/api/workbench/**",
                         "/api/sign-in-waits/**",
                         "/api/batches/*/withdraw",
+                        "/api/batches/*/version",
                         "/api/batches/*/types")
                 .hasRole(SUPERVISOR)
                 .requestMatchers("/api/**", "/v3/**")

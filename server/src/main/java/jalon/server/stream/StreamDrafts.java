@@ -112,6 +112,23 @@ public class StreamDrafts {
         return of(stream);
     }
 
+    /**
+     * Begins a draft with a definition from elsewhere: of a stream that is there, or of a new one.
+     *
+     * @throws RuntimeException {@link Problem#DRAFT_IS_THERE} when somebody is changing it already
+     */
+    @Transactional
+    public Draft bring(String json, String by) {
+        StreamDefinition definition = library.parsed(json);
+        String stream = definition.stream();
+        rows.find(stream).map(this::named).ifPresent(draft -> {
+            throw Problem.DRAFT_IS_THERE.with(draft.title(), draft.keptBy());
+        });
+        int base = library.newestIfAny(stream).orElse(0);
+        rows.add(new Draft(stream, definition.title(), json, base, 1, by, times.now()));
+        return of(stream);
+    }
+
     private static Optional<String> titleIn(String json) {
         try {
             return Optional.ofNullable(JSON.readTree(json).path("title").asString(null));

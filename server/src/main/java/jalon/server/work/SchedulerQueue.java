@@ -28,6 +28,7 @@ final class SchedulerQueue implements WorkQueue {
     static final String CHECK_FILED = "check-filed-batch";
     static final String ERASE = "erase";
     static final String DELIVER = "deliver";
+    static final String REPLAY = "replay-draft";
 
     /** Small enough that two workers share a short file, large enough that opening it costs little. */
     private static final int PAGES_AT_ONCE = 4;
@@ -47,6 +48,9 @@ final class SchedulerQueue implements WorkQueue {
 
     /** @param batchId of the batch that waits for it, or 0 */
     record Lesson(String stream, long batchId) implements Serializable {}
+
+    /** @param no of the asking */
+    record Replayed(String stream, int no) implements Serializable {}
 
     /** What failed is tried again after a pause, however often it failed before. */
     static <T> FailureHandler<T> growing() {
@@ -116,6 +120,11 @@ final class SchedulerQueue implements WorkQueue {
     @Override
     public void erase(long keptId) {
         broughtForward(ERASE, keptId, Priority.LOW);
+    }
+
+    @Override
+    public void replay(String stream, int no) {
+        put(REPLAY, stream + "-" + no + "-" + UUID.randomUUID(), new Replayed(stream, no), Priority.LOW);
     }
 
     @Override

@@ -20,6 +20,7 @@ import jalon.server.filing.FilingReports;
 import jalon.server.learning.Lessons;
 import jalon.server.live.RecurringWork;
 import jalon.server.retention.EraseWork;
+import jalon.server.workbench.ReplayRuns;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
@@ -79,6 +80,7 @@ class SchedulerSetup {
             ObjectProvider<FiledCheck> checked,
             ObjectProvider<FilingReports> reports,
             ObjectProvider<EraseWork> erasing,
+            ObjectProvider<ReplayRuns> replays,
             List<RecurringWork> recurring,
             SchedulerQueue queue,
             Times times) {
@@ -141,12 +143,16 @@ class SchedulerSetup {
                 .onFailure(SchedulerQueue.growing())
                 .execute((task, context) ->
                         erasing.getObject().erase(task.getData().id()));
+        Task<SchedulerQueue.Replayed> replay = Tasks.oneTime(SchedulerQueue.REPLAY, SchedulerQueue.Replayed.class)
+                .onFailure(SchedulerQueue.growing())
+                .execute((task, context) -> replays.getObject()
+                        .carryOn(task.getData().stream(), task.getData().no()));
         List<RecurringTask<Void>> again =
                 recurring.stream().map(SchedulerSetup::task).toList();
         Scheduler scheduler = configured(
                 database,
                 settings.reading().workers(),
-                List.of(readPages, advance, learn, file, delivery, checkFiled, report, erase),
+                List.of(readPages, advance, learn, file, delivery, checkFiled, report, erase, replay),
                 again,
                 times.clock());
         return new Running(scheduler, settings.isWorker());

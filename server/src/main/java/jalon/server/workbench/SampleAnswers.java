@@ -35,6 +35,11 @@ public class SampleAnswers {
             values = values == null ? Map.of() : values;
         }
 
+        /** The same on pages of other numbers. */
+        Answer on(List<Integer> others) {
+            return new Answer(others, type, values);
+        }
+
         Replay.Confirmed confirmed() {
             Map<String, Replay.Confirmed.Value> said = new LinkedHashMap<>();
             values.forEach((field, value) -> said.put(field, new Replay.Confirmed.Value(value, 0)));
@@ -43,10 +48,10 @@ public class SampleAnswers {
     }
 
     List<Replay.Confirmed> of(long batchId) {
-        return answers(batchId).stream().map(Answer::confirmed).toList();
+        return all(batchId).stream().map(Answer::confirmed).toList();
     }
 
-    private List<Answer> answers(long batchId) {
+    List<Answer> all(long batchId) {
         return rows.answers(batchId).stream()
                 .map(json -> JSON.readValue(json, Answer.class))
                 .toList();
@@ -55,7 +60,7 @@ public class SampleAnswers {
     /** Says what is right; what was said of any of its pages before is said no more. */
     @Transactional
     void say(long batchId, Answer answer, String by) {
-        answers(batchId).stream()
+        all(batchId).stream()
                 .filter(other -> !Collections.disjoint(other.pages(), answer.pages()))
                 .forEach(other -> rows.forget(batchId, other.pages().get(0)));
         rows.answer(batchId, answer.pages().get(0), JSON.writeValueAsString(answer), by, times.now());

@@ -14,12 +14,10 @@ import jalon.server.Times;
 import jalon.server.batch.Batch;
 import jalon.server.batch.BatchOpening;
 import jalon.server.batch.Batches;
-import jalon.server.batch.StreamReplay;
+import jalon.server.batch.SamplePages;
 import jalon.server.batch.StreamTrial;
 import jalon.server.stream.StreamDrafts;
 import jalon.server.stream.StreamLibrary;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -35,7 +33,7 @@ public class Workbench {
     private final Batches batches;
     private final BatchOpening opening;
     private final StreamTrial trial;
-    private final StreamReplay replay;
+    private final SamplePages pages;
     private final SampleAnswers answers;
     private final WorkbenchRows rows;
     private final Times times;
@@ -46,12 +44,12 @@ public class Workbench {
             Batches batches,
             BatchOpening opening,
             StreamTrial trial,
-            StreamReplay replay,
+            SamplePages pages,
             SampleAnswers answers,
             WorkbenchRows rows,
             Times times) {
         this.trial = trial;
-        this.replay = replay;
+        this.pages = pages;
         this.answers = answers;
         this.rows = rows;
         this.drafts = drafts;
@@ -89,7 +87,9 @@ public class Workbench {
     /** What a draft makes of a batch's pages; of its own samples beside what somebody said is right there. */
     public StreamTrial.Trial tried(String stream, String json, String batchNo) {
         Batch batch = batches.get(batchNo);
-        return trial.of(json, batchNo, answers.of(batch.id()));
+        StreamTrial.Trial tried = trial.of(json, batchNo, answers.of(batch.id()));
+        rows.tried(stream, Sha256.of(json), tried.pages().size(), times.now());
+        return tried;
     }
 
     /** What a draft says otherwise than the saved version; nothing where there is none yet. */
@@ -113,6 +113,23 @@ public class Workbench {
         answers.say(samples.id(), answer, by);
     }
 
+    /**
+     * Keeps a document of a batch among its samples, and what is sure or settled on it as right.
+     *
+     * @param page one of the pages of the document
+     */
+    @Transactional
+    public SamplePages.PaperSaid keep(String stream, String batchNo, int page, String by) {
+        Batch from = batches.get(batchNo);
+        if (!from.stream().name().equals(stream)) {
+            throw Problem.OTHER_STREAM.with(batchNo);
+        }
+        Batch samples = batches.get(samples(stream, by));
+        SamplePages.PaperSaid kept = pages.add(samples, from, page);
+        answers.say(samples.id(), new SampleAnswers.Answer(kept.pages(), kept.type(), kept.values()), by);
+        return kept;
+    }
+
     /** What was said of the paper that begins with a page is said no more. */
     public void forget(String stream, int firstPage) {
         answers.forget(samplesOf(stream).id(), firstPage);
@@ -122,35 +139,30 @@ public class Workbench {
         return drafts.samples(stream).map(batches::get).orElseThrow(() -> Problem.NO_SAMPLES_YET.with(stream));
     }
 
-    /** Batches that a draft can be held against. @param days filed in the last so many; 0 for ever */
-    public StreamReplay.ConfirmedBatches confirmed(String stream, int days, int most) {
-        return replay.confirmed(stream, days == 0 ? Instant.EPOCH : times.now().minus(Duration.ofDays(days)), most);
-    }
-
-    /** What a draft does better and worse on a batch that people confirmed; remembered until it goes live or is another. */
-    public StreamReplay.ReplayedBatch replayed(String stream, String json, String batchNo, String by) {
-        StreamReplay.ReplayedBatch replayed = replay.of(json, batchNo);
-        long id = batches.get(batchNo).id();
-        rows.replayed(stream, Sha256.of(json), id, replayed.better(), replayed.worse(), by, times.now());
-        return replayed;
-    }
-
     /**
      * Makes the draft the newest version of its stream.
      *
      * @param note what is said of it, or null
-     * @throws RuntimeException {@link Problem#WORSE_WITHOUT_A_WORD} when it was seen to do something worse, and nobody says why
+     * @throws RuntimeException {@link Problem#UNTRIED} when it was tried on no page, {@link Problem#WORSE_WITHOUT_A_WORD} when it was
+     *     seen to do something worse, and nobody says why
      */
     @Transactional
     public StreamLibrary.Listed live(String stream, int revision, String note, String by) {
         String json = drafts.of(stream).definition();
+        library.parsed(json);
+        String draft = Sha256.of(json);
+        if (!rows.isTried(stream, draft) && rows.replayedBatches(stream, draft).isEmpty()) {
+            throw Problem.UNTRIED.with();
+        }
         if (note == null || note.isBlank()) {
-            int worse = rows.worse(stream, Sha256.of(json)) + worseOnSamples(stream, json);
+            int worse = rows.worse(stream, draft) + worseOnSamples(stream, json);
             if (worse > 0) {
                 throw Problem.WORSE_WITHOUT_A_WORD.with(worse);
             }
         }
-        rows.forgetReplays(stream);
+        rows.forgetAllReplays(stream);
+        rows.forgetRun(stream);
+        rows.forgetTrials(stream);
         return drafts.live(stream, revision, note, by);
     }
 

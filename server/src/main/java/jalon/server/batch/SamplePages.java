@@ -1,0 +1,118 @@
+package jalon.server.batch;
+
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
+
+import jalon.core.index.FieldValue;
+import jalon.core.read.PageFacts;
+import jalon.core.run.BatchView;
+import jalon.server.NewId;
+import jalon.server.Problem;
+import jalon.server.live.Events;
+import jalon.server.store.FileStore;
+import jalon.server.store.StoredFacts;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Pages by which a stream is made and tried: the files that they came in, and pages of batches that are kept among them. */
+@Service
+public class SamplePages {
+    private static final String FROM = "page ";
+
+    private final BatchRows rows;
+    private final Batches batches;
+    private final FileStore store;
+    private final Events events;
+
+    SamplePages(BatchRows rows, Batches batches, FileStore store, Events events) {
+        this.rows = rows;
+        this.batches = batches;
+        this.store = store;
+        this.events = events;
+    }
+
+    /**
+     * A file of a batch as it was received.
+     *
+     * @param pages numbers of its pages in the batch
+     * @param ofItsOwn whether it was brought here as a sample, and is not part of a batch
+     */
+    public record SampleFile(String name, Path path, List<Integer> pages, boolean ofItsOwn) {}
+
+    /** In the order in which they came; without those of which nothing could be read. */
+    public List<SampleFile> files(Batch batch) {
+        Map<Long, List<Integer>> numbers = rows.pages(batch.id()).stream()
+                .collect(groupingBy(p -> p.in().fileId(), mapping(BatchRows.PageRow::no, toList())));
+        return rows.files(batch.id()).stream()
+                .filter(f -> numbers.containsKey(f.id()))
+                .map(f -> new SampleFile(
+                        f.name(), store.path(f.stored().sha256()), numbers.get(f.id()), !isOfABatch(f.origin())))
+                .toList();
+    }
+
+    /**
+     * A document as people left it.
+     *
+     * @param values by field, of what is sure or settled; null for a field that has none
+     */
+    public record PaperSaid(List<Integer> pages, String type, Map<String, String> values) {}
+
+    /**
+     * Keeps a document of a batch among the samples: its pages as they were received and read. They go when the document is erased.
+     *
+     * @param samples the batch of the samples, @param from of the document, @param page one of its pages
+     * @return the document by its pages among the samples
+     * @throws RuntimeException {@link Problem#NOT_A_DOCUMENT} when the page is of none, {@link Problem#PAGE_ERASED} when one is erased
+     */
+    @Transactional
+    public PaperSaid add(Batch samples, Batch from, int page) {
+        rows.locked(samples.no());
+        Batches.Looked looked = batches.look(from, true);
+        BatchView.DocumentView document = looked.view().documents().stream()
+                .filter(d -> d.pages().contains(page))
+                .findFirst()
+                .orElseThrow(() -> Problem.NOT_A_DOCUMENT.with(page));
+        int next = rows.lastPageNo(samples.id()) + 1;
+        List<Integer> added = new ArrayList<>();
+        for (int no : document.pages()) {
+            PageFacts facts = looked.facts().get(no);
+            if (facts == null || facts.file().isEmpty()) {
+                throw Problem.PAGE_ERASED.with(no);
+            }
+            BatchRows.PageRow row = rows.page(from.id(), no).orElseThrow();
+            var file = new NewId();
+            rows.addSampleFile(file, row.in().fileId(), samples.id(), origin(from.id(), no));
+            var in = new BatchRows.InFile(file.getId(), row.in().page());
+            rows.addReadPage(samples.id(), next, in, StoredFacts.write(facts.numbered(next)));
+            added.add(next++);
+        }
+        rows.acted(samples.id());
+        events.changed(samples.no());
+        return new PaperSaid(added, document.type().type(), said(document));
+    }
+
+    private static boolean isOfABatch(String origin) {
+        return origin != null && origin.startsWith(FROM);
+    }
+
+    /** Where a sample page is from, by which it is found when its document is erased. */
+    static String origin(long batchId, int page) {
+        return FROM + page + " of " + Batch.no(batchId);
+    }
+
+    private static Map<String, String> said(BatchView.DocumentView document) {
+        Map<String, String> said = new LinkedHashMap<>();
+        document.fields().forEach((field, value) -> {
+            if (value.state() == FieldValue.State.SURE || value.state() == FieldValue.State.SETTLED) {
+                said.put(field, value.value());
+            }
+        });
+        return said;
+    }
+}
