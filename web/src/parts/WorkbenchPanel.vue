@@ -20,6 +20,7 @@ import { RULES, type Rule } from './rules'
 
 /** What is being said of the stream: proposals, its rules as sentences, what a replay found, and its JSON. */
 const props = defineProps<{
+  stream: string
   bench: Workbench
   proposals: Proposals
   replay: Replay
@@ -97,7 +98,7 @@ function forget() {
       <StreamSentences v-if="draft" v-bind="{ draft, of }" :change="bench.change" />
     </ElTabPane>
     <ElTabPane name="replay" :label="t('workbench.tab.replay')">
-      <ReplayPanel v-if="draft" :replay="replay" :stream="draft.stream" />
+      <ReplayPanel :replay="replay" :stream="stream" />
     </ElTabPane>
     <ElTabPane name="json" :label="t('workbench.tab.json')">
       <ElInput v-model="json" type="textarea" class="mono" :rows="24" :aria-label="t('workbench.tab.json')" />

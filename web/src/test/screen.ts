@@ -29,7 +29,7 @@ export async function screen(
     at = '/',
     role = 'supervisor',
   }: { answers: Answers; props?: object; at?: string; role?: Schema['Me']['role'] },
-): Promise<VueWrapper & { asked: string[]; sent: [string, unknown][] }> {
+): Promise<VueWrapper & { asked: string[]; sent: [string, unknown][]; answers: Answers }> {
   const asked: string[] = []
   const sent: [string, unknown][] = []
   vi.spyOn(api, 'GET').mockImplementation(((path: string, o: never) => {
@@ -75,5 +75,5 @@ export async function screen(
     attachTo: document.body,
   })
   await flushPromises()
-  return Object.assign(wrapper, { asked, sent })
+  return Object.assign(wrapper, { asked, sent, answers })
 }

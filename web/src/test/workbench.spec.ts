@@ -75,6 +75,7 @@ const open = (answers: Answers = {}) =>
       [`PUT ${W}`]: kept(definition(), 5),
       [`POST ${W}/changes`]: [],
       [`POST ${W}/steps`]: [],
+      [`${W}/replay`]: '',
       '/api/board': { batches: [] },
       ...answers,
     },
@@ -220,28 +221,27 @@ const place = (more: object) => ({
 })
 
 test('a draft is held against what people confirmed, and one that is worse goes live with a reason only', async () => {
-  const view = await open({
-    [`${W}/confirmed`]: {
-      batches: [
-        { batch: 'B-0007', documents: 3 },
-        { batch: 'B-0006', documents: 2 },
-      ],
-      erased: 1,
-    },
-    [`POST ${W}/replay`]: replayed('B-0007', [
-      place({
-        page: 2,
-        beforeDid: 'inDoubt',
-        after: '84.40',
-        afterDid: 'sureAndRight',
-        better: true,
-        worse: false,
-      }),
-      place({}),
-    ]),
+  const found = replayed('B-0007', [
+    place({
+      page: 2,
+      beforeDid: 'inDoubt',
+      after: '84.40',
+      afterDid: 'sureAndRight',
+      better: true,
+      worse: false,
+    }),
+    place({}),
+  ])
+  const progress = (done: object[], running: boolean) => ({
+    ...{ definition: definition(), of: 2, erased: 1, done, running },
   })
+  const view = await open({ [`POST ${W}/replay`]: progress([found], true) })
   await press('r')
   await flushPromises()
+  expect(view.text()).toContain('1 of 2 batches')
+  // It goes on by itself, and is looked at again.
+  view.answers[`${W}/replay`] = progress([found, { ...found, batch: 'B-0006' }], false)
+  await settled()
   expect(view.find('.area-says').text()).toContain('One more was filed and is left out')
   expect(view.text()).toContain('2 of 2 batches')
   expect(view.findAll('.counts tbody tr').at(-1)!.text()).toMatch(/Values\s*2\s*2\s*16\s*2 → 2\s*0 → 2/)

@@ -124,7 +124,7 @@ useWorkbenchKeys({
         @box="draw"
       />
       <p v-else class="area-page soft hint">{{ t('workbench.hint') }}</p>
-      <WorkbenchPanel v-model="tab" class="area-says" v-bind="{ bench, proposals, replay, sample, fields }" />
+      <WorkbenchPanel v-model="tab" class="area-says" v-bind="{ stream, bench, proposals, replay, sample, fields }" />
       <WorkbenchTable
         class="area-table"
         :trial="trial"

@@ -23,6 +23,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Documents are kept as long as their stream says, and when that is over they can be erased, wherever they are. */
@@ -127,6 +128,8 @@ class RetentionTest extends ServerCase {
         Path list = shelf.resolve(OWNER).resolve("list.csv");
         await().until(() -> Files.exists(list) && Files.readAllLines(list).size() == 3);
 
+        String samples = usedToMakeStreams(stream, no);
+
         JsonNode due = due(stream);
         assertThat(due).hasSize(2);
         assertThat(due.get(0).get("kept").get("field").asString()).isEqualTo("Written on");
@@ -167,6 +170,9 @@ class RetentionTest extends ServerCase {
                 .as("the others stay")
                 .isNotEmpty();
         assertThat(kept(received)).as("each page came in a file of its own").isEqualTo(second);
+        assertThat(operator.get("/api/batches/" + samples).get("pages"))
+                .as("what was kept of it as a sample")
+                .isEmpty();
 
         assertThat(kept(notRead)).as("nobody knows what is in it").isEqualTo(1);
         supervisor.post("/api/retention/erase", erase("its time is over", no, 2));
@@ -232,6 +238,20 @@ class RetentionTest extends ServerCase {
         } catch (IOException e) {
             return new String(bytes, StandardCharsets.ISO_8859_1);
         }
+    }
+
+    /** A paper of a batch is kept as a sample, and the batch is replayed. Tells the number of the samples. */
+    private String usedToMakeStreams(String stream, String no) throws Exception {
+        String bench = "/api/workbench/" + stream;
+        supervisor.post(bench + "/samples/papers", Map.of("batch", no, "page", 1));
+        String json = supervisor.get(bench).get("draft").get("definition").asString();
+        var other = (ObjectNode) JsonMapper.shared().readTree(json);
+        other.putObject("cut").putArray("rules").addObject().put("by", "pages").put("every", 100);
+        supervisor.post(bench + "/replay", Map.of("json", other.toString(), "most", 5, "days", 0));
+        await().until(() -> !supervisor.get(bench + "/replay").get("running").asBoolean());
+        assertThat(supervisor.get(bench + "/replay").get("done").get(0).get("places"))
+                .isNotEmpty();
+        return supervisor.get(bench).get("samples").asString();
     }
 
     @Test

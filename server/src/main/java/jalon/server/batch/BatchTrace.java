@@ -35,6 +35,7 @@ class BatchTrace implements DocumentTrace {
                                         StoredFacts.read(page.facts()).erased()));
             }
         }
+        erasure.eraseReplays(document.batch());
         document.pages().forEach(page -> eraseSamples(SamplePages.origin(document.batch(), page)));
         for (BatchRows.DecisionRow row : rows.decisions(document.batch())) {
             if (document.batchToo() || isAbout(StoredDecision.read(row.body()), document)) {

@@ -51,6 +51,10 @@ interface ErasureRows {
     @Delete("delete from sample_answer where batch_id = #{batchId} and first_page = #{page}")
     void eraseAnswer(long batchId, int page);
 
+    /** What drafts were seen to do with it: that tells values. */
+    @Delete("delete from stream_replay where batch_id = #{batchId}")
+    void eraseReplays(long batchId);
+
     record FileRow(long id, String sha256) {}
 
     /**
