@@ -60,6 +60,12 @@ public final class LabelledPaper {
     private final String caseShape;
     private final List<Label> labels = new ArrayList<>();
 
+    /** Of a row of boxes to tick; empty where the papers have none. What it is made of leaves the rest of a kind as it is. */
+    private final List<String> options = new ArrayList<>();
+
+    private final String asked;
+    private final double boxMm;
+
     public LabelledPaper(Way way, Random r) {
         this.way = way;
         Speech speech = Speech.ALL.stream()
@@ -85,6 +91,25 @@ public final class LabelledPaper {
         for (String[] label : all.subList(0, 5 + r.nextInt(3))) {
             labels.add(new Label(label[0], Kind.valueOf(label[1]), SHAPES.get(r.nextInt(SHAPES.size()))));
         }
+        var own = new Random(31L * title.hashCode() + between.hashCode() + labels.hashCode());
+        asked = speech.any(speech.things(), own) + " " + speech.any(speech.places(), own);
+        boxMm = 3.4 + own.nextInt(18) / 10.0;
+        for (int i = own.nextInt(3) == 0 ? 9 : 0; i < 3 && options.size() < 3; i++) {
+            String option = speech.any(speech.places(), own);
+            if (!options.contains(option)) {
+                options.add(option);
+            }
+        }
+    }
+
+    /** What boxes to tick stand for, from left to right. */
+    public List<String> options() {
+        return options;
+    }
+
+    /** Name of the reading model of its language. */
+    public String model() {
+        return house.speech.locale().getISO3Language();
     }
 
     public List<Label> labels() {
@@ -207,6 +232,10 @@ public final class LabelledPaper {
             }
             y += style == 5 && !second && i + 1 < labels.size() ? 0 : step;
         }
+        if (!options.isEmpty()) {
+            ticks(leaf, y + 2, new Random(values.hashCode()));
+            y += 12;
+        }
         y += 8;
         double line = house.points * Leaf.MM_PER_POINT * 1.4;
         for (int i = 0; i < 3 + r.nextInt(6) && y < 255; i++) {
@@ -214,6 +243,20 @@ public final class LabelledPaper {
             y += line;
         }
         return leaf;
+    }
+
+    private void ticks(Leaf leaf, double y, Random r) {
+        double x = leaf.text(house.left, y, house.points, asked + ":") + 6;
+        int ticked = r.nextInt(options.size() + 1);
+        for (int i = 0; i < options.size(); i++) {
+            double top = y - boxMm + 0.6;
+            leaf.box(x, top, boxMm, boxMm);
+            if (i == ticked) {
+                leaf.rule(x + 0.7, top + 0.7, x + boxMm - 0.5, top + boxMm - 0.6);
+                leaf.rule(x + 0.6, top + boxMm - 0.8, x + boxMm - 0.6, top + 0.6);
+            }
+            x = leaf.text(x + boxMm + 1.6, y, house.points, options.get(i)) + 7;
+        }
     }
 
     private String value(Label label, Random r) {

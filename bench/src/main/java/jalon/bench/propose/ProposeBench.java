@@ -60,12 +60,16 @@ public final class ProposeBench {
         private int found;
         private int kindRight;
         private int none;
+        private int rows;
+        private int ticked;
+        private int falseTicks;
+        private int spoken;
         private double millis;
 
         String row(String name) {
             return String.format(
                     Locale.ROOT,
-                    "| %s | %d | %.2f | %d | %.2f | %.2f | %d | %.0f |%n",
+                    "| %s | %d | %.2f | %d | %.2f | %.2f | %d | %d | %.2f | %d | %.2f | %.0f |%n",
                     name,
                     kinds,
                     cut / (double) kinds,
@@ -73,6 +77,10 @@ public final class ProposeBench {
                     found / (double) labels,
                     kindRight / (double) Math.max(1, found),
                     none,
+                    rows,
+                    ticked / (double) Math.max(1, rows),
+                    falseTicks,
+                    spoken / (double) kinds,
                     millis / kinds);
         }
 
@@ -83,6 +91,10 @@ public final class ProposeBench {
             found += other.found;
             kindRight += other.kindRight;
             none += other.none;
+            rows += other.rows;
+            ticked += other.ticked;
+            falseTicks += other.falseTicks;
+            spoken += other.spoken;
             millis += other.millis;
         }
     }
@@ -109,7 +121,7 @@ public final class ProposeBench {
         }
         var all = new Tally();
         StringBuilder table = new StringBuilder(
-                "| papers told apart by | kinds | cut right | labels | found | kind right | of no value | ms |\n|---|---|---|---|---|---|---|---|\n");
+                "| papers told apart by | kinds | cut right | labels | found | kind right | of no value | rows of boxes | found | where none are | language right | ms |\n|---|---|---|---|---|---|---|---|---|---|---|---|\n");
         tallies.forEach((way, tally) -> {
             table.append(tally.row(way.name().toLowerCase(Locale.ROOT).replace('_', ' ')));
             all.add(tally);
@@ -133,15 +145,15 @@ public final class ProposeBench {
         Stack samples = read(kind.stack(PAPERS, r), r);
         Stack fresh = read(kind.stack(PAPERS, r), r);
         long began = System.nanoTime();
-        List<Proposal> proposals = Proposals.of(StreamDefinition.NOTHING, samples.pages(), Map.of(), TODAY);
+        List<Proposal> proposals = Proposals.of(StreamDefinition.NOTHING, samples.pages(), Map.of(), TODAY, m -> true);
         var tally = new Tally();
         tally.millis = (System.nanoTime() - began) / 1e6;
         tally.kinds = 1;
         tally.cut = cutsRightly(proposals, fresh) >= CUT_RIGHT ? 1 : 0;
         if (tally.cut == 0) {
             missed.add("cut\t" + kind.what() + "\t" + cutsRightly(proposals, samples) + "\t"
-                    + cutsRightly(proposals, fresh) + "\t" + proposals.get(0).part() + "\t"
-                    + proposals.get(0).why().words());
+                    + cutsRightly(proposals, fresh) + "\t" + cut(proposals).part() + "\t"
+                    + cut(proposals).why().words());
         }
         tally.labels = kind.labels().size();
         List<Proposal> fields = proposals.stream()
@@ -174,6 +186,29 @@ public final class ProposeBench {
                                 .toList());
             }
         }
+        List<Proposal> ticks = proposals.stream()
+                .filter(p -> p.why().code() == Proposal.Why.Code.TICK_BOXES)
+                .toList();
+        if (!kind.options().isEmpty()) {
+            tally.rows++;
+            boolean ticked = ticks.size() == 1 && ticks(ticks.get(0), kind.options());
+            tally.ticked += ticked ? 1 : 0;
+            if (!ticked) {
+                missed.add("ticks\t" + kind.what() + "\t" + kind.options() + "\t"
+                        + ticks.stream().map(Proposal::part).toList());
+            }
+        } else if (!ticks.isEmpty()) {
+            tally.falseTicks++;
+            missed.add("noticks\t" + kind.what() + "\t" + ticks.get(0).part());
+        }
+        Optional<String> language = proposals.stream()
+                .filter(p -> p.why().code() == Proposal.Why.Code.LANGUAGE)
+                .map(p -> (String) p.part().get("language"))
+                .findFirst();
+        tally.spoken += language.orElse("eng").equals(kind.model()) ? 1 : 0;
+        if (!language.orElse("eng").equals(kind.model())) {
+            missed.add("language\t" + kind.what() + "\t" + language);
+        }
         List<Proposal> none = fields.stream()
                 .filter(f -> !right.contains(f))
                 .filter(f -> !Phrase.plain(f.why().with().get("text")).equals(Phrase.plain(kind.caseWord())))
@@ -182,6 +217,20 @@ public final class ProposeBench {
         none.forEach(f -> missed.add("none\t" + kind.what() + "\t" + f.part() + "\t"
                 + f.seen().stream().map(Proposal.Spotted::value).toList()));
         return tally;
+    }
+
+    private static Proposal cut(List<Proposal> proposals) {
+        return proposals.stream()
+                .filter(p -> p.what() == Proposal.What.CUT)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Whether a field has a box for each of these, and no other. */
+    private static boolean ticks(Proposal field, List<String> options) {
+        List<String> seen = field.seen().stream().map(Proposal.Spotted::value).toList();
+        return seen.size() == options.size()
+                && IntStream.range(0, seen.size()).allMatch(i -> like(seen.get(i), options.get(i)));
     }
 
     /** Share of the places of a stack at which a document begins or not as it should. */

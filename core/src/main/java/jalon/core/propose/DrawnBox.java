@@ -2,12 +2,14 @@ package jalon.core.propose;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
+import jalon.core.image.PageLayout;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.core.read.PageTilt;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -43,7 +45,10 @@ public record DrawnBox(String text, DrawnPlace place, List<WayToFind> ways) {
         @JsonProperty("form")
         FORM,
         @JsonProperty("place")
-        PLACE
+        PLACE,
+        /** As a box to tick. */
+        @JsonProperty("tick")
+        TICK
     }
 
     /**
@@ -67,19 +72,47 @@ public record DrawnBox(String text, DrawnPlace place, List<WayToFind> ways) {
     public static DrawnBox of(
             PageFacts page, Box drawn, List<Box> values, List<List<PageFacts>> papers, LocalDate today) {
         PageTilt tilt = PageTilt.of(page);
+        PageLayout layout = page.image().layout();
+        Box straight = PrintedBoxes.snapped(tilt.toStraight(drawn), layout);
+        Box meant = tilt.fromStraight(straight);
         List<Word> inside =
-                page.words().stream().filter(w -> drawn.holdsCentreOf(w.box())).toList();
-        List<Anchor> anchors = page.words().stream()
-                .filter(w -> w.certainty() >= CLEAR && !inside.contains(w))
-                .filter(w -> values.stream().noneMatch(v -> v.holdsCentreOf(w.box())))
+                page.words().stream().filter(w -> meant.holdsCentreOf(w.box())).toList();
+        List<Box> written = Stream.concat(values.stream(), Stream.of(meant)).toList();
+        DrawnPlace place = new DrawnPlace(straight, anchors(page, written));
+        List<List<PageFacts>> some = some(papers, page);
+        List<WayToFind> ways = new ArrayList<>();
+        PrintedBoxes.tick(tilt.toStraight(drawn), layout).ifPresent(box -> ways.add(tick(box, page, some)));
+        ways.addAll(new WaysToFind(page, meant, inside, place, some, today).all());
+        return new DrawnBox(Line.textOf(inside), place, ways);
+    }
+
+    /** @param written what is no print, on the upright page */
+    static List<Anchor> anchors(PageFacts page, List<Box> written) {
+        PageTilt tilt = PageTilt.of(page);
+        return page.words().stream()
+                .filter(w -> w.certainty() >= CLEAR)
+                .filter(w -> written.stream().noneMatch(v -> v.holdsCentreOf(w.box())))
                 .map(w -> new Anchor(w.text().replaceAll(":$", ""), tilt.toStraight(w.box())))
                 .filter(a ->
                         a.text().length() >= LEAST_LETTERS && a.text().chars().allMatch(Character::isLetter))
                 .limit(MOST_ANCHORS)
                 .toList();
-        DrawnPlace place = new DrawnPlace(tilt.toStraight(drawn), anchors);
-        var ways = new WaysToFind(page, drawn, inside, place, some(papers, page), today);
-        return new DrawnBox(Line.textOf(inside), place, ways.all());
+    }
+
+    private static WayToFind tick(Box box, PageFacts page, List<List<PageFacts>> papers) {
+        String text = TickIdeas.beside(page, box);
+        Map<String, Object> finder =
+                Map.of("by", "ticks", "boxes", List.of(Map.of("boxMm", box.toArray(), "means", "yes")), "none", "no");
+        int clear = (int) papers.stream()
+                .filter(paper -> paper.stream().anyMatch(p -> TickIdeas.isThere(p, text)))
+                .count();
+        return new WayToFind(
+                How.TICK,
+                text.isEmpty() ? null : text,
+                Map.of("kind", "yesNo", "finders", List.of(finder)),
+                clear,
+                papers.size(),
+                List.of());
     }
 
     /** The paper that the page is of, and others. */

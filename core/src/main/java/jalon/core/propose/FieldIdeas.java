@@ -51,6 +51,11 @@ final class FieldIdeas {
         }
     }
 
+    /** Names of the fields that were proposed. */
+    Set<String> names() {
+        return names;
+    }
+
     List<Proposal> all(List<StakeRule> cut) {
         List<Proposal> proposals = new ArrayList<>(barcodes(cut));
         boolean more = documents.stream().anyMatch(d -> d.size() > 1);
@@ -214,13 +219,18 @@ final class FieldIdeas {
                         .toList());
     }
 
-    private Map<String, Object> field(String title, Field.Kind kind, Map<String, Object> finder) {
-        Map<String, Object> field = new LinkedHashMap<>();
+    /** A name made of a title that no other has; it has it from now on. */
+    static String free(String title, Set<String> names) {
         String name = Streams.nameOf(title);
         for (int n = 2; !names.add(name); n++) {
             name = Streams.nameOf(title) + "-" + n;
         }
-        field.put("field", name);
+        return name;
+    }
+
+    private Map<String, Object> field(String title, Field.Kind kind, Map<String, Object> finder) {
+        Map<String, Object> field = new LinkedHashMap<>();
+        field.put("field", free(title, names));
         field.put("title", Character.toUpperCase(title.charAt(0)) + title.substring(1));
         field.put("kind", Words.name(kind));
         field.put("finders", List.of(finder));

@@ -11,8 +11,8 @@ import java.util.Map;
 /**
  * Something that a stream could have, from its samples alone; a person takes it or leaves it.
  *
- * @param type name of the type that it belongs to; null for a cut
- * @param part as it stands in the stream's JSON: a cutting rule, a type without fields, or a field
+ * @param type name of the type that it belongs to; null for a cut, and for what holds for the whole stream
+ * @param part as it stands in the stream's JSON: parts of the stream itself, a cutting rule, a type without fields, or a field
  * @param seen where the samples show it
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -20,6 +20,8 @@ public record Proposal(What what, String type, Map<String, Object> part, Why why
 
     /** What is proposed. */
     public enum What {
+        @JsonProperty("stream")
+        STREAM,
         @JsonProperty("cut")
         CUT,
         @JsonProperty("type")
@@ -66,6 +68,12 @@ public record Proposal(What what, String type, Map<String, Object> part, Why why
             EACH_PAGE("n"),
             @JsonProperty("pagesThemselves")
             PAGES_THEMSELVES,
+            @JsonProperty("language")
+            LANGUAGE("language", "share", "words"),
+            @JsonProperty("paperSize")
+            PAPER_SIZE("n", "size"),
+            @JsonProperty("tickBoxes")
+            TICK_BOXES("n", "text", "on", "of"),
             @JsonProperty("alike")
             ALIKE("n", "text"),
             @JsonProperty("allPapers")

@@ -1,12 +1,16 @@
 package jalon.core.propose;
 
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
+
 import com.fasterxml.jackson.annotation.JsonInclude;
+import jalon.core.page.Box;
 import jalon.core.read.PageFacts;
 import jalon.core.read.Phrase;
 import jalon.core.register.Register;
 import jalon.core.stream.StakeRule;
 import jalon.core.stream.StreamDefinition;
-import jalon.core.stream.Streams;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -14,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -38,16 +43,21 @@ public final class Proposals {
      * @param pages in the order received
      * @param registers by name; columns that hold what was read become checks
      * @param today for dates
-     * @return how they are cut first, then each type with its fields behind it, the commonest type first
+     * @param installed whether there is a reading model of a name, of a language or a script
+     * @return what holds for all of them, then how they are cut, then each type with its fields behind it, the commonest type first
      */
     public static List<Proposal> of(
-            StreamDefinition base, List<PageFacts> pages, Map<String, Register> registers, LocalDate today) {
+            StreamDefinition base,
+            List<PageFacts> pages,
+            Map<String, Register> registers,
+            LocalDate today,
+            Predicate<String> installed) {
         var samples = new Samples(base, pages, registers, today);
         if (samples.printed().isEmpty()) {
             return List.of();
         }
         Cuts.Weighed cut = Cuts.of(samples).get(0);
-        List<Proposal> proposals = new ArrayList<>();
+        List<Proposal> proposals = new ArrayList<>(WholeStream.of(base, samples.printed(), installed));
         for (StakeRule rule : cut.idea().rules()) {
             proposals.add(new Proposal(
                     Proposal.What.CUT,
@@ -71,10 +81,7 @@ public final class Proposals {
             Samples samples,
             List<StakeRule> rules) {
         String title = kind.title() == null ? kinds.size() == 1 ? "Paper" : "Other papers" : kind.title();
-        String name = Streams.nameOf(title);
-        for (int n = 2; !names.add(name); n++) {
-            name = Streams.nameOf(title) + "-" + n;
-        }
+        String name = FieldIdeas.free(title, names);
         Map<String, Object> type = new LinkedHashMap<>();
         type.put("type", name);
         type.put("title", title);
@@ -82,6 +89,16 @@ public final class Proposals {
             type.put("words", Map.of("must", List.of(title)));
         } else if (kinds.size() == 1 || kind == kinds.get(kinds.size() - 1)) {
             type.put("default", true);
+        }
+        List<List<PageFacts>> some =
+                kind.documents().stream().limit(ENOUGH_PAPERS).toList();
+        var ideas = new FieldIdeas(name, some, samples);
+        List<Proposal> fields = new ArrayList<>(ideas.all(rules));
+        TickIdeas.Found ticks = new TickIdeas(name, some, ideas.names()).all(places(fields));
+        if (!ticks.fields().isEmpty()) {
+            fields.removeIf(field -> ticks.fields().stream().anyMatch(tick -> isOf(field, tick)));
+            fields.addAll(ticks.fields());
+            type.put("layout", JSON.convertValue(Map.of("anchors", ticks.anchors()), PARTS));
         }
         List<Proposal.Spotted> seen = kind.documents().stream()
                 .map(d -> new Proposal.Spotted(d.get(0).no(), null, null))
@@ -96,10 +113,25 @@ public final class Proposals {
                         ? Proposal.Why.Code.ALL_PAPERS.with(n)
                         : Proposal.Why.Code.ALIKE.with(n, kind.title()),
                 seen));
-        List<List<PageFacts>> some =
-                kind.documents().stream().limit(ENOUGH_PAPERS).toList();
-        proposals.addAll(new FieldIdeas(name, some, samples).all(rules));
+        proposals.addAll(fields);
         return proposals;
+    }
+
+    /** Where values stand, by page. */
+    private static Map<Integer, List<Box>> places(List<Proposal> fields) {
+        return fields.stream()
+                .flatMap(f -> f.seen().stream())
+                .filter(s -> s.box() != null)
+                .collect(groupingBy(Proposal.Spotted::page, mapping(Proposal.Spotted::box, toList())));
+    }
+
+    /** Whether a label is what stands beside boxes to tick, or before them: what is read there is no value. */
+    private static boolean isOf(Proposal field, Proposal tick) {
+        String label = Phrase.plain(field.why().with().getOrDefault("text", ""));
+        return !label.isEmpty()
+                && (Phrase.plain((String) tick.part().get("title")).contains(label)
+                        || tick.seen().stream()
+                                .anyMatch(s -> Phrase.plain(s.value()).equals(label)));
     }
 
     /** Whether its title does not stand on papers of other kinds. */

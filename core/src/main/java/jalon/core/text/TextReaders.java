@@ -23,6 +23,11 @@ public final class TextReaders implements AutoCloseable {
         this.open = open;
     }
 
+    /** Whether there is a reading model of this name, of a language or a script. */
+    public static boolean knows(String model) {
+        return ReadingModels.has(model);
+    }
+
     /** A reader to be closed after use, which gives the engine back. Waits while all are lent. */
     public TextReader borrow(String languages) throws InterruptedException {
         BlockingQueue<Slot> queue = idle.computeIfAbsent(languages, l -> {

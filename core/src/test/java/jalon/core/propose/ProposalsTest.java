@@ -80,7 +80,7 @@ class ProposalsTest {
     private static List<Proposal> proposed(List<PageFacts> pages, Register... registers) {
         Map<String, Register> all = new LinkedHashMap<>();
         List.of(registers).forEach(r -> all.put(r.name(), r));
-        return Proposals.of(StreamDefinition.NOTHING, pages, all, TODAY);
+        return Proposals.of(StreamDefinition.NOTHING, pages, all, TODAY, List.of("eng", "Latin")::contains);
     }
 
     private static List<Proposal> of(What what, List<Proposal> proposals) {

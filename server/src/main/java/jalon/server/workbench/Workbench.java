@@ -9,6 +9,7 @@ import jalon.core.read.PageFacts;
 import jalon.core.stream.StreamChanges;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.Streams;
+import jalon.core.text.TextReaders;
 import jalon.server.Problem;
 import jalon.server.Times;
 import jalon.server.batch.Batch;
@@ -206,7 +207,7 @@ public class Workbench {
             base = batches.stream(batch);
         }
         return Proposals.of(
-                        base, List.copyOf(batches.facts(batch).values()), library.registers(), times.day(times.now()))
+                        base, List.copyOf(batches.facts(batch).values()), library.registers(), times.day(times.now()), TextReaders::knows)
                 .stream()
                 .map(p -> new Proposed(p, p.why().words()))
                 .toList();
