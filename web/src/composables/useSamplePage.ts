@@ -4,8 +4,13 @@ import type { Shape } from '../parts/shapes'
 import type { Proposals } from './useProposals'
 import type { Workbench } from './useWorkbench'
 
+const LEAST_MM = 0.5
+/** In hundredths, so that halves stay halves; no side goes off the paper or vanishes. */
+const moved = (box: Box, by: number[]) =>
+  box.map((mm, i) => Math.max(i > 1 ? LEAST_MM : 0, Math.round((mm + by[i]) * 100) / 100))
+
 /** The sample page at hand: what is read where on it, what is proposed there, and a box that is drawn on it. */
-export function useSamplePage(stream: string, { batch, trial }: Workbench, { current }: Proposals) {
+export function useSamplePage(stream: string, { batch, trial, change }: Workbench, { current }: Proposals) {
   const no = ref(1)
   const page = computed(() => trial.value?.pages.find((p) => p.no === no.value) ?? trial.value?.pages[0])
   const paper = computed(() => trial.value?.papers.find((p) => p.pages.includes(page.value?.no ?? 0)))
@@ -44,9 +49,20 @@ export function useSamplePage(stream: string, { batch, trial }: Workbench, { cur
     if (error) tell(error)
     if (shown !== page.value?.no) return
     drawn.value = data ?? null
-    box.value = data ? at : null
+    // What was drawn beside a printed rule is meant to lie on it.
+    box.value = data ? data.place.boxMm : null
   }
-  return { no, page, paper, chosen, shapes, drawn, draw, saying }
+  /** Moves or sizes the place that the field at hand is found at. @param by millimetres: right, down, wider, higher */
+  function nudge(by: number[]) {
+    const at = chosen.value
+    if (!at?.field) return
+    change((d) => {
+      const field = d.types?.find((x) => x.type === at.type)?.fields?.find((f) => f.field === at.field)
+      const zone = field?.finders?.find((f) => f.boxMm)
+      if (zone) zone.boxMm = moved(zone.boxMm as Box, by)
+    })
+  }
+  return { nudge, no, page, paper, chosen, shapes, drawn, draw, saying }
 }
 
 export type SamplePage = ReturnType<typeof useSamplePage>

@@ -18,7 +18,17 @@ interface On {
   say: () => void
   /** The paper at hand, of a batch, is to be a sample. */
   keepPaper: () => void
+  /** The place of the field at hand, moved or made larger by millimetres: right, down, wider, higher. */
+  nudge: (by: number[]) => void
 }
+
+const STEP_MM = 0.5
+const ARROWS: [string, number, number][] = [
+  ['ArrowLeft', -STEP_MM, 0],
+  ['ArrowRight', STEP_MM, 0],
+  ['ArrowUp', 0, -STEP_MM],
+  ['ArrowDown', 0, STEP_MM],
+]
 
 /** The keys of the workbench. */
 export function useWorkbenchKeys({
@@ -32,6 +42,7 @@ export function useWorkbenchKeys({
   right,
   say,
   keepPaper,
+  nudge,
 }: On) {
   const { t } = useI18n()
   const act = (key: string, label: string, run: () => unknown, more = {}) => ({
@@ -54,6 +65,18 @@ export function useWorkbenchKeys({
     act('ArrowLeft', t('workbench.pageBefore'), () => step(-1), { key: '←' }),
     act('C', t('workbench.right.asRead'), right),
     act('E', t('workbench.right.put'), say),
+    ...ARROWS.flatMap(([key, x, y]) => [
+      act(key, t('workbench.nudge'), () => nudge([x, y, 0, 0]), {
+        ctrl: true,
+        shift: false,
+        key: `Ctrl+${x ? '←→' : '↑↓'}`,
+      }),
+      act(key, t('workbench.widen'), () => nudge([0, 0, x, y]), {
+        ctrl: true,
+        shift: true,
+        key: `Ctrl+Shift+${x ? '←→' : '↑↓'}`,
+      }),
+    ]),
     act('K', t('workbench.keepPaper'), keepPaper),
     act('G', t('workbench.goLive'), live),
   ])

@@ -9,7 +9,11 @@ const props = defineProps<{ proposals: Proposals; ready: boolean }>()
 const emit = defineEmits<{ show: [page: number] }>()
 const { t } = useI18n()
 const { open, looked, busy, look, takeOne, leave, takeAll } = props.proposals
-const titleOf = (part: Part) => String(part.title ?? t(`rules.kind.${part.by}`))
+const titleOf = (part: Part) => {
+  if (part.language) return t('workbench.language', { language: part.language })
+  if (part.intake) return t('workbench.size')
+  return String(part.title ?? t(`rules.kind.${part.by}`))
+}
 </script>
 
 <template>

@@ -36,10 +36,28 @@ const isBlank = (type: DraftType) => type.type === 'paper' && !type.fields?.leng
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
+/** Whether all that is said in one part is said in another one. */
+const includes = (whole: Part, part: Part): boolean =>
+  Object.entries(part).every(([name, value]) =>
+    value && typeof value === 'object' && !Array.isArray(value)
+      ? includes((whole[name] ?? {}) as Part, value as Part)
+      : same(whole[name], value),
+  )
+
+/** Says what a part says, and leaves the rest as it is. */
+function merge(whole: Part, part: Part) {
+  for (const [name, value] of Object.entries(part))
+    if (value && typeof value === 'object' && !Array.isArray(value))
+      merge((whole[name] ??= {}) as Part, value as Part)
+    else whole[name] = value
+}
+
 /** Whether the draft has what is proposed, or something in its place. */
 export function has(draft: Draft, { proposal }: Proposed): boolean {
   const part = proposal.part as Part
   switch (proposal.what) {
+    case 'stream':
+      return includes(draft, part)
     case 'cut':
       return !!draft.cut?.rules?.some((rule) => rule.by === part.by && same(rule.must, part.must))
     case 'type':
@@ -55,7 +73,9 @@ export function has(draft: Draft, { proposal }: Proposed): boolean {
 export function take(draft: Draft, proposed: Proposed, all: Proposed[]) {
   if (has(draft, proposed)) return
   const { proposal } = proposed
-  if (proposal.what === 'cut') {
+  if (proposal.what === 'stream') {
+    merge(draft, proposal.part as Part)
+  } else if (proposal.what === 'cut') {
     draft.cut = { ...draft.cut, rules: [...(draft.cut?.rules ?? []), proposal.part as unknown as Rule] }
   } else if (proposal.what === 'type') {
     const others = (draft.types ?? []).filter((type) => !isBlank(type))
@@ -94,7 +114,8 @@ export const fieldCalled = (type: DraftType, title: string) =>
 
 /** Takes a way to find what was drawn: for a new field, or as one more for one that is there. Tells its name. */
 export function addWay(type: DraftType, title: string, way: Way, place: Schema['DrawnPlace']): string {
-  if (way.how === 'place' && !type.layout && place.anchors.length) type.layout = { anchors: place.anchors }
+  if (['place', 'tick'].includes(way.how) && !type.layout && place.anchors.length)
+    type.layout = { anchors: place.anchors }
   const part = structuredClone(way.part) as Partial<DraftField>
   const known = fieldCalled(type, title)
   if (known) {

@@ -5,7 +5,7 @@ import Workbench from '../views/Workbench.vue'
 import { value } from './fixtures'
 import { refused, screen, type Answers } from './screen'
 
-const proposed = (what: 'cut' | 'type' | 'field', part: object, type?: string) =>
+const proposed = (what: 'stream' | 'cut' | 'type' | 'field', part: object, type?: string) =>
   ({
     proposal: { what, type, part, why: {}, seen: [{ page: 2, box: [1, 2, 3, 4] }] },
     why: 'so',
@@ -31,6 +31,15 @@ test('what is proposed is taken once, a field with its type, and the blank type 
   expect(draft.types!.filter((t) => t.default)).toHaveLength(1)
   expect(nameFor('Füß & Kü 1', draft.types![0])).toBe('fu-ku-1')
   expect(nameFor('Fee', draft.types![0])).toBe('fee-2')
+})
+
+test('what holds for all papers is said of the stream, and what else is said there stays', () => {
+  const draft = { ...begun(), intake: { dueMinutes: 60 } } as Draft
+  const size = proposed('stream', { intake: { scan: { size: 'A5' } } })
+  expect(has(draft, size)).toBe(false)
+  take(draft, size, [])
+  expect(draft.intake).toEqual({ dueMinutes: 60, scan: { size: 'A5' } })
+  expect(has(draft, size)).toBe(true)
 })
 
 const paper = (first: number, fields: object, saved = {}) => ({
@@ -300,5 +309,31 @@ test('what is said of a stream as a whole is filled in, and taken back as one ac
   await press('z')
   await settled()
   expect(draft().intake).toBeUndefined()
+  view.unmount()
+})
+
+test('the place of a field is moved and sized by keys', async () => {
+  const zoned = begun()
+  zoned.types = [
+    {
+      type: 'permit',
+      fields: [{ field: 'fee', title: 'Fee', finders: [{ by: 'zone', boxMm: [20, 30, 40, 0.5] }] }],
+    },
+  ]
+  const view = await open({ [W]: { draft: kept(JSON.stringify(zoned), 4), newest: 3, samples: 'B-0900' } })
+  await view
+    .findAll('button')
+    .find((b) => b.text() === 'Fee')!
+    .trigger('click')
+  const arrow = (key: string, shiftKey = false) =>
+    window.dispatchEvent(new KeyboardEvent('keydown', { key, ctrlKey: true, shiftKey, cancelable: true }))
+  arrow('ArrowRight')
+  arrow('ArrowUp')
+  arrow('ArrowRight', true)
+  arrow('ArrowUp', true)
+  await settled()
+  const put = view.sent.filter(([path, body]) => path === W && (body as { json?: string }).json).at(-1)!
+  const its = JSON.parse((put[1] as { json: string }).json).types[0].fields[0].finders[0]
+  expect(its.boxMm).toEqual([20.5, 29.5, 40.5, 0.5])
   view.unmount()
 })

@@ -75,7 +75,7 @@ async function keepPaper() {
   if (first) no.value = first
 }
 useWorkbenchKeys({
-  ...{ bench, proposals, replay, step, right, say, keepPaper },
+  ...{ bench, proposals, replay, step, right, say, keepPaper, nudge: sample.nudge },
   show: (other) => (tab.value = other),
   choose: () => samples.value?.choose(),
   live: () => (going.value = !wrong.value),
@@ -124,7 +124,11 @@ useWorkbenchKeys({
         @box="draw"
       />
       <p v-else class="area-page soft hint">{{ t('workbench.hint') }}</p>
-      <WorkbenchPanel v-model="tab" class="area-says" v-bind="{ stream, bench, proposals, replay, sample, fields }" />
+      <WorkbenchPanel
+        v-model="tab"
+        class="area-says"
+        v-bind="{ stream, bench, proposals, replay, sample, fields }"
+      />
       <WorkbenchTable
         class="area-table"
         :trial="trial"

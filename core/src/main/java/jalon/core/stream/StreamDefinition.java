@@ -48,6 +48,13 @@ public record StreamDefinition(
         return new StreamDefinition(stream, title, language, intake, pages, null, List.of(plain), filing, destinations);
     }
 
+    /** Whether pages that were read by this stream are as another one would have them read. */
+    public boolean readsAs(StreamDefinition other) {
+        return language.equals(other.language)
+                && pages.readingRepairs().equals(other.pages.readingRepairs())
+                && pages.barcodes().equals(other.pages.barcodes());
+    }
+
     /** The same with one field of one type otherwise. */
     public StreamDefinition with(String type, Field other) {
         List<DocumentType> changed = types.stream()

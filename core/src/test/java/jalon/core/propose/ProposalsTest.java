@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import jalon.core.PageBuilder;
+import jalon.core.image.PageLayout;
 import jalon.core.mark.Mark;
 import jalon.core.page.Box;
 import jalon.core.page.Word;
@@ -354,5 +355,65 @@ class ProposalsTest {
                         Map.of("rules", rules),
                         "types",
                         types)));
+    }
+
+    /** A form with a row of boxes, a box alone, a frame with nothing beside it, and a cell that is written into. */
+    private PageFacts ticked(int no, String language) {
+        List<Word> words = new ArrayList<>();
+        print(words, 25, 40, 6, "Application for a berth");
+        print(words, 25, 60, 3, "Kind of berth:");
+        print(words, 75, 60, 3, "new");
+        print(words, 105, 60, 3, "renewal");
+        print(words, 75, 90, 3, "has insurance");
+        print(words, 25, 120, 3, language);
+        List<Box> boxes = List.of(
+                new Box(70, 59.5, 4, 4),
+                new Box(100, 59.5, 4, 4),
+                new Box(70, 89.5, 4, 4),
+                new Box(150, 200, 4, 4),
+                new Box(20, 118, 14, 9));
+        return PageBuilder.page(no)
+                .words(words)
+                .layout(new PageLayout(List.of(), boxes, "", 0))
+                .seen();
+    }
+
+    @Test
+    void boxesToTickBecomeChoicesWithTheWordsBesideThemAndCarryTheirPlace() throws Exception {
+        List<Proposal> all = proposed(List.of(ticked(1, "a"), ticked(2, "b"), ticked(3, "c")));
+        List<Proposal> ticks = of(What.FIELD, all).stream()
+                .filter(p -> p.why().code() == Proposal.Why.Code.TICK_BOXES)
+                .toList();
+        assertThat(ticks).extracting(p -> p.part().get("title")).containsExactly("Kind of berth", "Has insurance");
+        assertThat(ticks).extracting(p -> p.part().get("kind")).containsExactly("choice", "yesNo");
+        assertThat(((Map<?, ?>) ticks.get(0).part().get("choices")).keySet().toString())
+                .isEqualTo("[new, renewal]");
+        assertThat(of(What.TYPE, all).get(0).part().get("layout").toString()).contains("renewal");
+        isAStream(all);
+    }
+
+    @Test
+    void aBoxIsDrawnAroundABoxToTickOrSnapsToWhatIsPrintedAroundIt() {
+        List<PageFacts> pages = List.of(ticked(1, "a"), ticked(2, "b"));
+        List<List<PageFacts>> papers = pages.stream().map(List::of).toList();
+        DrawnBox tick = DrawnBox.of(pages.get(0), new Box(69, 58, 7, 7), List.of(), papers, TODAY);
+        assertThat(tick.ways().get(0).how()).isEqualTo(DrawnBox.How.TICK);
+        assertThat(tick.ways().get(0).title()).isEqualTo("new");
+        assertThat(tick.ways().get(0).clear()).isEqualTo(2);
+        DrawnBox cell = DrawnBox.of(pages.get(0), new Box(21, 117, 14, 9), List.of(), papers, TODAY);
+        assertThat(cell.place().boxMm().toArray()).containsExactly(20.4, 118.4, 13.2, 8.2);
+        assertThat(cell.ways()).noneMatch(w -> w.how() == DrawnBox.How.TICK);
+    }
+
+    @Test
+    void whatHoldsForAllPapersIsProposedFirst() {
+        String german =
+                "Die Lieferung ist nicht mit der Ware gekommen, und wir bitten den Empfang auf dem Schein zu bestätigen";
+        List<PageFacts> pages = List.of(ticked(1, german), ticked(2, german), ticked(3, german));
+        List<Proposal> whole = of(What.STREAM, proposed(pages));
+        assertThat(whole)
+                .extracting(p -> p.part().toString())
+                .containsExactly("{language=Latin}", "{intake={scan={size=A4}}}");
+        assertThat(whole.get(0).why().with()).containsEntry("language", "deu");
     }
 }

@@ -10,6 +10,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class StreamsTest {
@@ -37,6 +38,17 @@ class StreamsTest {
                         "{\"jalon\":1,\"stream\":\"x\",\"title\":\"X\",\"types\":[{\"type\":\"a\"}],\"cut\":{\"rules\":["
                                 + rule + "]}}"));
         assertThat(fault.faults()).anyMatch(f -> f.pointer().equals(pointer));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Starter.class)
+    void whatAStreamCanBeginWithIsAStream(Starter starter) throws Exception {
+        StreamDefinition begun = Streams.parse(starter.json("post", "Post"));
+        assertThat(begun.title()).isEqualTo("Post");
+        assertThat(begun.types())
+                .filteredOn(StreamDefinition.DocumentType::otherwise)
+                .hasSize(1);
+        assertThat(begun.types().get(0).fields().isEmpty()).isEqualTo(starter == Starter.NOTHING);
     }
 
     @Test

@@ -2,6 +2,7 @@ package jalon.server.api;
 
 import jalon.core.page.Box;
 import jalon.core.propose.DrawnBox;
+import jalon.core.stream.Starter;
 import jalon.core.stream.StreamChanges;
 import jalon.server.batch.FieldTrial;
 import jalon.server.batch.SamplePages;
@@ -46,11 +47,16 @@ class WorkbenchApi {
         return drafts.begun();
     }
 
-    record StreamTitle(String title) {}
+    /** @param starter what it begins with; nothing where none is named */
+    record StreamTitle(String title, Starter starter) {
+        StreamTitle {
+            starter = starter == null ? Starter.NOTHING : starter;
+        }
+    }
 
     @PostMapping
     StreamDrafts.Draft beginStream(@RequestBody StreamTitle wanted, Principal who) {
-        return drafts.begin(wanted.title(), who.getName());
+        return drafts.begin(wanted.title(), wanted.starter(), who.getName());
     }
 
     @GetMapping("/{stream}")
@@ -67,7 +73,7 @@ class WorkbenchApi {
 
     @PutMapping("/{stream}")
     StreamDrafts.Draft keepDraft(@PathVariable String stream, @RequestBody ChangedDraft draft, Principal who) {
-        return drafts.keep(stream, draft.json(), draft.revision(), who.getName());
+        return workbench.keep(stream, draft.json(), draft.revision(), who.getName());
     }
 
     @DeleteMapping("/{stream}")
@@ -89,7 +95,7 @@ class WorkbenchApi {
     /** Keeps a document of a batch among the sample pages, with what is sure or settled on it as right. */
     @PostMapping("/{stream}/samples/papers")
     SamplePages.PaperSaid keepAsSample(@PathVariable String stream, @RequestBody PaperOfBatch paper, Principal who) {
-        return workbench.keep(stream, paper.batch(), paper.page(), who.getName());
+        return workbench.keepSample(stream, paper.batch(), paper.page(), who.getName());
     }
 
     /** @param batch whose pages it is tried on */

@@ -3,7 +3,6 @@ package jalon.server.batch;
 import jalon.core.run.BatchView;
 import jalon.core.run.Replay;
 import jalon.core.stream.StreamChanges;
-import jalon.core.stream.StreamDefinition;
 import jalon.server.Problem;
 import jalon.server.live.Events;
 import jalon.server.people.Act;
@@ -21,7 +20,7 @@ public class BatchVersions {
     private final Batches batches;
     private final Decisions decisions;
     private final StreamLibrary streams;
-    private final WorkQueue work;
+    private final SamplePages pages;
     private final ActivityLog log;
     private final Events events;
 
@@ -30,14 +29,14 @@ public class BatchVersions {
             Batches batches,
             Decisions decisions,
             StreamLibrary streams,
-            WorkQueue work,
+            SamplePages pages,
             ActivityLog log,
             Events events) {
         this.rows = rows;
         this.batches = batches;
         this.decisions = decisions;
         this.streams = streams;
-        this.work = work;
+        this.pages = pages;
         this.log = log;
         this.events = events;
     }
@@ -79,7 +78,7 @@ public class BatchVersions {
                 now.cutDoubts() + now.fieldDoubts(),
                 then.cutDoubts() + then.fieldDoubts(),
                 otherValues(now, then),
-                readsOtherwise(batch, streams.definition(stream, newest)));
+                !batches.stream(batch).readsAs(streams.definition(stream, newest)));
     }
 
     private static int otherValues(BatchView now, BatchView then) {
@@ -87,14 +86,6 @@ public class BatchVersions {
                 .filter(d -> d.what() == Replay.What.VALUE
                         && !Objects.equals(d.confirmed(), d.after().text()))
                 .count();
-    }
-
-    /** Whether other words would be read, or other marks be seen, on its pages. */
-    private boolean readsOtherwise(Batch batch, StreamDefinition newest) {
-        StreamDefinition now = batches.stream(batch);
-        return !now.language().equals(newest.language())
-                || !now.pages().readingRepairs().equals(newest.pages().readingRepairs())
-                || !now.pages().barcodes().equals(newest.pages().barcodes());
     }
 
     /**
@@ -113,14 +104,11 @@ public class BatchVersions {
         if (batch.stream().version() == newest) {
             return;
         }
-        boolean again = readsOtherwise(batch, streams.definition(stream, newest));
+        boolean again = !batches.stream(batch).readsAs(streams.definition(stream, newest));
         rows.useStream(batch.id(), newest);
         rows.acted(batch.id());
         if (again) {
-            for (BatchRows.PageRow page : rows.pages(batch.id())) {
-                rows.ask(page.id());
-                work.readAgain(page.in().fileId(), page.in().page());
-            }
+            pages.readAgain(batch);
         }
         log.add(who, batch.id(), Act.USED_VERSION.with(batch.stream().version(), newest));
         events.changed(no);

@@ -28,9 +28,11 @@ public class SamplePages {
     private final BatchRows rows;
     private final Batches batches;
     private final FileStore store;
+    private final WorkQueue work;
     private final Events events;
 
-    SamplePages(BatchRows rows, Batches batches, FileStore store, Events events) {
+    SamplePages(BatchRows rows, Batches batches, FileStore store, WorkQueue work, Events events) {
+        this.work = work;
         this.rows = rows;
         this.batches = batches;
         this.store = store;
@@ -54,6 +56,15 @@ public class SamplePages {
                 .map(f -> new SampleFile(
                         f.name(), store.path(f.stored().sha256()), numbers.get(f.id()), !isOfABatch(f.origin())))
                 .toList();
+    }
+
+    /** Has all of its pages read again, as its stream has it now. */
+    public void readAgain(Batch batch) {
+        for (BatchRows.PageRow page : rows.pages(batch.id())) {
+            rows.ask(page.id());
+            work.readAgain(page.in().fileId(), page.in().page());
+        }
+        events.changed(batch.no());
     }
 
     /**

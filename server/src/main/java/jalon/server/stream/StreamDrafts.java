@@ -1,5 +1,6 @@
 package jalon.server.stream;
 
+import jalon.core.stream.Starter;
 import jalon.core.stream.StreamDefinition;
 import jalon.core.stream.StreamDefinition.DocumentType;
 import jalon.core.stream.Streams;
@@ -65,21 +66,16 @@ public class StreamDrafts {
         return new Draft(d.stream(), d.title(), d.definition(), d.baseVersion(), d.revision(), name, d.keptAt());
     }
 
-    /** Begins a stream that is not there yet: one type, no field, filed in the archive. */
+    /** Begins a stream that is not there yet. @param with what it begins with, filed in the archive */
     @Transactional
-    public Draft begin(String title, String by) {
+    public Draft begin(String title, Starter with, String by) {
         String called = StreamLibrary.title(title);
         String stream = Streams.nameOf(called);
         if (library.has(stream) || rows.find(stream).isPresent()) {
             throw Problem.STREAM_IS_THERE.with(called);
         }
-        String json = JSON.writerWithDefaultPrettyPrinter()
-                .writeValueAsString(
-                        JSON.readTree("{\"jalon\": 1, \"cut\": {\"rules\": []}, \"types\": [{\"type\": \"paper\","
-                                + " \"title\": \"Paper\", \"default\": true}],"
-                                + " \"destinations\": [{\"destination\": \"archive\", \"to\": \"archive\", \"folder\":"
-                                + " \"{type}\", \"file\": \"{batch}-{no:000}\", \"formats\": [\"pdf\"]}]}"));
-        rows.add(new Draft(stream, called, Streams.renamed(json, stream, called), 0, 1, by, times.now()));
+        String json = with.json(stream, called);
+        rows.add(new Draft(stream, called, json, 0, 1, by, times.now()));
         return of(stream);
     }
 

@@ -85,6 +85,17 @@ public class Workbench {
         });
     }
 
+    /** Keeps a draft as it stands; its samples are read again where it has them read otherwise. */
+    @Transactional
+    public StreamDrafts.Draft keep(String stream, String json, int revision, String by) {
+        StreamDefinition before = drafts.ofSamples(stream);
+        StreamDrafts.Draft kept = drafts.keep(stream, json, revision, by);
+        if (!before.readsAs(drafts.ofSamples(stream))) {
+            drafts.samples(stream).map(batches::get).ifPresent(pages::readAgain);
+        }
+        return kept;
+    }
+
     /** What a draft makes of a batch's pages; of its own samples beside what somebody said is right there. */
     public StreamTrial.Trial tried(String stream, String json, String batchNo) {
         Batch batch = batches.get(batchNo);
@@ -120,7 +131,7 @@ public class Workbench {
      * @param page one of the pages of the document
      */
     @Transactional
-    public SamplePages.PaperSaid keep(String stream, String batchNo, int page, String by) {
+    public SamplePages.PaperSaid keepSample(String stream, String batchNo, int page, String by) {
         Batch from = batches.get(batchNo);
         if (!from.stream().name().equals(stream)) {
             throw Problem.OTHER_STREAM.with(batchNo);
@@ -207,7 +218,11 @@ public class Workbench {
             base = batches.stream(batch);
         }
         return Proposals.of(
-                        base, List.copyOf(batches.facts(batch).values()), library.registers(), times.day(times.now()), TextReaders::knows)
+                        base,
+                        List.copyOf(batches.facts(batch).values()),
+                        library.registers(),
+                        times.day(times.now()),
+                        TextReaders::knows)
                 .stream()
                 .map(p -> new Proposed(p, p.why().words()))
                 .toList();
