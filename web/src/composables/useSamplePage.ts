@@ -10,10 +10,15 @@ const moved = (box: Box, by: number[]) =>
   box.map((mm, i) => Math.max(i > 1 ? LEAST_MM : 0, Math.round((mm + by[i]) * 100) / 100))
 
 /** The sample page at hand: what is read where on it, what is proposed there, and a box that is drawn on it. */
-export function useSamplePage(stream: string, { batch, trial, change }: Workbench, { current }: Proposals) {
+export function useSamplePage(
+  stream: string,
+  { batch, trial, change, atHand }: Workbench,
+  { current }: Proposals,
+) {
   const no = ref(1)
   const page = computed(() => trial.value?.pages.find((p) => p.no === no.value) ?? trial.value?.pages[0])
   const paper = computed(() => trial.value?.papers.find((p) => p.pages.includes(page.value?.no ?? 0)))
+  watch(paper, (now) => (atHand.value = now), { immediate: true })
   const chosen = ref<{ type: string; field: string } | null>(null)
   /** A box drawn on the page, as a zone would have it. */
   const drawn = shallowRef<Schema['DrawnBox'] | null>(null)

@@ -1,4 +1,4 @@
-import { useDebounceFn, useRefHistory } from '@vueuse/core'
+import { useDebounceFn, useRefHistory, useThrottleFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, tell, worded, type Schema } from '../api/client'
 import type { Draft } from '../parts/draft'
@@ -7,6 +7,8 @@ import type { Paper } from '../parts/papers'
 /** Values need a look at every paper: asked for when there was no change for so long. */
 const TRY_AFTER = 250
 const KEEP_AFTER = 800
+/** The paper at hand is quick, and shows what is typed while it is typed. */
+const PAPER_EVERY = 60
 
 /**
  * A stream being made or changed: its draft, kept by itself, and what it makes of the pages it is tried on.
@@ -76,9 +78,25 @@ export function useWorkbench(stream: string, on = '') {
     wrong.value = error ? worded(error) : ''
     if (data) trial.value = data
   }
+  /** The one that is looked at. */
+  const atHand = shallowRef<Paper>()
+  async function tryPaper() {
+    const [mine, now] = [asked, atHand.value]
+    if (!now || !draft.value) return
+    const body = { json: json.value, batch: batch.value, pages: now.pages }
+    const { data } = await api.POST('/api/workbench/{stream}/try-paper', { params, body })
+    const its = data?.find((p) => p.pages[0] === now.pages[0] && p.type === now.type)
+    // What was tried as a whole meanwhile is newer.
+    if (!its || mine !== asked || !trial.value) return
+    const papers = trial.value.papers.map((p) =>
+      p.pages[0] === its.pages[0] && p.type === its.type ? { ...p, values: its.values } : p,
+    )
+    trial.value = { ...trial.value, papers }
+  }
+  const tryPaperNow = useThrottleFn(tryPaper, PAPER_EVERY, true)
   const trySoon = useDebounceFn(tryNow, TRY_AFTER)
   const keepSoon = useDebounceFn(keep, KEEP_AFTER)
-  watch(json, () => bench.value && (void trySoon(), void keepSoon()))
+  watch(json, () => bench.value && (void tryPaperNow(), void trySoon(), void keepSoon()))
   watch(batch, () => bench.value && void tryNow())
   void load()
 
@@ -126,7 +144,7 @@ export function useWorkbench(stream: string, on = '') {
       .data
   const giveUp = () => api.DELETE('/api/workbench/{stream}', { params })
   return {
-    ...{ bench, problem, json, draft, batch, trial, wrong, conflict },
+    ...{ bench, problem, json, draft, batch, trial, wrong, conflict, atHand },
     ...{ load, change, keep, trySoon, samples, say, forget, keepPaper, changes, live, giveUp },
     ...{ undo: history.undo, redo: history.redo, canUndo: history.canUndo, canRedo: history.canRedo },
   }

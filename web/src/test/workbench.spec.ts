@@ -84,6 +84,7 @@ const open = (answers: Answers = {}) =>
       [`PUT ${W}`]: kept(definition(), 5),
       [`POST ${W}/changes`]: [],
       [`POST ${W}/steps`]: [],
+      [`POST ${W}/try-paper`]: [],
       [`${W}/replay`]: '',
       '/api/board': { batches: [] },
       ...answers,
@@ -325,9 +326,13 @@ test('the place of a field is moved and sized by keys', async () => {
     .findAll('button')
     .find((b) => b.text() === 'Fee')!
     .trigger('click')
+  // What is read there now shows before all papers are tried again.
+  view.answers[`POST ${W}/try-paper`] = [paper(1, { fee: value('sure', '99.99') })]
   const arrow = (key: string, shiftKey = false) =>
     window.dispatchEvent(new KeyboardEvent('keydown', { key, ctrlKey: true, shiftKey, cancelable: true }))
   arrow('ArrowRight')
+  await flushPromises()
+  expect(view.find('.area-table').text()).toContain('99.99')
   arrow('ArrowUp')
   arrow('ArrowRight', true)
   arrow('ArrowUp', true)

@@ -111,6 +111,20 @@ class WorkbenchApi {
         return workbench.tried(stream, tried.json(), tried.batch());
     }
 
+    /** @param pages of one paper of the batch */
+    record PaperTried(String json, String batch, List<Integer> pages) {
+        PaperTried {
+            json = json == null ? "" : json;
+            pages = pages == null ? List.of() : pages;
+        }
+    }
+
+    /** What a draft reads on one paper, at once. */
+    @PostMapping("/{stream}/try-paper")
+    List<StreamTrial.TriedDocument> tryPaper(@PathVariable String stream, @RequestBody PaperTried tried) {
+        return workbench.triedOn(tried.json(), tried.batch(), tried.pages());
+    }
+
     record DraftText(String json) {
         DraftText {
             json = json == null ? "" : json;

@@ -255,6 +255,11 @@ public class Batches {
         return run(stream, batch).index(pages, List.of());
     }
 
+    /** The same, of these pages alone. */
+    BatchView indexedBy(StreamDefinition stream, Batch batch, Collection<Integer> numbers) {
+        return run(stream, batch).index(List.copyOf(facts(batch, numbers).values()), List.of());
+    }
+
     private BatchRun run(StreamDefinition stream, Batch batch) {
         PageZones.Reading reading = zones.in(stream.language());
         return new BatchRun(

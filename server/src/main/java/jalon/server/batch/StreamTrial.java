@@ -122,6 +122,16 @@ public class StreamTrial {
                 batches.unread(batch));
     }
 
+    /**
+     * What a draft reads on one paper, as quickly as somebody types; how it is cut and sorted is for {@link #of} to say.
+     *
+     * @param pages of the paper, by their numbers
+     */
+    public List<TriedDocument> paper(String json, String batchNo, List<Integer> pages) {
+        StreamDefinition drafted = streams.parsed(json);
+        return papers(drafted, NONE, batches.indexedBy(drafted, batches.get(batchNo), pages), List.of());
+    }
+
     private static List<TriedDocument> papers(
             StreamDefinition drafted, BatchView now, BatchView then, List<Replay.Confirmed> right) {
         Map<Integer, Map<String, String>> said = new TreeMap<>();

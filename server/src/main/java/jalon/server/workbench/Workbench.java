@@ -104,6 +104,11 @@ public class Workbench {
         return tried;
     }
 
+    /** What a draft reads on one paper of a batch. */
+    public List<StreamTrial.TriedDocument> triedOn(String json, String batchNo, List<Integer> pages) {
+        return trial.paper(json, batchNo, pages);
+    }
+
     /** What a draft says otherwise than the saved version; nothing where there is none yet. */
     public List<StreamChanges.Change> changes(String stream, String json) {
         library.parsed(json);
