@@ -97,7 +97,11 @@ export function useWorkbench(stream: string, on = '') {
   const trySoon = useDebounceFn(tryNow, TRY_AFTER)
   const keepSoon = useDebounceFn(keep, KEEP_AFTER)
   watch(json, () => bench.value && (void tryPaperNow(), void trySoon(), void keepSoon()))
-  watch(batch, () => bench.value && void tryNow())
+  watch(batch, () => {
+    // The pages of the batch before are not those of this one.
+    trial.value = null
+    if (bench.value) void tryNow()
+  })
   void load()
 
   /** The batch that sample pages go to. */

@@ -11,7 +11,8 @@ const { t } = useI18n()
 const { open, looked, busy, look, takeOne, leave, takeAll } = props.proposals
 const titleOf = (part: Part) => {
   if (part.language) return t('workbench.language', { language: part.language })
-  if (part.intake) return t('workbench.size')
+  const size = (part.intake as { scan?: { size?: string } } | undefined)?.scan?.size
+  if (size) return t('workbench.size', { size })
   return String(part.title ?? t(`rules.kind.${part.by}`))
 }
 </script>

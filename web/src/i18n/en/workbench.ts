@@ -33,7 +33,7 @@ export default {
   showPage: 'page {no}',
   what: { stream: 'All papers', cut: 'Cut', type: 'Type', field: 'Field' },
   language: 'Language {language}',
-  size: 'Size of the paper',
+  size: 'Size of the paper: {size}',
   starter: 'What it is for',
   starters: {
     nothing: 'begins empty',

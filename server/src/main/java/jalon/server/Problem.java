@@ -254,6 +254,8 @@ public enum Problem {
     STREAM_SAVED_MEANWHILE(Kind.NOW, "newest", "base"),
     @JsonProperty("worseWithoutAWord")
     WORSE_WITHOUT_A_WORD(Kind.NOW, "n"),
+    @JsonProperty("sampleAlready")
+    SAMPLE_ALREADY(Kind.NOW, "page"),
     @JsonProperty("otherStream")
     OTHER_STREAM(Kind.INPUT, "batch"),
     @JsonProperty("versionCame")

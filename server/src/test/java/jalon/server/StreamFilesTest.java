@@ -54,6 +54,9 @@ class StreamFilesTest extends ServerCase {
         assertThat(kept.get("pages").size()).isEqualTo(second.get("pages").size());
         assertThat(kept.get("values").get("vessel"))
                 .isEqualTo(second.get("fields").get("vessel").get("value"));
+        assertThatThrownBy(() -> supervisor.post(bench + "/samples/papers", Map.of("batch", no, "page", page)))
+                .as("once is enough")
+                .hasMessageContaining("sampleAlready");
         String samples = supervisor.get(bench).get("samples").asString();
         JsonNode tried = tried(supervisor, stream, samples);
         assertThat(tried.get("papers").get(0).get("right").get("vessel"))

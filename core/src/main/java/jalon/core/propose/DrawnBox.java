@@ -8,6 +8,7 @@ import jalon.core.page.Word;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.core.read.PageTilt;
+import jalon.core.read.Phrase;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -103,8 +104,10 @@ public record DrawnBox(String text, DrawnPlace place, List<WayToFind> ways) {
         String text = TickIdeas.beside(page, box);
         Map<String, Object> finder =
                 Map.of("by", "ticks", "boxes", List.of(Map.of("boxMm", box.toArray(), "means", "yes")), "none", "no");
+        Phrase words = Phrase.of(text);
         int clear = (int) papers.stream()
-                .filter(paper -> paper.stream().anyMatch(p -> TickIdeas.isThere(p, text)))
+                .filter(paper ->
+                        paper.stream().anyMatch(p -> words.find(p.words()).isPresent()))
                 .count();
         return new WayToFind(
                 How.TICK,

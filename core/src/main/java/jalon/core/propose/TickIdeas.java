@@ -8,12 +8,14 @@ import jalon.core.read.PageFacts;
 import jalon.core.read.PageTilt;
 import jalon.core.read.Phrase;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -33,7 +35,14 @@ final class TickIdeas {
     /** A gap as wide within a line parts the words of a box from what stands behind. */
     private static final double GAP_MM = 7;
 
+    /** On so many papers the words of a box stand, and on so many its frame is seen: a tick that runs over it hides it. */
     private static final double ENOUGH = 0.6;
+
+    private static final double SEEN = 0.25;
+
+    /** Papers are fed so far off each other. */
+    private static final double FEED_MM = 12;
+
     private static final double ONE_ROW_MM = 2.5;
     private static final double ONE_COLUMN_MM = 2;
     private static final double NEXT_ROW_MM = 14;
@@ -44,18 +53,47 @@ final class TickIdeas {
     private final String type;
     private final List<List<PageFacts>> documents;
     private final Set<String> names;
+    private final Map<PageFacts, List<Ticked>> boxes = new LinkedHashMap<>();
 
     /** @param names of fields that are taken already */
     TickIdeas(String type, List<List<PageFacts>> documents, Set<String> names) {
         this.type = type;
         this.documents = documents;
         this.names = names;
+        List<PageFacts> firsts = documents.stream().map(d -> d.get(0)).toList();
+        List<String> texts = firsts.stream()
+                .flatMap(p -> boxes(p).stream())
+                .map(Ticked::text)
+                .distinct()
+                .sorted(Comparator.comparingInt(String::length))
+                .toList();
+        firsts.forEach(
+                p -> boxes.put(p, boxes(p).stream().map(b -> b.shortest(texts)).toList()));
     }
 
-    /** A frame on a page made straight, with what stands beside it. */
-    private record Ticked(Box box, String text) {
+    /** A frame on a page made straight, with what stands beside it. @param word the first one of that */
+    private record Ticked(Box box, String text, Box word) {
         String plain() {
             return Phrase.plain(text);
+        }
+
+        /** Where the next frame is hidden its words are taken along: what stands there on other papers is all there is. */
+        Ticked shortest(List<String> texts) {
+            return texts.stream()
+                    .filter(t -> (text + " ").startsWith(t + " "))
+                    .findFirst()
+                    .map(t -> new Ticked(box, t, word))
+                    .orElse(this);
+        }
+
+        /** The same on a page where its first word stands elsewhere. */
+        Ticked beside(Box other) {
+            var moved = new Box(
+                    box.x() + other.x() - word.x(),
+                    box.y() + other.centreY() - word.centreY(),
+                    box.width(),
+                    box.height());
+            return new Ticked(moved, text, other);
         }
     }
 
@@ -69,29 +107,58 @@ final class TickIdeas {
     /** @param values where values stand, by page: what is written there is no print */
     Found all(Map<Integer, List<Box>> values) {
         List<PageFacts> firsts = documents.stream().map(d -> d.get(0)).toList();
-        Map<PageFacts, List<Ticked>> seen = new LinkedHashMap<>();
-        firsts.forEach(p -> seen.put(p, boxes(p)));
-        Map<String, Integer> on = new HashMap<>();
-        seen.values()
-                .forEach(
-                        boxes -> new HashSet<>(boxes.stream().map(Ticked::plain).toList())
-                                .forEach(text -> on.merge(text, 1, Integer::sum)));
-        PageFacts best = firsts.stream()
-                .max(Comparator.comparingLong(p -> known(seen.get(p), on).size()))
-                .orElseThrow();
-        List<Ticked> known = known(seen.get(best), on);
+        Map<String, Ticked> known = new LinkedHashMap<>();
+        Map<String, Integer> seen = new HashMap<>();
+        for (PageFacts page : firsts) {
+            Set<String> here = new HashSet<>();
+            for (Ticked box : boxes.get(page)) {
+                known.putIfAbsent(box.plain(), box);
+                if (here.add(box.plain())) {
+                    seen.merge(box.plain(), 1, Integer::sum);
+                }
+            }
+        }
+        double often = Math.max(firsts.size() > 1 ? 2 : 1, SEEN * firsts.size());
+        known.values().removeIf(box -> seen.get(box.plain()) < often || printed(box) < ENOUGH * firsts.size());
         if (known.isEmpty()) {
             return new Found(List.of(), List.of());
         }
-        List<Proposal> fields =
-                groups(known).stream().map(g -> field(g, best, on)).toList();
+        PageFacts best = firsts.stream()
+                .max(Comparator.comparingInt(p -> on(p, known.values()).size()))
+                .orElseThrow();
+        List<Proposal> fields = groups(on(best, known.values())).stream()
+                .map(g -> field(g, best))
+                .toList();
         return new Found(fields, DrawnBox.anchors(best, values.getOrDefault(best.no(), List.of())));
     }
 
-    private List<Ticked> known(List<Ticked> boxes, Map<String, Integer> on) {
-        return boxes.stream()
-                .filter(b -> on.get(b.plain()) >= Math.max(documents.size() > 1 ? 2 : 1, ENOUGH * documents.size()))
-                .toList();
+    /** On how many papers the words of a box stand about where they did. */
+    private int printed(Ticked box) {
+        return (int)
+                documents.stream().filter(d -> at(d.get(0), box).isPresent()).count();
+    }
+
+    private static Optional<Box> at(PageFacts page, Ticked box) {
+        Box near = box.word().grown(FEED_MM);
+        return Phrase.of(box.text())
+                .find(page.straight().words(), near)
+                .map(hit -> hit.words().get(0).box());
+    }
+
+    /** These on a page: as their frames are seen there, and where a tick hides one beside its words. */
+    private List<Ticked> on(PageFacts page, Collection<Ticked> known) {
+        List<Ticked> seen = boxes.get(page);
+        List<Ticked> all = new ArrayList<>();
+        for (Ticked box : known) {
+            Optional<Ticked> its =
+                    seen.stream().filter(b -> b.plain().equals(box.plain())).findFirst();
+            if (its.isPresent()) {
+                all.add(its.get());
+            } else {
+                at(page, box).ifPresent(word -> all.add(box.beside(word)));
+            }
+        }
+        return all;
     }
 
     private static List<Ticked> boxes(PageFacts page) {
@@ -103,9 +170,10 @@ final class TickIdeas {
         List<Box> frames = frames(layout);
         List<Ticked> boxes = new ArrayList<>();
         for (Box frame : frames) {
-            String text = beside(frame, frames, words);
+            List<Word> its = beside(frame, frames, words);
+            String text = Line.textOf(its).strip();
             if (text.chars().anyMatch(Character::isLetter) && text.length() <= LONGEST) {
-                boxes.add(new Ticked(frame, text));
+                boxes.add(new Ticked(frame, text, its.get(0).box()));
             }
         }
         return boxes;
@@ -113,12 +181,9 @@ final class TickIdeas {
 
     /** What stands beside a frame of a page; empty for nothing. @param frame on the page made straight */
     static String beside(PageFacts page, Box frame) {
-        return beside(frame, frames(page.image().layout()), page.straight().words());
-    }
-
-    /** Whether a page has a frame with this beside it. */
-    static boolean isThere(PageFacts page, String text) {
-        return boxes(page).stream().anyMatch(b -> b.plain().equals(Phrase.plain(text)));
+        return Line.textOf(beside(
+                        frame, frames(page.image().layout()), page.straight().words()))
+                .strip();
     }
 
     private static List<Box> frames(PageLayout layout) {
@@ -129,7 +194,7 @@ final class TickIdeas {
     }
 
     /** What stands to its right on its line, up to a gap or the next frame. */
-    private static String beside(Box frame, List<Box> frames, List<Word> words) {
+    private static List<Word> beside(Box frame, List<Box> frames, List<Word> words) {
         double middle = frame.centreY();
         double end = frames.stream()
                 .filter(f -> f.x() > frame.right() && Math.abs(f.centreY() - middle) <= ONE_ROW_MM)
@@ -155,7 +220,7 @@ final class TickIdeas {
                 text.add(w);
             }
         }
-        return Line.textOf(text).strip();
+        return text;
     }
 
     /** Boxes of one row, or of one column, that follow each other closely. */
@@ -196,7 +261,7 @@ final class TickIdeas {
         return group;
     }
 
-    private Proposal field(List<Ticked> group, PageFacts page, Map<String, Integer> on) {
+    private Proposal field(List<Ticked> group, PageFacts page) {
         boolean alone = group.size() == 1;
         String title = alone ? group.get(0).text() : headOf(group, page);
         Map<String, Object> field = new LinkedHashMap<>();
@@ -220,7 +285,7 @@ final class TickIdeas {
         }
         field.put("finders", List.of(finder));
         PageTilt tilt = PageTilt.of(page);
-        int papers = group.stream().mapToInt(b -> on.get(b.plain())).min().orElse(0);
+        int papers = group.stream().mapToInt(this::printed).min().orElse(0);
         return new Proposal(
                 Proposal.What.FIELD,
                 type,

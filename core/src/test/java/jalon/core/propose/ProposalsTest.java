@@ -20,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -366,9 +367,10 @@ class ProposalsTest {
         print(words, 105, 60, 3, "renewal");
         print(words, 75, 90, 3, "has insurance");
         print(words, 25, 120, 3, language);
+        // A tick that runs over its frame hides it.
         List<Box> boxes = List.of(
-                new Box(70, 59.5, 4, 4),
-                new Box(100, 59.5, 4, 4),
+                new Box(70, 59.5, 4, no == 2 ? 7 : 4),
+                new Box(100, 59.5, 4, no == 4 ? 7 : 4),
                 new Box(70, 89.5, 4, 4),
                 new Box(150, 200, 4, 4),
                 new Box(20, 118, 14, 9));
@@ -380,7 +382,9 @@ class ProposalsTest {
 
     @Test
     void boxesToTickBecomeChoicesWithTheWordsBesideThemAndCarryTheirPlace() throws Exception {
-        List<Proposal> all = proposed(List.of(ticked(1, "a"), ticked(2, "b"), ticked(3, "c")));
+        List<Proposal> all = proposed(IntStream.rangeClosed(1, 6)
+                .mapToObj(no -> no % 2 == 1 ? patch(no) : ticked(no, NAMES.get(no / 2)))
+                .toList());
         List<Proposal> ticks = of(What.FIELD, all).stream()
                 .filter(p -> p.why().code() == Proposal.Why.Code.TICK_BOXES)
                 .toList();
@@ -394,7 +398,7 @@ class ProposalsTest {
 
     @Test
     void aBoxIsDrawnAroundABoxToTickOrSnapsToWhatIsPrintedAroundIt() {
-        List<PageFacts> pages = List.of(ticked(1, "a"), ticked(2, "b"));
+        List<PageFacts> pages = List.of(ticked(7, "a"), ticked(8, "b"));
         List<List<PageFacts>> papers = pages.stream().map(List::of).toList();
         DrawnBox tick = DrawnBox.of(pages.get(0), new Box(69, 58, 7, 7), List.of(), papers, TODAY);
         assertThat(tick.ways().get(0).how()).isEqualTo(DrawnBox.How.TICK);

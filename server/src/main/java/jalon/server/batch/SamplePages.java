@@ -89,6 +89,10 @@ public class SamplePages {
                 .filter(d -> d.pages().contains(page))
                 .findFirst()
                 .orElseThrow(() -> Problem.NOT_A_DOCUMENT.with(page));
+        if (rows.byOrigin(samples.id(), origin(from.id(), document.pages().get(0)))
+                .isPresent()) {
+            throw Problem.SAMPLE_ALREADY.with(page);
+        }
         int next = rows.lastPageNo(samples.id()) + 1;
         List<Integer> added = new ArrayList<>();
         for (int no : document.pages()) {
