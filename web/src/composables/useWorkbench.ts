@@ -139,6 +139,8 @@ export function useWorkbench(stream: string, on = '') {
   const samplesNo = async () => (await api.POST('/api/workbench/{stream}/samples', { params })).data?.no
   async function live(note: string) {
     await keep()
+    // What goes live was tried as it stands, however soon after a change it does.
+    await tryNow()
     const body = { revision: bench.value?.draft.revision ?? 0, note }
     return api.POST('/api/workbench/{stream}/live', { params, body })
   }

@@ -33,7 +33,7 @@ const part = defineModel<Record<string, unknown>>({ required: true })
 .sentence :deep(.pick .el-select__placeholder) {
   position: static;
   transform: none;
-  max-width: 290px;
+  max-width: 340px;
 }
 .sentence :deep(.pick .el-select__input-wrapper) {
   position: absolute;

@@ -130,7 +130,7 @@ export default {
     duplex: 'both sides',
     sides: 'Pages are fronts and backs in turn.',
     backs: 'A document may begin on a back.',
-    default: 'What no type’s words claim is one.',
+    default: 'So is what no words claim.',
     confidential: 'confidential',
   },
   no: {
