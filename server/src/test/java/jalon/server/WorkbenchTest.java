@@ -156,18 +156,17 @@ class WorkbenchTest extends ServerCase {
                 .isEmpty();
         ObjectNode other = (ObjectNode) JsonMapper.builder().build().readTree(json);
         other.putObject("cut").putArray("rules").addObject().put("by", "pages").put("every", 100);
+        JsonNode kept = supervisor.put(bench, Map.of("json", other.toString(), "revision", 0));
+        int revision = kept.get("revision").asInt();
+        assertThatThrownBy(() -> supervisor.post(bench + "/live", Map.of("revision", revision, "note", "so be it")))
+                .as("it was tried on no page")
+                .hasMessageContaining("untried");
         JsonNode worse = replayed(supervisor, bench, other.toString()).get("done");
         assertThat(worse.get(0).get("places")).anySatisfy(place -> {
             assertThat(place.get("what").asString()).isEqualTo("cut");
             assertThat(place.get("worse").asBoolean()).isTrue();
             assertThat(place.get("afterDid").asString()).isEqualTo("sureAndWrong");
         });
-        JsonNode kept = supervisor.put(bench, Map.of("json", other.toString(), "revision", 0));
-        int revision = kept.get("revision").asInt();
-        assertThatThrownBy(() -> supervisor.post(bench + "/live", Map.of("revision", revision, "note", "so be it")))
-                .as("it was tried on no page")
-                .hasMessageContaining("untried");
-        tried(supervisor, bench, other.toString(), no);
         assertThatThrownBy(() -> supervisor.post(bench + "/live", Map.of("revision", revision, "note", " ")))
                 .as("what was seen to be worse needs a word")
                 .hasMessageContaining("409");
