@@ -205,6 +205,7 @@ class WorkbenchTest extends ServerCase {
             JsonNode proposal = one.get("proposal");
             JsonNode part = proposal.get("part");
             switch (proposal.get("what").asString()) {
+                case "stream" -> definition.setAll((ObjectNode) part);
                 case "cut" -> ((ArrayNode) definition.withObject("cut").withArray("rules")).add(part);
                 case "type" -> types.add(part);
                 default ->
