@@ -1,34 +1,28 @@
-import { computed, shallowRef, watch } from 'vue'
+import { shallowRef, watch } from 'vue'
 import { api, type Schema } from '../api/client'
 import type { SamplePage } from './useSamplePage'
 import type { Workbench } from './useWorkbench'
 
-/** How the values of the field at hand come to be on each paper of its type: as read, and after each tidy step. */
-export function useFieldSteps(
-  stream: string,
-  { json, batch, trial }: Workbench,
-  { chosen, paper }: SamplePage,
-) {
-  const all = shallowRef<Schema['PaperSteps'][]>([])
+/** How the value of the field at hand comes to be on the paper at hand: as read, and after each tidy step. */
+export function useFieldSteps(stream: string, { json, batch }: Workbench, { chosen, paper }: SamplePage) {
+  const steps = shallowRef<Schema['FieldSteps']>()
   let asked = 0
-  // What was tried is what is asked about: a draft with a fault has its answer from before.
+  // The paper is another one whenever it was tried: a draft with a fault has its answer from before.
   watch(
-    [trial, () => chosen.value?.type, () => chosen.value?.field],
+    [paper, () => chosen.value?.type, () => chosen.value?.field],
     async () => {
       const mine = ++asked
       const { type, field } = chosen.value ?? {}
-      if (!type || !field || !trial.value) return (all.value = [])
+      if (!type || !field || paper.value?.type !== type) return (steps.value = undefined)
       const { data } = await api.POST('/api/workbench/{stream}/steps', {
         params: { path: { stream } },
-        body: { json: json.value, batch: batch.value, type, field },
+        body: { json: json.value, batch: batch.value, pages: paper.value.pages, type, field },
       })
-      if (mine === asked && data) all.value = data
+      if (mine === asked) steps.value = data?.steps ? data : undefined
     },
     { immediate: true },
   )
-  /** On the paper at hand. */
-  const steps = computed(() => all.value.find((p) => p.page === paper.value?.pages[0])?.steps)
-  return { all, steps }
+  return { steps }
 }
 
 export type FieldSteps = ReturnType<typeof useFieldSteps>

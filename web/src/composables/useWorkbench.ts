@@ -131,12 +131,10 @@ export function useWorkbench(stream: string, on = '') {
     const body = { batch: batch.value, page }
     const { data, error } = await api.POST('/api/workbench/{stream}/samples/papers', { params, body })
     if (error) tell(error)
-    if (!data || !bench.value) return
-    bench.value = { ...bench.value, samples: (await samplesNo()) ?? bench.value.samples }
-    batch.value = bench.value.samples!
+    if (!data) return
+    await samples()
     return data.pages[0]
   }
-  const samplesNo = async () => (await api.POST('/api/workbench/{stream}/samples', { params })).data?.no
   async function live(note: string) {
     await keep()
     // What goes live was tried as it stands, however soon after a change it does.

@@ -11,41 +11,43 @@ const props = defineProps<{ trial: Schema['Trial']; batch: string; type: string;
 const emit = defineEmits<{ show: [page: number] }>()
 const { t } = useI18n()
 const MOST = 40
+/** A paper with the page that its value was read from, where it was read from one. */
+function seen(paper: Paper) {
+  const value = paper.values[props.field]
+  const page = value?.boxMm && props.trial.pages.find((p) => p.no === value.page)
+  return { paper, value, page }
+}
 const layouts = computed(() => {
-  const its = props.trial.papers.filter((p) => p.type === props.type).slice(0, MOST)
-  const all = new Map<string, Paper[]>()
-  for (const p of its) all.set(p.variant ?? '', [...(all.get(p.variant ?? '') ?? []), p])
+  const all = new Map<string, ReturnType<typeof seen>[]>()
+  for (const p of props.trial.papers.filter((p) => p.type === props.type).slice(0, MOST)) {
+    const layout = p.variant ?? ''
+    all.set(layout, [...(all.get(layout) ?? []), seen(p)])
+  }
   return [...all].sort(([a], [b]) => a.localeCompare(b))
 })
-const sheet = (no?: number) => props.trial.pages.find((p) => p.no === no)
-const pieceOf = (p: Paper) => {
-  const value = p.values[props.field]
-  const page = sheet(value?.page)
-  return page && value.boxMm ? { page, value, box: value.boxMm } : null
-}
 </script>
 
 <template>
   <section v-for="[layout, papers] in layouts" :key="layout">
     <h4 v-if="layout">{{ t('workbench.layout', { name: layout }) }}</h4>
     <ul>
-      <li v-for="p in papers" :key="p.pages[0]">
-        <ElButton link class="to" @click="emit('show', p.values[field]?.page || p.pages[0])">
-          {{ t('workbench.pagesOf', { pages: p.pages.join(', ') }, p.pages.length) }}
+      <li v-for="{ paper: { pages }, value, page } in papers" :key="pages[0]">
+        <ElButton link class="to" @click="emit('show', value?.page || pages[0])">
+          {{ t('workbench.pagesOf', { pages: pages.join(', ') }, pages.length) }}
         </ElButton>
         <Snippet
-          v-if="pieceOf(p)"
-          :src="pictureOf(batch, pieceOf(p)!.page, 1600)"
-          :quick="pictureOf(batch, pieceOf(p)!.page, 900)"
-          :alt="p.values[field].value ?? ''"
-          :box="pieceOf(p)!.box"
-          :page-width="pieceOf(p)!.page.widthMm"
-          :page-height="pieceOf(p)!.page.heightMm"
+          v-if="page"
+          :src="pictureOf(batch, page, 1600)"
+          :quick="pictureOf(batch, page, 900)"
+          :alt="value.value ?? ''"
+          :box="value.boxMm"
+          :page-width="page.widthMm"
+          :page-height="page.heightMm"
           :width="210"
           :height="26"
         />
-        <span class="mono" :class="{ doubt: p.values[field] && isDoubt(p.values[field]) }" dir="auto">
-          {{ p.values[field]?.value ?? '–' }}
+        <span class="mono" :class="{ doubt: value && isDoubt(value) }" dir="auto">
+          {{ value?.value ?? '–' }}
         </span>
       </li>
     </ul>

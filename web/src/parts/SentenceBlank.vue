@@ -54,9 +54,8 @@ const list = computed(() => ((props.value as unknown[] | undefined) ?? []).map(S
 const box = computed(() => props.value as number[] | undefined)
 const part = computed(() => (props.value ?? {}) as Part)
 const all = computed(() => (props.value ?? []) as Part[])
-/** Weights are numbers. */
 const listed = (now: string[]) =>
-  emit('put', props.blank.name === 'weights' ? now.map(Number).filter((n) => Number.isInteger(n)) : now)
+  emit('put', props.blank.values === 'number' ? now.map(Number).filter((n) => Number.isInteger(n)) : now)
 </script>
 
 <template>

@@ -11,7 +11,7 @@ export interface Blank {
   words?: string
   /** What it is where nothing is said; of a yes, or null where that depends. */
   usual?: boolean | null
-  /** What the values of pairs are. */
+  /** What the values of pairs, or what is listed, are. */
   values?: 'text' | 'number' | 'phrases'
   /** Of what there is a list of; of `part`: of which there is one. */
   of?: PartKind
@@ -42,7 +42,9 @@ export const text = (name: string, at = name, more: Partial<Blank> = {}): Blank 
   ...more,
 })
 export const number = (name: string, at = name): Blank => ({ name, at, kind: 'number' })
-export const phrases = (name: string, at = name): Blank => ({ name, at, kind: 'phrases' })
+export const phrases = (name: string, at = name, values?: 'number'): Blank => ({
+  ...{ name, at, kind: 'phrases', values },
+})
 export const choice = (name: string, words: string, choices: readonly string[], at = name): Blank => ({
   ...{ name, at, kind: 'choice', choices, words },
 })

@@ -26,7 +26,7 @@ function brief({ what, before, after }: Change, t: Say, has: (key: string) => bo
   if (what === 'rule')
     return has(`rules.kind.${part.by}`) ? t(`rules.kind.${part.by}`).toLowerCase() : text(part)
   const { check, do: step, ...more } = part
-  const named = `fieldParts.named.check.${check}`
+  const named = check ? `fieldParts.named.check.${check}` : `fieldParts.named.tidy.${step}`
   return `${has(named) ? t(named).toLowerCase() : (check ?? step)} ${text(Object.values(more))}`.trim()
 }
 

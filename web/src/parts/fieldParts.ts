@@ -153,7 +153,11 @@ export const CHECKS: PartKind = {
     range: [number('least'), number('most')],
     oneOf: [phrases('values')],
     inRegister: [text('register'), text('column')],
-    checkDigit: [choice('by', 'digits', CHECK_DIGITS), phrases('weights'), number('modulus')],
+    checkDigit: [
+      choice('by', 'digits', CHECK_DIGITS),
+      phrases('weights', 'weights', 'number'),
+      number('modulus'),
+    ],
     sum: [phrases('of'), phrases('less')],
     after: [text('field'), number('least'), number('most')],
     sameAs: [text('field')],

@@ -1,12 +1,13 @@
 import { flushPromises } from '@vue/test-utils'
 import { expect, test } from 'vitest'
+import ImportStream from '../parts/ImportStream.vue'
 import SamplesPanel from '../parts/SamplesPanel.vue'
 import SheetPanel from '../parts/SheetPanel.vue'
 import TrialStrip from '../parts/TrialStrip.vue'
 import VersionsPanel from '../parts/VersionsPanel.vue'
 import WatchPanel from '../parts/WatchPanel.vue'
 import { filled, said, type Blank } from '../parts/blanks'
-import { screen } from './screen'
+import { refused, screen } from './screen'
 
 const PATCH: Blank = { name: 'patch3', at: 'codes.3', kind: 'choice' }
 test('a blank of a rule is filled and emptied, and the rest of the rule stays', () => {
@@ -152,4 +153,24 @@ test('only sheets that the stream would know are printed', async () => {
   expect(view.find('a').attributes('href')).toBe('/api/streams/post/header-sheet?paper=A4')
   await view.find('input').setValue('12')
   expect(view.text()).toContain('Batch header')
+})
+
+test('what is brought in is a draft, and under another title where somebody is changing one of its name', async () => {
+  const view = await screen(ImportStream, {
+    answers: { 'POST /api/workbench/import': refused('draftIsThere', { title: 'Post', who: 'I. Ravenel' }) },
+  })
+  const bring = view.vm as unknown as { bring: (file: File) => Promise<void> }
+  await bring.bring(new File(['PK'], 'post-3.zip'))
+  await flushPromises()
+  expect(view.text()).toContain('I. Ravenel is changing Post here already')
+  view.answers['POST /api/workbench/import'] = {
+    ...{ stream: 'other-post', title: 'Other post', samples: 4 },
+    missing: { vessels: ['owner', 'registration'] },
+  }
+  await view.find('input').setValue('Other post')
+  await view.find('form').trigger('submit')
+  await flushPromises()
+  expect(view.text()).toContain('Other post is here as a draft, with 4 sample pages')
+  expect(view.text()).toContain('vessels (owner, registration)')
+  expect(view.find('a').attributes('href')).toBe('/workbench/other-post')
 })

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, worded, type Schema } from '../api/client'
+import { api } from '../api/client'
 import { dayBefore } from '../composables/useDay'
 import { useKeys } from '../composables/useKeys'
 import { useLoad } from '../composables/useLoad'
 import BegunStreams from '../parts/BegunStreams.vue'
+import ImportStream from '../parts/ImportStream.vue'
 import CertaintyPanel from '../parts/CertaintyPanel.vue'
 import LimitsPanel from '../parts/LimitsPanel.vue'
 import NamesPanel from '../parts/NamesPanel.vue'
@@ -29,27 +30,11 @@ const { data: day } = useLoad(() => {
   return api.GET('/api/day', { params: { query: { from: from.toISOString(), to: to.toISOString() } } })
 }, supervisor.value)
 
-/** What was brought in last: a draft, to be looked at and tried. */
-const brought = shallowRef<Schema['Brought'] | null>(null)
-const missing = computed(() =>
-  Object.entries(brought.value?.missing ?? {})
-    .map(([register, columns]) => `${register} (${columns.join(', ')})`)
-    .join('; '),
-)
-const refused = ref('')
 const done = ref('')
 const picker = ref<InstanceType<typeof PickFiles>>()
-async function importOne(file: File) {
-  refused.value = done.value = ''
-  const form = new FormData()
-  form.append('file', file)
-  const { data, error } = await api.POST('/api/workbench/import', {
-    body: form as never,
-    bodySerializer: (b) => b,
-  })
-  if (error) refused.value = worded(error)
-  brought.value = data ?? null
-}
+/** Counts up when there is one more. */
+const drafts = ref(0)
+const importing = ref<InstanceType<typeof ImportStream>>()
 const opened = ref<{ what: StreamPanel; stream: string } | null>(null)
 const panels = {
   types: SamplesPanel,
@@ -86,22 +71,15 @@ useKeys([
           ref="picker"
           accept=".json,.zip,application/json,application/zip"
           k="I"
-          @files="([file]) => importOne(file)"
+          @files="([file]) => importing?.bring(file)"
         >
           {{ t('streams.import') }}
         </PickFiles>
       </template>
       <NoteBanner v-if="done">{{ done }}</NoteBanner>
-      <NoteBanner v-if="brought">
-        {{ t('streams.brought', { title: brought.title, n: brought.samples }) }}
-        <RouterLink :to="{ name: 'workbench', params: { stream: brought.stream } }">
-          {{ t('workbench.open') }}
-        </RouterLink>
-        <div v-if="missing">{{ t('streams.missing', { what: missing }) }}</div>
-      </NoteBanner>
-      <NoteBanner v-if="refused" kind="wrong" class="refused">{{ refused }}</NoteBanner>
+      <ImportStream ref="importing" @brought="drafts++" />
       <WaitingFor v-bind="{ loading, problem }" @again="load" />
-      <BegunStreams v-if="supervisor" />
+      <BegunStreams v-if="supervisor" :key="drafts" />
       <StreamTable v-if="streams" :streams="shown" :day="day" :supervisor="supervisor" @open="open" />
     </PanelBox>
     <div v-if="opened">
@@ -145,8 +123,5 @@ useKeys([
 }
 .streams > * {
   flex: none;
-}
-.refused {
-  white-space: pre-wrap;
 }
 </style>

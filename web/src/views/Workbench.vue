@@ -123,7 +123,9 @@ useWorkbenchKeys({
         drag
         @box="draw"
       />
-      <p v-else class="area-page soft hint">{{ t('workbench.hint') }}</p>
+      <p v-else class="area-page soft hint">
+        {{ batch && !trial && !wrong ? t('workbench.trying', { on: batch }) : t('workbench.hint') }}
+      </p>
       <WorkbenchPanel
         v-model="tab"
         class="area-says"

@@ -58,8 +58,8 @@ export default {
     },
   },
   finder: {
-    label: 'What stands {side} {labels}.',
-    shape: 'What looks like {like}, near {near}.',
+    label: 'What stands {side} {labels}',
+    shape: 'What looks like {like}, near one of these: {near}',
     zone: 'What stands at {boxMm} {only}.',
     barcode: 'What a barcode of kind {kind} says that looks like {like}.',
     ticks: 'What the ticked box means: {boxes} Where none is ticked, {none}.',
@@ -69,10 +69,10 @@ export default {
     fixed: 'Always {value}.',
   },
   finderMore: {
-    label: 'On {page}: {holds}; not on lines with {notOnLinesWith}.',
+    label: 'On {page}: {holds}; not on lines with one of these: {notOnLinesWith}',
     shape:
       'Fits the pattern {pattern}; on {page}, {where}; number {hit} of them; {overLines}; ' +
-      'not on lines with {notOnLinesWith}.',
+      'not on lines with one of these: {notOnLinesWith}',
     zone: 'On {page}: {holds}; only of {characters}; on layout {variant}.',
     barcode:
       'Fits the pattern {pattern}; on {page}, {where}; number {hit} of them; ' +
@@ -102,14 +102,14 @@ export default {
     length: 'It has {least} to {most} characters.',
     date: 'It is {role}, {future}, at most {yearsBack} years ago.',
     range: 'It lies between {least} and {most}.',
-    oneOf: 'It is one of {values}.',
+    oneOf: 'It is one of these: {values}',
     inRegister: 'It stands in register {register}, column {column}.',
-    checkDigit: 'Its check digit is right by {by} (weights {weights}, modulus {modulus}).',
-    sum: 'It is the sum of {of}, less {less}.',
+    checkDigit: 'Its check digit is right by {by}; modulus {modulus}, weights: {weights}',
+    sum: 'It is the sum of these fields: {of} less these: {less}',
     after: 'It is {least} to {most} days after field {field}.',
     sameAs: 'It is the same as field {field}.',
     onceInBatch: 'No other document of the batch has it.',
-    notFiledBefore: 'No document was filed with it and the same {with}.',
+    notFiledBefore: 'No document was filed with it and the same of these: {with}',
   },
   blank: {
     side: 'Where from the label',

@@ -35,7 +35,8 @@ export default {
     patch:
       'Patch 1: {patch1} Patch 2: {patch2} Patch 3: {patch3} Patch 4: {patch4} ' +
       'Patch 6: {patch6} Patch T: {patchT} The sheet is {sheet}.',
-    words: '{opens} begins {on} all of {must} stand and none of {mustNot}; its sheet is {sheet}.',
+    words:
+      '{opens} begins {on} all of these stand: {must} and none of these: {mustNot} Its sheet is {sheet}.',
     pages: 'A document has {every} pages.',
     file: 'A document begins with each file.',
     numbering: 'A document begins with a page that numbers itself 1, in the spellings of ten languages.',

@@ -13,16 +13,16 @@ export default {
     fields: 'Its fields',
   },
   pages: {
-    called: 'The stream is called {title}.',
+    called: 'The stream is called {title}',
     language: 'Its papers are in {language}.',
     blank: 'Blank pages are {blank}; a page is blank when less than {share} of it has something on it.',
-    barcodes: 'Barcodes of kind {kinds} are looked for, {where}.',
+    barcodes: 'Barcodes are looked for {where}, of these kinds: {kinds}',
     placeholder: 'A sheet with a barcode that looks like {placeholder} stands for something to come.',
     limits: 'A page is shown to a person beyond these limits, and else beyond the usual ones: {limits}',
     repairs: 'Each page that needs it is repaired: {repairs} What is repaired is {repairFor}.',
     due: 'A batch begins with {priority} priority, due after {dueMinutes} minutes; {raise} minutes before, it rises.',
     stages: 'Of them {intake} in Intake, {pages} in Pages, {index} in Index and {filing} in Filing.',
-    tell: 'When a batch is late, these are told by mail: {tell}.',
+    tell: 'When a batch is late, these are told by mail: {tell}',
     scan: 'When scanning, this is fixed: {dpi} dpi, {colour}, {duplex}, paper of size {size}.',
   },
   cut: {
@@ -31,15 +31,17 @@ export default {
   },
   filing: {
     by: 'Batches are filed {by}; {audit} of the sure values are shown all the same.',
-    report: 'These are told by mail what was filed: {report}, {every}.',
+    report: 'What was filed is told by mail {every}, to: {report}',
     destinations: '{destinations}',
   },
   destination:
-    '{destination}: to {to}, in folder {folder} with the name {file} as {formats}. A name that is taken {taken}.',
+    '{destination}: to {to}, in folder {folder} with the name {file} as {formats} A name that is taken {taken}.',
   destinationMore: { one: 'To the place {place}. {list} The place is told: {properties}' },
   type: {
-    words: 'Its first page has all of the words {must}, and none of {mustNot}. {default}',
-    asked: 'A type less certain than {typeBelow} is shown to a person. It is {confidential}, under {under}.',
+    words: 'Its first page has all of these words: {must} and none of these: {mustNot} {default}',
+    asked:
+      'A type less certain than {typeBelow} is shown to a person. It is {confidential}. ' +
+      'In the tree it stands under: {under}',
     keep: 'For {years} years and {months} months from {keepFrom}, to {ends}.',
     layout: '{anchors}',
   },

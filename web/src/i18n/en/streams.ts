@@ -11,6 +11,7 @@ export default {
   inForce: 'In force',
   only: 'A supervisor can import streams.',
   none: 'No stream yet. Import one.',
+  importAs: 'Bring it in under this title',
   brought: '{title} is here as a draft, with {n} sample pages. It goes live once it was tried.',
   missing: 'It looks things up that are not in the registers here: {what}.',
 }

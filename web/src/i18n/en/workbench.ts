@@ -5,6 +5,7 @@ export default {
   open: 'Open in the workbench',
   begun: 'not in force yet',
   hint: 'A few typical pages show here what each rule does. Add samples, then let them propose.',
+  trying: 'It is tried on {on}; the first time takes a little longer.',
   samples: 'Sample pages',
   addSamples: 'Add samples',
   drop: 'Drop a few typical pages here: TIFF, JPEG, PNG or PDF. Two papers of each kind are enough to begin with.',

@@ -5,6 +5,7 @@ import jalon.core.apart.WorkerLaunch;
 import jalon.core.read.PageFacts;
 import jalon.core.register.Register;
 import jalon.core.run.BatchView;
+import jalon.core.run.ConfirmedReport;
 import jalon.core.run.Replay;
 import jalon.core.run.Replay.Confirmed;
 import jalon.core.run.Report;
@@ -14,7 +15,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +26,7 @@ import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import tools.jackson.core.JacksonException;
-import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -41,7 +41,10 @@ import tools.jackson.databind.json.JsonMapper;
 final class ReplayCommand implements Callable<Integer> {
     private static final int WORSE = 3;
     private static final int NOT_ALL = 4;
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+    /** A report says more than is needed. */
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .build();
 
     @Option(names = "--stream", required = true, description = "The changed stream (JSON), with samples/ beside it.")
     private Path stream;
@@ -169,36 +172,18 @@ final class ReplayCommand implements Callable<Integer> {
     private record ConfirmedBatch(List<Path> files, Map<At, Integer> numbers, List<Confirmed> documents) {
         static ConfirmedBatch read(Path folder) throws IOException {
             try {
-                JsonNode report = JSON.readTree(Files.readString(folder.resolve("report.json")));
+                ConfirmedReport report =
+                        JSON.readValue(Files.readString(folder.resolve("report.json")), ConfirmedReport.class);
                 Set<Path> files = new LinkedHashSet<>();
                 Map<At, Integer> numbers = new HashMap<>();
-                for (JsonNode page : report.get("pages")) {
-                    String file = page.get("file").asString();
-                    files.add(folder.resolve(file));
-                    numbers.put(
-                            new At(file, page.get("filePage").asInt()),
-                            page.get("no").asInt());
+                for (ConfirmedReport.Page page : report.pages()) {
+                    files.add(folder.resolve(page.file()));
+                    numbers.put(new At(page.file(), page.filePage()), page.no());
                 }
-                List<Confirmed> documents = new ArrayList<>();
-                report.get("documents").forEach(d -> documents.add(document(d)));
-                return new ConfirmedBatch(List.copyOf(files), numbers, documents);
+                return new ConfirmedBatch(List.copyOf(files), numbers, report.confirmed());
             } catch (JacksonException | NullPointerException e) {
                 throw new IOException("its report.json is none, or not of a batch", e);
             }
-        }
-
-        private static Confirmed document(JsonNode document) {
-            List<Integer> pages = new ArrayList<>();
-            document.get("pages").forEach(p -> pages.add(p.asInt()));
-            Map<String, Confirmed.Value> values = new LinkedHashMap<>();
-            document.get("fields")
-                    .properties()
-                    .forEach(field -> values.put(
-                            field.getKey(),
-                            new Confirmed.Value(
-                                    field.getValue().path("value").asString(null),
-                                    field.getValue().path("page").asInt(0))));
-            return new Confirmed(pages, document.get("type").asString(), values);
         }
     }
 

@@ -115,6 +115,9 @@ class StreamFilesTest extends ServerCase {
                 .hasMessageContaining("noBundle");
         assertThatThrownBy(() -> bringIn(supervisor, zip(1, asking.toString(), "001 gone.tif")))
                 .hasMessageContaining("noBundle");
+        assertThatThrownBy(() -> bringIn(supervisor, damaged(asking.toString())))
+                .as("a file in it was damaged on its way")
+                .hasMessageContaining("sourceBroke");
         assertThat(supervisor.get("/api/workbench").findValuesAsString("stream"))
                 .as("a file of it is missing: nothing of it is here")
                 .doesNotContain("asks-for-more");
@@ -125,6 +128,24 @@ class StreamFilesTest extends ServerCase {
 
     private static JsonNode bringIn(Api supervisor, byte[] file) throws Exception {
         return supervisor.upload("/api/workbench/import", "export", file);
+    }
+
+    /** An export with a sample whose bytes are no longer what they were. */
+    private static byte[] damaged(String json) throws Exception {
+        var bytes = new ByteArrayOutputStream();
+        try (var out = new ZipOutputStream(bytes)) {
+            out.putNextEntry(new ZipEntry("bundle.json"));
+            out.write(JSON.writeValueAsBytes(Map.of("jalon", 1, "samples", List.of("001 page.tif"))));
+            out.putNextEntry(new ZipEntry("stream.json"));
+            out.write(json.getBytes(StandardCharsets.UTF_8));
+            out.putNextEntry(new ZipEntry("samples/001 page.tif"));
+            out.write("a page that will be damaged".repeat(400).getBytes(StandardCharsets.UTF_8));
+        }
+        byte[] zip = bytes.toByteArray();
+        int at = new String(zip, StandardCharsets.ISO_8859_1).indexOf("samples/001 page.tif") + 24;
+        zip[at] ^= 0x55;
+        zip[at + 5] ^= 0x55;
+        return zip;
     }
 
     private static byte[] zip(int form, String json, String... samples) throws Exception {

@@ -4,13 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.awaitility.Awaitility.await;
 
+import jalon.core.run.ConfirmedReport;
 import jalon.demo.Api;
 import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
@@ -140,10 +141,13 @@ class WorkbenchTest extends ServerCase {
         settleTheRest(no, stack);
         operator.post("/api/batches/" + no + "/filing", Map.of());
         awaitStage(no, "done");
-        assertThat(entries(supervisor.bytes(bench + "/confirmed.zip?days=1")))
-                .as("taken along, to be replayed elsewhere")
-                .contains(no + "/report.json")
-                .hasSizeGreaterThan(1);
+        Map<String, byte[]> taken = entries(supervisor.bytes(bench + "/confirmed.zip?days=1"));
+        var report = JsonMapper.shared().readValue(taken.get(no + "/report.json"), ConfirmedReport.class);
+        assertThat(report.confirmed())
+                .as("taken along with what people confirmed, to be replayed elsewhere")
+                .hasSize(2)
+                .allSatisfy(paper -> assertThat(paper.texts().get("vessel")).startsWith("PM-"));
+        assertThat(report.pages()).allSatisfy(page -> assertThat(taken).containsKey(no + "/" + page.file()));
         JsonNode watch = supervisor.get("/api/streams/" + stream + "/watch");
         assertThat(watch.get("weeks").get(0).get("documents").asInt()).isEqualTo(2);
         assertThat(watch.get("corrected").findValuesAsString("batch"))
@@ -184,14 +188,14 @@ class WorkbenchTest extends ServerCase {
         return supervisor.get(bench + "/replay");
     }
 
-    private static List<String> entries(byte[] zip) throws IOException {
-        List<String> names = new ArrayList<>();
+    private static Map<String, byte[]> entries(byte[] zip) throws IOException {
+        Map<String, byte[]> entries = new HashMap<>();
         try (var in = new ZipInputStream(new ByteArrayInputStream(zip))) {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
-                names.add(entry.getName());
+                entries.put(entry.getName(), in.readAllBytes());
             }
         }
-        return names;
+        return entries;
     }
 
     private static JsonNode tried(Api supervisor, String bench, String json, String batch) throws Exception {

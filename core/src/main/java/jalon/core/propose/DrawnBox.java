@@ -101,7 +101,7 @@ public record DrawnBox(String text, DrawnPlace place, List<WayToFind> ways) {
     }
 
     private static WayToFind tick(Box box, PageFacts page, List<List<PageFacts>> papers) {
-        String text = TickIdeas.beside(page, box);
+        String text = TickSheet.beside(page, box);
         Map<String, Object> finder =
                 Map.of("by", "ticks", "boxes", List.of(Map.of("boxMm", box.toArray(), "means", "yes")), "none", "no");
         Phrase words = Phrase.of(text);

@@ -17,7 +17,8 @@ final class PrintedBoxes {
     /** What is written in a cell keeps off its rules. */
     private static final double INSIDE_MM = 0.4;
 
-    private static final double LARGEST_TICK_MM = 8;
+    /** What is drawn around a box to tick is no larger. */
+    private static final double LARGEST_AROUND_MM = 16;
 
     private PrintedBoxes() {}
 
@@ -77,11 +78,10 @@ final class PrintedBoxes {
 
     /** The box to tick that somebody drew around, or into. */
     static Optional<Box> tick(Box drawn, PageLayout layout) {
-        if (layout == null || Math.max(drawn.width(), drawn.height()) > 2 * LARGEST_TICK_MM) {
+        if (Math.max(drawn.width(), drawn.height()) > LARGEST_AROUND_MM) {
             return Optional.empty();
         }
-        List<Box> inside = layout.boxes().stream()
-                .filter(b -> Math.max(b.width(), b.height()) <= LARGEST_TICK_MM)
+        List<Box> inside = TickSheet.frames(layout).stream()
                 .filter(b -> drawn.holdsCentreOf(b) || b.holdsCentreOf(drawn))
                 .toList();
         return inside.size() == 1 ? Optional.of(inside.get(0)) : Optional.empty();

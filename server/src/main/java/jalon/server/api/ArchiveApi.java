@@ -119,20 +119,14 @@ class ArchiveApi {
     @GetMapping(value = "/files.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<StreamingResponseBody> archivedFilesAsPdf(@RequestParam List<Long> ids, Principal who) {
         List<Path> files = bundle.files(ids, who.getName());
-        return attached("documents.pdf", out -> bundle.pdf(files, out));
+        return Attached.as("documents.pdf", out -> bundle.pdf(files, out));
     }
 
     /** Each as a file of its own. @param ids of the documents */
     @GetMapping(value = "/files.zip", produces = "application/zip")
     ResponseEntity<StreamingResponseBody> archivedFilesAsZip(@RequestParam List<Long> ids, Principal who) {
         List<Path> files = bundle.files(ids, who.getName());
-        return attached("documents.zip", out -> bundle.zip(files, out));
-    }
-
-    private static ResponseEntity<StreamingResponseBody> attached(String name, StreamingResponseBody body) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(body);
+        return Attached.as("documents.zip", out -> bundle.zip(files, out));
     }
 
     @GetMapping("/searches")

@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.Principal;
 import java.util.List;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -37,7 +36,7 @@ class StreamFilesApi {
     /** A version with its samples, what is right on them, and the columns that it needs of registers. */
     @GetMapping(value = "/{stream}/versions/{version}/export.zip", produces = "application/zip")
     ResponseEntity<StreamingResponseBody> exportStream(@PathVariable String stream, @PathVariable int version) {
-        return attached(stream + "-" + version, out -> bundles.write(stream, version, out));
+        return Attached.as(stream + "-" + version + ".zip", out -> bundles.write(stream, version, out));
     }
 
     /** What was exported, or a definition alone, as a draft. @param title to give it, or nothing for its own */
@@ -65,12 +64,6 @@ class StreamFilesApi {
             @RequestParam(defaultValue = "20") int most,
             @RequestParam(defaultValue = "0") int days) {
         List<String> numbers = replays.confirmed(stream, days, most);
-        return attached(stream + "-confirmed", out -> confirmed.write(numbers, out));
-    }
-
-    private static ResponseEntity<StreamingResponseBody> attached(String name, StreamingResponseBody body) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".zip\"")
-                .body(body);
+        return Attached.as(stream + "-confirmed.zip", out -> confirmed.write(numbers, out));
     }
 }

@@ -1,5 +1,6 @@
 package jalon.server.api;
 
+import jalon.core.index.FieldSteps;
 import jalon.core.page.Box;
 import jalon.core.propose.DrawnBox;
 import jalon.core.stream.Starter;
@@ -78,7 +79,7 @@ class WorkbenchApi {
 
     @DeleteMapping("/{stream}")
     void giveUpDraft(@PathVariable String stream) {
-        drafts.giveUp(stream);
+        workbench.giveUp(stream);
     }
 
     record SampleBatch(String no) {}
@@ -137,17 +138,18 @@ class WorkbenchApi {
         return workbench.changes(stream, draft.json());
     }
 
-    /** @param type and @param field of the draft, by their names */
-    record FieldTried(String json, String batch, String type, String field) {
+    /** @param pages of one paper of the batch, @param type and @param field of the draft, by their names */
+    record FieldTried(String json, String batch, List<Integer> pages, String type, String field) {
         FieldTried {
             json = json == null ? "" : json;
+            pages = pages == null ? List.of() : pages;
         }
     }
 
-    /** How the values of a field come to be on each paper of its type: as read, and after each step. */
+    /** How the value of a field comes to be on a paper: as read, and after each step. */
     @PostMapping("/{stream}/steps")
-    List<FieldTrial.PaperSteps> stepsOfField(@PathVariable String stream, @RequestBody FieldTried tried) {
-        return fields.of(tried.json(), tried.batch(), tried.type(), tried.field());
+    Optional<FieldSteps> stepsOfField(@PathVariable String stream, @RequestBody FieldTried tried) {
+        return fields.of(tried.json(), tried.batch(), tried.pages(), tried.type(), tried.field());
     }
 
     /** @param box on the upright page, @param values where values stand on it, @param papers pages of each paper of its type */

@@ -1,11 +1,10 @@
 package jalon.server.batch;
 
-import jalon.core.run.Replay;
+import jalon.core.run.ConfirmedReport;
 import jalon.server.store.FileStore;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,12 +31,6 @@ public class ConfirmedExport {
         this.store = store;
     }
 
-    private record Page(int no, String file, int filePage) {}
-
-    private record Document(List<Integer> pages, String type, Map<String, Replay.Confirmed.Value> fields) {}
-
-    private record ConfirmedReport(String batch, List<Page> pages, List<Document> documents) {}
-
     /** @param numbers of batches that were filed and of which nothing is erased */
     public void write(List<String> numbers, OutputStream out) throws IOException {
         try (var zip = new ZipOutputStream(out)) {
@@ -58,19 +51,14 @@ public class ConfirmedExport {
                 zip.closeEntry();
             }
         }
-        List<Page> pages = new ArrayList<>();
-        for (BatchRows.PageRow page : rows.pages(batch.id())) {
-            if (page.rejected() == null) {
-                pages.add(new Page(
-                        page.no(), names.get(page.in().fileId()), page.in().page()));
-            }
-        }
-        List<Document> documents = Replay.Confirmed.of(batches.view(batch, true)).stream()
-                .map(c -> new Document(c.pages(), c.type(), c.values()))
+        List<ConfirmedReport.Page> pages = rows.pages(batch.id()).stream()
+                .filter(page -> page.rejected() == null)
+                .map(page -> new ConfirmedReport.Page(
+                        page.no(), names.get(page.in().fileId()), page.in().page()))
                 .toList();
         zip.putNextEntry(new ZipEntry(batch.no() + "/report.json"));
         zip.write(JSON.writerWithDefaultPrettyPrinter()
-                .writeValueAsBytes(new ConfirmedReport(batch.no(), pages, documents)));
+                .writeValueAsBytes(ConfirmedReport.of(pages, batches.view(batch, true))));
         zip.closeEntry();
     }
 }

@@ -107,6 +107,7 @@ public class StreamReplay {
         Optional<StreamDefinition> saved = streams.inForce(batch.stream().name());
         // What is read for the first time takes longer than again, whichever of the two comes first.
         saved.ifPresent(s -> batches.indexedBy(s, batch));
+        batches.indexedBy(drafted, batch);
         Timed after = timed(drafted, batch);
         Optional<Timed> before = saved.map(s -> timed(s, batch));
         Replay replay = before.map(b -> Replay.of(confirmed, b.view(), after.view()))

@@ -173,7 +173,7 @@ public class StreamBundles {
      * @throws RuntimeException {@link Problem#BUNDLE_FROM_NEWER} when a newer Jalon made it, {@link Problem#NO_BUNDLE} when it is none,
      *     {@link Problem#DRAFT_IS_THERE} when somebody is changing the stream here
      */
-    @Transactional
+    @Transactional(rollbackFor = IOException.class)
     public Brought bring(Path file, String called, String by) throws IOException {
         if (!isZip(file)) {
             return broughtAlone(new String(bytes(Files.newInputStream(file)), StandardCharsets.UTF_8), called, by);

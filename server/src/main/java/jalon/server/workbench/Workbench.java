@@ -96,6 +96,20 @@ public class Workbench {
         return kept;
     }
 
+    /** Gives a draft up, with what it was seen to do; its samples stay. */
+    @Transactional
+    public void giveUp(String stream) {
+        forget(stream);
+        drafts.giveUp(stream);
+    }
+
+    /** What a draft was seen to do says nothing of the next one. */
+    private void forget(String stream) {
+        rows.forgetAllReplays(stream);
+        rows.forgetRun(stream);
+        rows.forgetTrials(stream);
+    }
+
     /** What a draft makes of a batch's pages; of its own samples beside what somebody said is right there. */
     public StreamTrial.Trial tried(String stream, String json, String batchNo) {
         Batch batch = batches.get(batchNo);
@@ -177,9 +191,7 @@ public class Workbench {
                 throw Problem.WORSE_WITHOUT_A_WORD.with(worse);
             }
         }
-        rows.forgetAllReplays(stream);
-        rows.forgetRun(stream);
-        rows.forgetTrials(stream);
+        forget(stream);
         return drafts.live(stream, revision, note, by);
     }
 

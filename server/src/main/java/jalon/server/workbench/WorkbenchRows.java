@@ -46,7 +46,8 @@ interface WorkbenchRows {
     @Delete("delete from replay_run where stream = #{stream}")
     void forgetRun(String stream);
 
-    @Update("update replay_run set ended_at = #{at}, trouble = #{trouble} where stream = #{stream} and no = #{no}")
+    @Update("update replay_run set ended_at = #{at}, trouble = left(#{trouble}, 1000)"
+            + " where stream = #{stream} and no = #{no} and ended_at is null")
     void endRun(String stream, int no, String trouble, Instant at);
 
     @Insert(
