@@ -91,7 +91,8 @@ public final class LabelledPaper {
         for (String[] label : all.subList(0, 5 + r.nextInt(3))) {
             labels.add(new Label(label[0], Kind.valueOf(label[1]), SHAPES.get(r.nextInt(SHAPES.size()))));
         }
-        var own = new Random(31L * title.hashCode() + between.hashCode() + labels.hashCode());
+        var own = new Random(
+                31L * title.hashCode() + between.hashCode() + labels.toString().hashCode());
         asked = speech.any(speech.things(), own) + " " + speech.any(speech.places(), own);
         boxMm = 3.4 + own.nextInt(18) / 10.0;
         for (int i = own.nextInt(3) == 0 ? 9 : 0; i < 3 && options.size() < 3; i++) {

@@ -1,5 +1,6 @@
 package jalon.core.propose;
 
+import jalon.core.page.Box;
 import jalon.core.read.Line;
 import jalon.core.read.PageFacts;
 import jalon.core.read.Phrase;
@@ -13,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Words in the upper part of some pages and not of the others: the heading of a form, the head of a firm's letters. */
 final class FirstWords implements CutIdea {
@@ -39,9 +41,19 @@ final class FirstWords implements CutIdea {
 
     private static final int MUCH_LONGER = 3;
 
-    /** @param pages that it stands on, @param title whether it is printed large on most of them */
+    /** Papers are fed so far apart from each other. */
+    private static final double FED_APART_MM = 12;
+
+    private static final double AROUND_MM = 15;
+
+    /**
+     * Words that may begin a paper where they stand in a part of its page.
+     *
+     * @param pages that they stand on
+     * @param title whether they are printed large on most of them
+     */
     private record Heading(
-            String text, Set<Integer> pages, double height, boolean title, List<Proposal.Spotted> seen) {}
+            String text, Box where, Set<Integer> pages, double height, boolean title, List<Proposal.Spotted> seen) {}
 
     /** A cell at the head of a page, and whether it is larger than most print. */
     private record Head(Line cell, boolean large) {}
@@ -137,14 +149,7 @@ final class FirstWords implements CutIdea {
 
     private static Idea idea(Samples samples, List<Heading> taken, double trust) {
         List<StakeRule> rules = taken.stream()
-                .map(h -> (StakeRule) new StakeRule.ByWords(
-                        List.of(h.text()),
-                        null,
-                        null,
-                        Headings.where(samples.printed().get(0)),
-                        null,
-                        null,
-                        null))
+                .map(h -> (StakeRule) new StakeRule.ByWords(List.of(h.text()), null, null, h.where(), null, null, null))
                 .toList();
         long firsts = taken.stream().flatMap(h -> h.pages().stream()).distinct().count();
         return new Idea(
@@ -155,7 +160,7 @@ final class FirstWords implements CutIdea {
                 taken.stream().flatMap(h -> h.seen().stream()).toList());
     }
 
-    /** Phrases on at least two pages and not on all. */
+    /** Phrases on at least two pages and not on all, at each place that they have. */
     private static List<Heading> headings(Samples samples) {
         Map<String, List<Head>> printed = new HashMap<>();
         for (PageFacts page : samples.printed()) {
@@ -164,7 +169,7 @@ final class FirstWords implements CutIdea {
             for (Line cell : Headings.on(page, MOST_WORDS)) {
                 String plain = Phrase.plain(cell.text());
                 if (here.add(plain)) {
-                    boolean title = cell.box().height() >= LARGE * usual;
+                    boolean title = Headings.height(cell) >= LARGE * usual;
                     printed.computeIfAbsent(plain, p -> new ArrayList<>()).add(new Head(cell, title));
                 }
             }
@@ -173,7 +178,7 @@ final class FirstWords implements CutIdea {
                 .filter(heads -> heads.size() > 1)
                 .sorted(Comparator.comparingDouble(heads -> -heads.size() * height(heads)))
                 .limit(LOOKED_FOR)
-                .map(heads -> heading(samples, heads))
+                .flatMap(heads -> places(heads, samples.printed().get(0)).map(at -> heading(samples, heads, at)))
                 .filter(h -> h.pages().size() > 1
                         && h.pages().size() < samples.printed().size())
                 .toList();
@@ -189,23 +194,49 @@ final class FirstWords implements CutIdea {
 
     private static double height(List<Head> heads) {
         return heads.stream()
-                .mapToDouble(h -> h.cell().box().height())
+                .mapToDouble(h -> Headings.height(h.cell()))
                 .average()
                 .orElse(0);
     }
 
-    private static Heading heading(Samples samples, List<Head> heads) {
+    /**
+     * Where a paper that is headed by it has it, or anywhere where that is not known: a town in the letterhead may be filled in on the
+     * form too.
+     */
+    private static Stream<Box> places(List<Head> heads, PageFacts page) {
+        List<List<Box>> places = new ArrayList<>();
+        for (Head head : heads) {
+            Box box = head.cell().box();
+            places.stream()
+                    .filter(place -> place.stream().anyMatch(b -> isAt(b, box)))
+                    .findFirst()
+                    .ifPresentOrElse(place -> place.add(box), () -> places.add(new ArrayList<>(List.of(box))));
+        }
+        if (places.stream().allMatch(place -> place.size() < FEWEST)) {
+            return Stream.of(Headings.where(page));
+        }
+        return places.stream()
+                .filter(place -> place.size() > 1)
+                .map(place -> place.stream().reduce(Box::union).orElseThrow())
+                .map(place -> Headings.around(place.grown(AROUND_MM), page));
+    }
+
+    private static boolean isAt(Box a, Box b) {
+        return Math.abs(a.x() - b.x()) < FED_APART_MM && Math.abs(a.centreY() - b.centreY()) < FED_APART_MM;
+    }
+
+    private static Heading heading(Samples samples, List<Head> heads, Box where) {
         String text = Line.value(heads.get(0).cell().text());
         Phrase phrase = Phrase.of(text);
         Set<Integer> pages = new HashSet<>();
         List<Proposal.Spotted> seen = new ArrayList<>();
         for (PageFacts page : samples.printed()) {
-            phrase.find(page.words(), Headings.where(page)).ifPresent(hit -> {
+            phrase.find(page.words(), where).ifPresent(hit -> {
                 pages.add(page.no());
                 seen.add(new Proposal.Spotted(page.no(), hit.box(), null));
             });
         }
         boolean title = heads.stream().filter(Head::large).count() * 2 > heads.size();
-        return new Heading(text, pages, height(heads), title, seen);
+        return new Heading(text, where, pages, height(heads), title, seen);
     }
 }

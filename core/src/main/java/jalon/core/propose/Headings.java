@@ -27,6 +27,24 @@ final class Headings {
                 .toList();
     }
 
+    /** Of its letters, in mm: a frame or a rule beside words does not make them large. */
+    static double height(Line cell) {
+        double[] heights = cell.words().stream()
+                .filter(w -> w.text().codePoints().anyMatch(Character::isLetter))
+                .mapToDouble(w -> w.box().height())
+                .sorted()
+                .toArray();
+        return heights.length == 0 ? 0 : heights[heights.length / 2];
+    }
+
+    /** A part of a page in whole millimetres, as people would say it. */
+    static Box around(Box part, PageFacts page) {
+        Box on = part.within(page.image().widthMm(), page.image().heightMm());
+        double x = Math.floor(on.x());
+        double y = Math.floor(on.y());
+        return new Box(x, y, Math.ceil(on.right()) - x, Math.ceil(on.bottom()) - y);
+    }
+
     /** The part of a page that they stand in. */
     static Box where(PageFacts page) {
         return new Box(

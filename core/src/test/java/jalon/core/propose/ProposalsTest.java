@@ -328,6 +328,45 @@ class ProposalsTest {
                 .containsExactly(List.of("Permit for a mooring"), List.of("Dear neighbours"));
     }
 
+    @Test
+    void aTownInTheLetterheadThatIsFilledInOnTheFormTooCountsAtTheHeadOnly() {
+        List<PageFacts> pages = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            List<Word> words = new ArrayList<>();
+            print(words, i % 2 == 0 ? 24 : 120, i % 2 == 0 ? 20 : 110, 3, "Wexcombe Quay");
+            words.addAll(letterPage(1, i).words());
+            pages.add(PageBuilder.page(i + 1).words(words).seen());
+        }
+        pages.add(letterPage(9, 9));
+        var samples = new Samples(StreamDefinition.NOTHING, pages, Map.of(), TODAY);
+        assertThat(new FirstWords()
+                        .of(samples).orElseThrow().seen().stream()
+                                .map(s -> s.box().centreY() < 60)
+                                .distinct())
+                .as("all of them at the head, or none")
+                .hasSize(1);
+    }
+
+    @Test
+    void aNumberStuckOnFirstPagesIsBelievedMoreThanWhatThePagesLookLike() {
+        List<PageFacts> pages = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            List<Word> words = new ArrayList<>();
+            print(
+                    words,
+                    24,
+                    30 + 9 * (i % 3),
+                    3,
+                    List.of("Notice", "Delivered", "Quantity").get(i % 3));
+            words.addAll((i % 2 == 0 ? form(1, i % 4) : letterPage(1, i)).words());
+            PageBuilder page = PageBuilder.page(i + 1).words(words);
+            pages.add((i % 3 == 0 ? page.barcode("D62" + i) : page).seen());
+        }
+        assertThat(of(What.CUT, proposed(pages)))
+                .extracting(c -> c.part().get("by"))
+                .containsExactly("barcode");
+    }
+
     /** All that is proposed together is a stream. */
     private static void isAStream(List<Proposal> all) throws Streams.InvalidStream {
         List<Map<String, Object>> types = new ArrayList<>();
