@@ -3,6 +3,7 @@ import { useI18n } from 'vue-i18n'
 import type { LocationQuery } from 'vue-router'
 import { api, pictureOf, tell, type Box, type Schema } from '../api/client'
 import { useClaim } from './useClaim'
+import { usePageWords } from './usePageWords'
 import { useTyped } from './useTyped'
 import { isDoubt, type FieldValue, type useBatch } from './useBatch'
 
@@ -184,16 +185,7 @@ export function useIndexing(
     if (d) pageNo.value = d.pages[(d.pages.indexOf(pageNo.value) + 1) % d.pages.length]
   }
 
-  const words = ref<Schema['Word'][]>([])
-  watch([pageNo, () => page.value?.rotation], async () => {
-    words.value = []
-    if (!page.value) return
-    const wanted = pageNo.value
-    const { data } = await api.GET('/api/batches/{no}/pages/{page}/words', {
-      params: { path: { no, page: wanted } },
-    })
-    if (data && wanted === pageNo.value) words.value = data
-  })
+  const words = usePageWords(() => page.value && { no, page: pageNo.value, turned: page.value.rotation })
   // The pages that come next are fetched while this one is looked at.
   watch([documentNo, batch], () => {
     for (const d of documents.value.slice(documentNo.value - 1, documentNo.value + 2)) {

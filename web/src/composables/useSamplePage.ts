@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, tell, type Box, type Schema } from '../api/client'
 import type { Shape } from '../parts/shapes'
+import { usePageWords } from './usePageWords'
 import type { Proposals } from './useProposals'
 import type { Workbench } from './useWorkbench'
 
@@ -8,6 +9,12 @@ const LEAST_MM = 0.5
 /** In hundredths, so that halves stay halves; no side goes off the paper or vanishes. */
 const moved = (box: Box, by: number[]) =>
   box.map((mm, i) => Math.max(i > 1 ? LEAST_MM : 0, Math.round((mm + by[i]) * 100) / 100))
+
+/** What holds both. */
+const both = ([x, y, w, h]: Box, [x2, y2, w2, h2]: Box): Box => {
+  const [left, top] = [Math.min(x, x2), Math.min(y, y2)]
+  return [left, top, Math.max(x + w, x2 + w2) - left, Math.max(y + h, y2 + h2) - top]
+}
 
 /** The sample page at hand: what is read where on it, what is proposed there, and a box that is drawn on it. */
 export function useSamplePage(
@@ -44,7 +51,7 @@ export function useSamplePage(
   })
   async function draw(at: Box) {
     const shown = page.value?.no
-    const values = shapes.value.map((shape) => shape.box)
+    const values = shapes.value.map((shape) => shape.box).filter((other) => other !== box.value)
     const like = trial.value?.papers.filter((p) => p.type === paper.value?.type).map((p) => p.pages) ?? []
     const body = { batch: batch.value, page: shown ?? 0, box: at, values, papers: like }
     const { data, error } = await api.POST('/api/workbench/{stream}/box', {
@@ -57,6 +64,14 @@ export function useSamplePage(
     // What was drawn beside a printed rule is meant to lie on it.
     box.value = data ? data.place.boxMm : null
   }
+  const words = usePageWords(() =>
+    page.value && batch.value ? { no: batch.value, page: page.value.no, turned: page.value.rotation } : null,
+  )
+  /** A word of the page is asked about. @param more with what was asked about before */
+  function word(i: number, more: boolean) {
+    const its = words.value[i]?.box
+    if (its) void draw(more && box.value ? both(box.value, its) : its)
+  }
   /** Moves or sizes the place that the field at hand is found at. @param by millimetres: right, down, wider, higher */
   function nudge(by: number[]) {
     const at = chosen.value
@@ -67,7 +82,7 @@ export function useSamplePage(
       if (zone) zone.boxMm = moved(zone.boxMm as Box, by)
     })
   }
-  return { nudge, no, page, paper, chosen, shapes, drawn, draw, saying }
+  return { nudge, no, page, paper, chosen, shapes, words, word, drawn, draw, saying }
 }
 
 export type SamplePage = ReturnType<typeof useSamplePage>

@@ -14,6 +14,8 @@ import { vFocus } from './base/focus'
 const props = defineProps<{
   drawn: Schema['DrawnBox']
   type: string
+  /** That a person named, of the paper that it was drawn on. */
+  layout?: string
   draft: Draft
   change: (how: (draft: Draft) => void) => void
 }>()
@@ -40,7 +42,13 @@ function save() {
     }
     const type = d.types?.find((x) => x.type === props.type)
     if (type && way.value)
-      made = addWay(type, title.value.trim() || t('workbench.newField'), way.value, props.drawn.place)
+      made = addWay(
+        type,
+        title.value.trim() || t('workbench.newField'),
+        way.value,
+        props.drawn.place,
+        props.layout,
+      )
   })
   emit('done', made)
 }
@@ -49,6 +57,7 @@ function save() {
 <template>
   <AskBox :title="t('workbench.box.ask')" @submit="save" @close="emit('close')">
     <p class="mono" dir="auto">{{ drawn.text || t('workbench.box.nothing') }}</p>
+    <p class="soft">{{ t('workbench.box.more') }}</p>
     <ElRadioGroup v-model="what" class="ways" :aria-label="t('workbench.box.ask')">
       <ElRadio v-for="w in drawn.ways" :key="w.how" :value="w.how">
         {{ sentence(w) }}
@@ -61,6 +70,9 @@ function save() {
       <FieldBox :label="t('workbench.box.title')">
         <ElInput v-model="title" v-focus maxlength="80" />
       </FieldBox>
+      <p v-if="layout && ['place', 'tick'].includes(way.how)" class="soft">
+        {{ t('workbench.box.onLayout', { layout }) }}
+      </p>
       <p v-if="known" class="soft" role="status">
         {{ t('workbench.box.known', { title: known.title ?? known.field }) }}
       </p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { pictureOf, type Schema } from '../api/client'
 import { useWords } from '../composables/useWords'
@@ -34,6 +34,12 @@ const odd = computed(() =>
         ? 'nowhere'
         : '',
 )
+const strip = ref<HTMLElement>()
+watch(
+  () => props.page,
+  () => strip.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' }),
+  { flush: 'post' },
+)
 const told = (p: Page) => {
   const begins = p.drafted ?? p.saved
   return begins ? `${begins.type} · ${certain(begins.certainty)} · ${words.reasons(begins.evidence)}` : ''
@@ -51,7 +57,7 @@ const told = (p: Page) => {
     <ElCheckbox v-model="onlyOther" :disabled="!others">{{ t('rules.onlyOthers') }}</ElCheckbox>
   </p>
   <NoteBanner v-if="odd && !first" kind="doubt">{{ t(`rules.odd.${odd}`) }}</NoteBanner>
-  <ol class="strip">
+  <ol ref="strip" class="strip">
     <li
       v-for="p in shown"
       :key="p.no"

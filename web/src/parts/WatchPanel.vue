@@ -2,6 +2,7 @@
 import { useI18n } from 'vue-i18n'
 import { api, type Schema } from '../api/client'
 import { useLoad } from '../composables/useLoad'
+import DriftingPapers from './DriftingPapers.vue'
 import KeyButton from './base/KeyButton.vue'
 import PanelBox from './base/PanelBox.vue'
 import WaitingFor from './base/WaitingFor.vue'
@@ -60,14 +61,7 @@ const doubts = (w: Schema['WatchedWeek']) => figure((100 * w.doubts) / Math.max(
           <div v-for="d in data.drifting" :key="d.type" class="item drift">
             <b>{{ typeTitle(d.type) }}</b>
             <p>{{ t('watch.drift', { ...d }) }}</p>
-            <RouterLink
-              v-for="at in d.latest"
-              :key="at.batch + at.document"
-              :to="bench(at, d.type)"
-              class="at"
-            >
-              {{ t('watch.at', { ...at }) }}
-            </RouterLink>
+            <DriftingPapers v-bind="{ stream }" :type="d.type" :to="(at) => bench(at, d.type)" />
           </div>
           <h3>{{ t('watch.corrected') }}</h3>
           <p v-if="!data.corrected.length" class="soft">{{ t('watch.noneCorrected') }}</p>
@@ -127,9 +121,5 @@ h3 {
 .drift {
   border-inline-start: 3px solid var(--doubt);
   padding-inline-start: 8px;
-}
-.at {
-  display: inline-block;
-  margin-inline-end: 12px;
 }
 </style>

@@ -15,7 +15,7 @@ import StreamSentences from './StreamSentences.vue'
 import TypesEditor from './TypesEditor.vue'
 import NoteBanner from './base/NoteBanner.vue'
 import WordTabs from './base/WordTabs.vue'
-import type { Part } from './draft'
+import { namedLayout, type Part } from './draft'
 import { RULES, type Rule } from './rules'
 
 /** What is being said of the stream: proposals, its rules as sentences, what a replay found, and its JSON. */
@@ -58,6 +58,7 @@ function forget() {
       :key="drawn.place.boxMm.join()"
       v-bind="{ drawn, draft }"
       :type="paper.type"
+      :layout="namedLayout(paper.variant)"
       :change="bench.change"
       @done="boxed"
       @close="drawn = null"

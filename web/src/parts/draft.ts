@@ -112,14 +112,36 @@ export const titlesOf = (draft: Draft | null, type: string) =>
 export const fieldCalled = (type: DraftType, title: string) =>
   type.fields?.find((f) => (f.title ?? f.field).toLowerCase() === title.trim().toLowerCase())
 
-/** Takes a way to find what was drawn: for a new field, or as one more for one that is there. Tells its name. */
-export function addWay(type: DraftType, title: string, way: Way, place: Schema['DrawnPlace']): string {
-  if (['place', 'tick'].includes(way.how) && !type.layout && place.anchors.length)
-    type.layout = { anchors: place.anchors }
+/** A layout that a person named; those that Jalon found have numbers, which may be others tomorrow. */
+export const namedLayout = (variant?: string | null) =>
+  variant && !/^\d+$/.test(variant) ? variant : undefined
+
+/**
+ * Takes a way to find what was drawn: for a new field, or as one more for one that is there. Tells its name.
+ *
+ * @param layout of the paper that it was drawn on: places are those of that layout alone, and come before those of all
+ */
+export function addWay(
+  type: DraftType,
+  title: string,
+  way: Way,
+  place: Schema['DrawnPlace'],
+  layout?: string,
+): string {
+  const own = ['place', 'tick'].includes(way.how) && layout ? { variant: layout } : {}
+  const anchors = ((type.layout as Part | undefined)?.anchors ?? []) as Part[]
+  const anchored = layout ? anchors.some((a) => a.variant === layout) : !!type.layout
+  if (['place', 'tick'].includes(way.how) && !anchored && place.anchors.length)
+    type.layout = {
+      ...(type.layout as Part),
+      anchors: [...anchors, ...place.anchors.map((a) => ({ ...a, ...own }))],
+    }
   const part = structuredClone(way.part) as Partial<DraftField>
+  part.finders = part.finders?.map((finder) => ({ ...finder, ...own }))
   const known = fieldCalled(type, title)
   if (known) {
-    known.finders = [...(known.finders ?? []), ...(part.finders ?? [])]
+    const [first, second] = layout ? [part.finders, known.finders] : [known.finders, part.finders]
+    known.finders = [...(first ?? []), ...(second ?? [])]
     return known.field
   }
   const field = nameFor(title, type)

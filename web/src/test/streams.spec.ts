@@ -138,8 +138,33 @@ test('what was corrected leads to the rule, on the paper that it was corrected o
       drifting: [{ type: 'slip', badly: 5, of: 10, badlyBefore: 0, ofBefore: 30, latest: [at] }],
     },
   }
-  const view = await screen(WatchPanel, { answers, props: { stream: 'post', title: 'Post' } })
+  const drifting = {
+    title: 'Slip of crates',
+    papers: [
+      { ...at, page: 7 },
+      { ...at, document: 4, page: 9 },
+    ],
+  }
+  const view = await screen(WatchPanel, {
+    answers: {
+      ...answers,
+      '/api/workbench/post/types/slip/drifting': [drifting, { papers: [{ ...at, document: 5, page: 11 }] }],
+      'POST /api/workbench/post/layouts': { batch: 'B-0900', page: 3 },
+    },
+    props: { stream: 'post', title: 'Post' },
+  })
   await flushPromises()
+  expect(view.text()).toContain('2 papers look alike, headed “Slip of crates”')
+  expect(view.text()).toContain('one paper, like no other')
+  const forms = view.findAll('form')
+  expect(forms).toHaveLength(1)
+  await forms[0].find('input').setValue('Slip of 2027')
+  await forms[0].trigger('submit')
+  await flushPromises()
+  expect(view.sent.at(-1)).toEqual([
+    '/api/workbench/post/layouts',
+    { title: 'Slip of 2027', papers: drifting.papers },
+  ])
   expect(view.text()).toContain('Of the last 10 documents 5 were half in doubt')
   expect(view.text()).toMatch(/75%7.5/)
   const rule = view.findAll('a').find((a) => a.text() === '“Sum” of “Slip”, by a label')!

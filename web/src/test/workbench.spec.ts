@@ -1,6 +1,16 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { has, nameFor, take, type Draft, type Proposed } from '../parts/draft'
+import type { Box } from '../api/client'
+import {
+  addWay,
+  has,
+  namedLayout,
+  nameFor,
+  take,
+  type Draft,
+  type DraftType,
+  type Proposed,
+} from '../parts/draft'
 import Workbench from '../views/Workbench.vue'
 import { value } from './fixtures'
 import { refused, screen, type Answers } from './screen'
@@ -175,6 +185,31 @@ test('who is told that somebody else has changed the draft writes over nothing',
   view.unmount()
 })
 
+test('a word of the page is asked about by a click, and with Shift the next one with it', async () => {
+  const words = [
+    { text: 'Sum', box: [20, 50, 9, 3], certainty: 0.9 },
+    { text: 'owed', box: [30, 49, 10, 4], certainty: 0.9 },
+  ]
+  const answer = (box: number[]) => ({ text: 'Sum', place: { boxMm: box, anchors: [] }, ways: [] })
+  const view = await open({
+    [`POST ${W}/box`]: answer([20, 50, 9, 3]),
+    '/api/batches/B-0900/pages/1/words': words,
+  })
+  const viewer = view.findComponent({ name: 'PageViewer' })
+  expect(viewer.props('words')).toEqual(words)
+  viewer.vm.$emit('word', 0, false)
+  await flushPromises()
+  viewer.vm.$emit('word', 1, true)
+  await flushPromises()
+  expect(
+    view.sent.filter(([path]) => path === `${W}/box`).map(([, body]) => (body as { box: number[] }).box),
+  ).toEqual([
+    [20, 50, 9, 3],
+    [20, 49, 20, 4],
+  ])
+  view.unmount()
+})
+
 test('a box drawn on the page is asked about, and found on other papers by what does best there', async () => {
   const near = { by: 'shape', like: '99.99', near: ['sum of'] }
   const zone = { by: 'zone', boxMm: [10, 20, 30, 5] }
@@ -214,6 +249,30 @@ test('a box drawn on the page is asked about, and found on other papers by what 
   expect(type().layout).toEqual({ anchors: drawn.place.anchors })
   expect(type().fields.at(-1).finders).toEqual([near, zone])
   view.unmount()
+})
+
+test('a place on a layout that somebody named is that of the layout alone, and comes first', () => {
+  const its = {
+    type: 'slip',
+    fields: [{ field: 'sum', title: 'Sum', finders: [{ by: 'zone' }] }],
+  } as DraftType
+  const way = {
+    how: 'place',
+    clear: 1,
+    of: 1,
+    values: [],
+    part: { finders: [{ by: 'zone', boxMm: [1, 2, 3, 4] }] },
+  }
+  const place = { boxMm: [1, 2, 3, 4] as Box, anchors: [{ text: 'Sum', boxMm: [0, 0, 1, 1] as Box }] }
+  addWay(its, 'Sum', way as never, place, namedLayout('Edition of 2027'))
+  addWay(its, 'Sum', way as never, place, namedLayout('Edition of 2027'))
+  expect(its.layout).toEqual({ anchors: [{ text: 'Sum', boxMm: [0, 0, 1, 1], variant: 'Edition of 2027' }] })
+  expect(its.fields![0].finders!.map((f) => f.variant)).toEqual([
+    'Edition of 2027',
+    'Edition of 2027',
+    undefined,
+  ])
+  expect(namedLayout('2')).toBeUndefined()
 })
 
 const tally = (sureAndRight: number, inDoubt: number, sureAndWrong: number) => ({

@@ -33,12 +33,13 @@ const proposals = useProposals(props.stream, bench)
 const replay = useReplay(props.stream, bench)
 const sample = useSamplePage(props.stream, bench, proposals)
 const fields = useFieldSteps(props.stream, bench, sample)
-const { no, page, paper, chosen, shapes, draw, saying } = sample
+const { no, page, paper, chosen, shapes, words, draw, saying } = sample
 const tab = ref(asked.type ? 'fields' : 'proposals')
 if (asked.type) sample.chosen.value = { type: String(asked.type), field: String(asked.field ?? '') }
 const stop = watch(trial, (now) => {
   const its = now?.papers[Number(asked.document ?? 0) - 1]
-  if (its) no.value = asked.page ? Number(asked.page) : its.pages[0]
+  if (asked.page) no.value = Number(asked.page)
+  else if (its) no.value = its.pages[0]
   if (now) stop()
 })
 const samples = ref<InstanceType<typeof WorkbenchSamples>>()
@@ -119,9 +120,10 @@ useWorkbenchKeys({
         :width-mm="page.widthMm"
         :height-mm="page.heightMm"
         :lean="page.lean"
-        v-bind="{ shapes }"
+        v-bind="{ shapes, words }"
         drag
         @box="draw"
+        @word="sample.word"
       />
       <p v-else class="area-page soft hint">
         {{ batch && !trial && !wrong ? t('workbench.trying', { on: batch }) : t('workbench.hint') }}

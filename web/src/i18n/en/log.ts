@@ -97,6 +97,7 @@ export default {
     'gave up what was learned last of {stream}, which did worse; version {version} has {samples} samples',
   tookSampleOut: 'took page {page} out of the samples of {type}',
   putSampleBack: 'put page {page} back among the samples of {type}',
+  taughtLayout: 'made the document of page {page} a sample of layout {layout} of {type}',
   taughtType: 'made the document of page {page} a sample of {type}',
   usedVersion: 'had it go on by version {to} of its stream, after version {from}',
   savedStream: 'saved stream {stream}, version {version}',

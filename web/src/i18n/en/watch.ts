@@ -22,7 +22,13 @@ export default {
   noneDrifts: 'None: each type is read as it was before.',
   drift:
     'Of the last {of} documents {badly} were half in doubt or corrected; before, {badlyBefore} of {ofBefore}. ' +
-    'Perhaps a sender has a new layout: look at these, and make one of them a variant.',
+    'Perhaps a sender has a new layout.',
+  gathered: 'one paper, like no other | one paper, like no other | {n} papers look alike',
+  gatheredHeaded: '{n} papers look alike, headed “{title}”',
+  first: 'First page of document {document} of {batch}',
+  layoutTitle: 'What this layout is called',
+  makeLayout: 'Make this a layout of its own',
+  nothingLeft: 'None of them is there any more.',
   toRule: 'Look at the rule on document {document} of {batch}',
   at: '{batch}, document {document}',
   finder: {

@@ -104,6 +104,7 @@ export default {
   box: {
     ask: 'What is this?',
     nothing: 'nothing is read there',
+    more: 'A click with Shift takes one more word along.',
     label: 'A value by the label “{labels}”',
     form: 'A value of the form {like}',
     formNear: 'A value of the form {like}, near “{near}”',
@@ -111,6 +112,7 @@ export default {
     tick: 'A box to tick',
     first: 'The mark of a first page',
     clear: 'clear on {n} of {of} papers',
+    onLayout: 'Only on papers of the layout “{layout}”.',
     known: '“{title}” is there already: this becomes one more way to find it.',
     title: 'Title of the field',
     save: 'Add it',

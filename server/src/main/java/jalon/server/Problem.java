@@ -279,6 +279,8 @@ public enum Problem {
     STREAM_IS_THERE(Kind.INPUT, "title"),
     @JsonProperty("typeNeedsName")
     TYPE_NEEDS_NAME(Kind.INPUT),
+    @JsonProperty("layoutNeedsName")
+    LAYOUT_NEEDS_NAME(Kind.INPUT),
     @JsonProperty("typeIsThere")
     TYPE_IS_THERE(Kind.INPUT, "type"),
     @JsonProperty("notADocument")

@@ -17,6 +17,8 @@ import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -24,6 +26,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A stream is made from sample pages, tried on them, and goes live; what is begun is nobody's batch. */
 class WorkbenchTest extends ServerCase {
+    @Autowired
+    private JdbcTemplate database;
+
     @Test
     void aStreamIsMadeFromSamplesAndGoesLive() throws Exception {
         Api supervisor = api("t.vane", "merrow-supervisor");
@@ -132,7 +137,7 @@ class WorkbenchTest extends ServerCase {
                 .get("name")
                 .asString();
         String bench = "/api/workbench/" + stream;
-        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 2, 933);
+        var stack = Paper.duesLetters(scans, Harbour.portMerrow(), 3, 933);
         String no = bring(stream, stack.files());
         String json = supervisor.get(bench).get("draft").get("definition").asString();
         assertThat(replayed(supervisor, bench, json).get("of").asInt())
@@ -145,11 +150,11 @@ class WorkbenchTest extends ServerCase {
         var report = JsonMapper.shared().readValue(taken.get(no + "/report.json"), ConfirmedReport.class);
         assertThat(report.confirmed())
                 .as("taken along with what people confirmed, to be replayed elsewhere")
-                .hasSize(2)
+                .hasSize(3)
                 .allSatisfy(paper -> assertThat(paper.texts().get("vessel")).startsWith("PM-"));
         assertThat(report.pages()).allSatisfy(page -> assertThat(taken).containsKey(no + "/" + page.file()));
         JsonNode watch = supervisor.get("/api/streams/" + stream + "/watch");
-        assertThat(watch.get("weeks").get(0).get("documents").asInt()).isEqualTo(2);
+        assertThat(watch.get("weeks").get(0).get("documents").asInt()).isEqualTo(3);
         assertThat(watch.get("corrected").findValuesAsString("batch"))
                 .as("what was corrected names its paper")
                 .allMatch(no::equals);
@@ -179,6 +184,71 @@ class WorkbenchTest extends ServerCase {
         assertThat(operator.get("/api/batches/" + no).get("stage").asString())
                 .as("nothing of it is touched")
                 .isEqualTo("done");
+        papersThatAreReadBadlyOfLateAreMadeALayout(supervisor, stream, no);
+    }
+
+    private void papersThatAreReadBadlyOfLateAreMadeALayout(Api supervisor, String stream, String no) throws Exception {
+        long batch = Long.parseLong(no.substring(2));
+        for (int before = 101; before <= 120; before++) {
+            database.update(
+                    "insert into field_outcome (batch_id, document, stream, type, field, filed_on, finder, value,"
+                            + " certainty, sure, held, correct, reasons) select batch_id, ?, stream, type, field,"
+                            + " filed_on - interval 30 day, finder, value, 1, true, false, true, '' from field_outcome"
+                            + " where batch_id = ? and document = 1",
+                    before,
+                    batch);
+        }
+        database.update(
+                "update field_outcome set sure = false, correct = false, reasons = 'hardToRead'"
+                        + " where batch_id = ? and document <= 3",
+                batch);
+        String type = supervisor
+                .get("/api/streams/" + stream + "/watch")
+                .get("drifting")
+                .get(0)
+                .get("type")
+                .asString();
+        String bench = "/api/workbench/" + stream;
+        JsonNode alike = supervisor.get(bench + "/types/" + type + "/drifting");
+        List<Map<String, Object>> papers = alike.findValues("papers").stream()
+                .flatMap(JsonNode::valueStream)
+                .map(p -> Map.<String, Object>of(
+                        "batch",
+                        p.get("batch").asString(),
+                        "document",
+                        p.get("document").asInt()))
+                .toList();
+        assertThat(papers).hasSize(3);
+        assertThatThrownBy(() -> supervisor.post(bench + "/layouts", Map.of("title", " ", "papers", papers)))
+                .hasMessageContaining("layoutNeedsName");
+        JsonNode made = supervisor.post(bench + "/layouts", Map.of("title", "Letter of 2027", "papers", papers));
+        assertThat(supervisor
+                        .post(bench + "/layouts", Map.of("title", "Letter of 2027", "papers", papers))
+                        .get("page")
+                        .asInt())
+                .as("done twice it is the same")
+                .isEqualTo(made.get("page").asInt());
+        await().until(() -> supervisor
+                        .get("/api/streams/" + stream + "/samples")
+                        .get("lesson")
+                        .path("version")
+                        .asInt()
+                > 0);
+        JsonNode its = supervisor.get("/api/streams/" + stream + "/samples").get("types");
+        assertThat(its.findValuesAsString("variant"))
+                .containsOnly("Letter of 2027")
+                .hasSize(3);
+        JsonNode trial = supervisor.post(
+                bench + "/try",
+                Map.of(
+                        "json",
+                        supervisor.get("/api/streams/" + stream).toString(),
+                        "batch",
+                        made.get("batch").asString()));
+        assertThat(trial.get("papers"))
+                .as("it is known again in the workbench")
+                .isNotEmpty()
+                .allSatisfy(paper -> assertThat(paper.get("variant").asString()).isEqualTo("Letter of 2027"));
     }
 
     /** A draft held against all that people confirmed. */

@@ -38,9 +38,10 @@ final class LikePapers {
 
     /**
      * @param documents at least one
+     * @param alike whether they look alike; else they are those that are like no other
      * @param title what is printed largest at the head of most of them, or null
      */
-    record Kind(List<List<PageFacts>> documents, String title) {}
+    record Kind(List<List<PageFacts>> documents, boolean alike, String title) {}
 
     /** Whether pages are one form filled in again and again: none of them goes on with another. */
     static boolean areOneForm(List<PageFacts> pages) {
@@ -93,10 +94,10 @@ final class LikePapers {
                 .filter(g -> g.size() > 1)
                 .sorted(Comparator.comparingInt(g -> -g.size()))
                 .map(g -> g.stream().map(documents::get).toList())
-                .forEach(g -> kinds.add(new Kind(g, title(g))));
+                .forEach(g -> kinds.add(new Kind(g, true, title(g))));
         if (!alone.isEmpty()) {
             List<List<PageFacts>> others = alone.stream().map(documents::get).toList();
-            kinds.add(new Kind(others, others.size() == 1 ? null : title(others)));
+            kinds.add(new Kind(others, false, others.size() == 1 ? null : title(others)));
         }
         return kinds;
     }

@@ -348,6 +348,17 @@ class ProposalsTest {
     }
 
     @Test
+    void papersThatLookAlikeArePutTogether() {
+        List<LookAlikes> groups = LookAlikes.of(List.of(
+                List.of(letterPage(1, 1)),
+                List.of(form(2, 0)),
+                List.of(letter(3, 2)),
+                List.of(form(4, 1), letterPage(5, 3))));
+        assertThat(groups.get(0)).isEqualTo(new LookAlikes(List.of(1, 3), "Permit for a mooring"));
+        assertThat(groups.stream().skip(1)).extracting(LookAlikes::papers).containsExactly(List.of(0), List.of(2));
+    }
+
+    @Test
     void aNumberStuckOnFirstPagesIsBelievedMoreThanWhatThePagesLookLike() {
         List<PageFacts> pages = new ArrayList<>();
         for (int i = 0; i < 12; i++) {

@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -110,6 +111,15 @@ public class SamplePages {
         rows.acted(samples.id());
         events.changed(samples.no());
         return new PaperSaid(added, document.type().type(), said(document));
+    }
+
+    /** @return the first page among the samples of a document of a batch, where it is kept there */
+    public Optional<Integer> kept(Batch samples, Batch from, int firstPage) {
+        return rows.byOrigin(samples.id(), origin(from.id(), firstPage))
+                .flatMap(file -> rows.pages(samples.id()).stream()
+                        .filter(p -> p.in().fileId() == file.id())
+                        .map(BatchRows.PageRow::no)
+                        .findFirst());
     }
 
     private static boolean isOfABatch(String origin) {

@@ -81,7 +81,10 @@ public class Samples {
         return document.type().variantBy() == null ? null : document.type().variant();
     }
 
-    /** A document is a sample of one type: what was said of it before is over. */
+    /**
+     * A document is a sample of one type: what was said of it before is over. A layout that a person said stays until another one is
+     * said.
+     */
     public void add(
             String stream,
             String type,
@@ -92,7 +95,8 @@ public class Samples {
             String who) {
         int first = document.pages().get(0);
         for (Sample same : rows.ofDocument(batchId, first)) {
-            if (same.type().equals(type) && same.standing() != SampleStanding.TAKEN_OUT) {
+            boolean sameLayout = variant == null || variant.equals(same.variant());
+            if (same.type().equals(type) && sameLayout && same.standing() != SampleStanding.TAKEN_OUT) {
                 return;
             }
             rows.takeOut(same.id(), who);

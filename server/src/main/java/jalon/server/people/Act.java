@@ -174,6 +174,8 @@ public enum Act {
     PUT_SAMPLE_BACK("type", "page"),
     @JsonProperty("taughtType")
     TAUGHT_TYPE("type", "page"),
+    @JsonProperty("taughtLayout")
+    TAUGHT_LAYOUT("type", "layout", "page"),
     @JsonProperty("saidColumnKind")
     SAID_COLUMN_KIND("register", "column"),
     @JsonProperty("savedPlace")
