@@ -25,11 +25,13 @@ type What = Schema['WayToFind']['how'] | 'first'
 const what = ref<What>(props.drawn.ways[0]?.how ?? 'place')
 const way = computed(() => props.drawn.ways.find((w) => w.how === what.value))
 const title = ref('')
-watch(way, (now) => (title.value ||= now?.title ?? ''), { immediate: true })
+/** What stands before a value says what it is, however it is found. */
+const label = props.drawn.ways.find((w) => w.title)?.title
+watch(way, (now) => (title.value ||= now?.title ?? label ?? ''), { immediate: true })
 const itsType = computed(() => props.draft.types?.find((x) => x.type === props.type))
 const known = computed(() => itsType.value && fieldCalled(itsType.value, title.value))
 function sentence(w: Schema['WayToFind']) {
-  const form = formOf(w.part)
+  const form = { ...formOf(w.part), text: props.drawn.text }
   return t(`workbench.box.${w.how === 'form' && form.near ? 'formNear' : w.how}`, form)
 }
 function save() {
@@ -61,7 +63,7 @@ function save() {
     <ElRadioGroup v-model="what" class="ways" :aria-label="t('workbench.box.ask')">
       <ElRadio v-for="w in drawn.ways" :key="w.how" :value="w.how">
         {{ sentence(w) }}
-        <span class="soft">{{ t('workbench.box.clear', { n: w.clear, of: w.of }) }}</span>
+        <span class="soft">{{ t('workbench.box.clear', { clear: w.clear, of: w.of }, w.of) }}</span>
       </ElRadio>
       <ElRadio v-if="drawn.text" value="first">{{ t('workbench.box.first') }}</ElRadio>
     </ElRadioGroup>

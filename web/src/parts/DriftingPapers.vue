@@ -61,7 +61,7 @@ async function make(i: number) {
       </RouterLink>
     </div>
     <form v-if="papers.length > 1" class="row" @submit.prevent="make(i)">
-      <FieldBox :label="t('watch.layoutTitle')">
+      <FieldBox :label="t('watch.layoutTitle')" class="stretch">
         <ElInput
           :model-value="titleOf(i)"
           maxlength="80"

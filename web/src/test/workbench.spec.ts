@@ -238,7 +238,7 @@ test('a box drawn on the page is asked about, and found on other papers by what 
     return JSON.parse((put[1] as { json: string }).json).types[0]
   }
   const said = await box('Sum owed')
-  expect(said).toContain('A value of the form 99.99, near “sum of”')
+  expect(said).toContain('A value written like “73.40”, near “sum of”: 99.99')
   expect(said).toContain('clear on 2 of 2 papers')
   expect(said).toContain('73.40 · 84.40')
   expect(type().layout).toBeUndefined()

@@ -6,9 +6,9 @@ export default {
   noWords: 'none',
   noText: 'anything',
   usual: 'as usual',
-  documents: '{now} documents as saved, {then} as drafted',
-  wouldBe: '{n} documents, {doubts} doubts in cut and type',
-  doubts: '{now} doubts, then {then}',
+  documents: 'Documents: {now} as saved, {then} as drafted',
+  wouldBe: 'Documents: {n}, doubts in cut and type: {doubts}',
+  doubts: 'Doubts: {now}, then {then}',
   others: 'no stake differs | one stake differs | {n} stakes differ',
   odd: {
     everyPage:

@@ -184,10 +184,11 @@ class WorkbenchTest extends ServerCase {
         assertThat(operator.get("/api/batches/" + no).get("stage").asString())
                 .as("nothing of it is touched")
                 .isEqualTo("done");
-        papersThatAreReadBadlyOfLateAreMadeALayout(supervisor, stream, no);
+        papersThatAreReadBadlyOfLateAreMadeALayout(supervisor, stream, no, json);
     }
 
-    private void papersThatAreReadBadlyOfLateAreMadeALayout(Api supervisor, String stream, String no) throws Exception {
+    private void papersThatAreReadBadlyOfLateAreMadeALayout(Api supervisor, String stream, String no, String json)
+            throws Exception {
         long batch = Long.parseLong(no.substring(2));
         for (int before = 101; before <= 120; before++) {
             database.update(
@@ -239,15 +240,10 @@ class WorkbenchTest extends ServerCase {
                 .containsOnly("Letter of 2027")
                 .hasSize(3);
         JsonNode trial = supervisor.post(
-                bench + "/try",
-                Map.of(
-                        "json",
-                        supervisor.get("/api/streams/" + stream).toString(),
-                        "batch",
-                        made.get("batch").asString()));
+                bench + "/try", Map.of("json", json, "batch", made.get("batch").asString()));
         assertThat(trial.get("papers"))
-                .as("it is known again in the workbench")
-                .isNotEmpty()
+                .as("it is known again in the workbench, where each paper begins as it did")
+                .hasSize(3)
                 .allSatisfy(paper -> assertThat(paper.get("variant").asString()).isEqualTo("Letter of 2027"));
     }
 

@@ -3,6 +3,7 @@ package jalon.server.batch;
 import static java.util.stream.Collectors.groupingBy;
 import static java.util.stream.Collectors.mapping;
 import static java.util.stream.Collectors.toList;
+import static java.util.stream.Collectors.toSet;
 
 import jalon.core.index.FieldValue;
 import jalon.core.read.PageFacts;
@@ -18,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -76,7 +78,8 @@ public class SamplePages {
     public record PaperSaid(List<Integer> pages, String type, Map<String, String> values) {}
 
     /**
-     * Keeps a document of a batch among the samples: its pages as they were received and read. They go when the document is erased.
+     * Keeps a document of a batch among the samples: its pages as they were received and read, and the sheet that it was parted by.
+     * They go when the document is erased.
      *
      * @param samples the batch of the samples, @param from of the document, @param page one of its pages
      * @return the document by its pages among the samples
@@ -94,39 +97,58 @@ public class SamplePages {
                 .isPresent()) {
             throw Problem.SAMPLE_ALREADY.with(page);
         }
-        int next = rows.lastPageNo(samples.id()) + 1;
+        int first = document.pages().get(0);
+        Integer sheet = document.separator();
+        if (sheet != null && isThere(looked.facts().get(sheet))) {
+            add(samples, from, looked.facts().get(sheet), origin(from.id(), first));
+        }
         List<Integer> added = new ArrayList<>();
         for (int no : document.pages()) {
             PageFacts facts = looked.facts().get(no);
-            if (facts == null || facts.file().isEmpty()) {
+            if (!isThere(facts)) {
                 throw Problem.PAGE_ERASED.with(no);
             }
-            BatchRows.PageRow row = rows.page(from.id(), no).orElseThrow();
-            var file = new NewId();
-            rows.addSampleFile(file, row.in().fileId(), samples.id(), origin(from.id(), no));
-            var in = new BatchRows.InFile(file.getId(), row.in().page());
-            rows.addReadPage(samples.id(), next, in, StoredFacts.write(facts.numbered(next)));
-            added.add(next++);
+            added.add(add(samples, from, facts, origin(from.id(), no)));
         }
         rows.acted(samples.id());
         events.changed(samples.no());
         return new PaperSaid(added, document.type().type(), said(document));
     }
 
+    private static boolean isThere(PageFacts page) {
+        return page != null && !page.file().isEmpty();
+    }
+
+    /** @return its number among the samples */
+    private int add(Batch samples, Batch from, PageFacts page, String origin) {
+        int no = rows.lastPageNo(samples.id()) + 1;
+        BatchRows.PageRow row = rows.page(from.id(), page.no()).orElseThrow();
+        var file = new NewId();
+        rows.addSampleFile(file, row.in().fileId(), samples.id(), origin);
+        var in = new BatchRows.InFile(file.getId(), row.in().page());
+        rows.addReadPage(samples.id(), no, in, StoredFacts.write(page.numbered(no)));
+        return no;
+    }
+
     /** @return the first page among the samples of a document of a batch, where it is kept there */
     public Optional<Integer> kept(Batch samples, Batch from, int firstPage) {
-        return rows.byOrigin(samples.id(), origin(from.id(), firstPage))
-                .flatMap(file -> rows.pages(samples.id()).stream()
-                        .filter(p -> p.in().fileId() == file.id())
-                        .map(BatchRows.PageRow::no)
-                        .findFirst());
+        String origin = origin(from.id(), firstPage);
+        Set<Long> files = rows.files(samples.id()).stream()
+                .filter(file -> origin.equals(file.origin()))
+                .map(BatchRows.FileRow::id)
+                .collect(toSet());
+        // Before it the sheet that it was parted by.
+        return rows.pages(samples.id()).stream()
+                .filter(p -> files.contains(p.in().fileId()))
+                .map(BatchRows.PageRow::no)
+                .max(Integer::compare);
     }
 
     private static boolean isOfABatch(String origin) {
         return origin != null && origin.startsWith(FROM);
     }
 
-    /** Where a sample page is from, by which it is found when its document is erased. */
+    /** Where a sample page is from, or before which page the sheet stood that it is, by which it is found when its document is erased. */
     static String origin(long batchId, int page) {
         return FROM + page + " of " + Batch.no(batchId);
     }
