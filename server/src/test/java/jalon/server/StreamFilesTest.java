@@ -160,6 +160,24 @@ class StreamFilesTest extends ServerCase {
     }
 
     @Test
+    void papersThatAreKeptAsSamplesBeginThereAsTheyDid() throws Exception {
+        Api supervisor = api("t.vane", "merrow-supervisor");
+        var stack = Paper.licenceRenewals(scans, Harbour.portMerrow(), 2, 943);
+        String no = bring("licence-renewals", stack.files());
+        String bench = "/api/workbench/licence-renewals";
+        for (JsonNode document : operator.get("/api/batches/" + no).get("documents")) {
+            int page = document.get("pages").get(0).asInt();
+            supervisor.post(bench + "/samples/papers", Map.of("batch", no, "page", page));
+        }
+        String samples = supervisor.get(bench).get("samples").asString();
+        JsonNode tried = tried(supervisor, "licence-renewals", samples);
+        assertThat(tried.get("papers")).hasSize(2);
+        assertThat(tried.get("pages").size())
+                .as("the sheets between them came along")
+                .isEqualTo(operator.get("/api/batches/" + no).get("pages").size());
+    }
+
+    @Test
     void aBatchGoesOnByANewerVersionWithItsDifferencesSeenFirst() throws Exception {
         Api supervisor = api("t.vane", "merrow-supervisor");
         String stream = copied(supervisor, "Goes on");
