@@ -31,7 +31,6 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.apache.commons.text.similarity.LevenshteinDistance;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -230,7 +229,7 @@ public final class ProposeBench {
     private static boolean ticks(Proposal field, List<String> options) {
         List<String> seen = field.seen().stream().map(Proposal.Spotted::value).toList();
         return seen.size() == options.size()
-                && IntStream.range(0, seen.size()).allMatch(i -> like(seen.get(i), options.get(i)));
+                && IntStream.range(0, seen.size()).allMatch(i -> Likeness.like(seen.get(i), options.get(i)));
     }
 
     /** Share of the places of a stack at which a document begins or not as it should. */
@@ -278,20 +277,10 @@ public final class ProposeBench {
                 .find(Labels.words(field.why().with().get("text")))
                 .isPresent();
         long right = field.seen().stream()
-                .filter(s -> like(
+                .filter(s -> Likeness.like(
                         s.value(), samples.made().get(s.page() - 1).values().get(label.text())))
                 .count();
         return named && right * 2 > PAPERS;
-    }
-
-    /** Readings of worn print may be off by a letter in four. */
-    private static boolean like(String read, String made) {
-        if (made == null) {
-            return false;
-        }
-        String a = Phrase.plain(read);
-        String b = Phrase.plain(made);
-        return LevenshteinDistance.getDefaultInstance().apply(a, b) <= Math.max(a.length(), b.length()) / 4;
     }
 
     private static boolean isKind(Map<String, Object> field, Kind kind) {
