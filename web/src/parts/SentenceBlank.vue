@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useKnown } from '../composables/useKnown'
 import type { Blank } from './blanks'
 import BoxBlank from './BoxBlank.vue'
 import OnePart from './OnePart.vue'
@@ -10,9 +11,12 @@ import PickOne from './base/PickOne.vue'
 import type { Part } from './draft'
 
 /** One blank of a sentence, with what can be put there. */
-const props = defineProps<{ blank: Blank; words: string; value: unknown }>()
+const props = defineProps<{ blank: Blank; words: string; value: unknown; beside?: Part }>()
 const emit = defineEmits<{ put: [value: unknown] }>()
 const { t } = useI18n()
+const names = useKnown()
+if (props.blank.known) names.ask(props.blank.known)
+const offers = computed(() => (props.blank.known ? names.offers(props.blank.known, props.beside ?? {}) : []))
 const under = (words?: string) => (words?.includes('.') ? words : `${props.words}.${words}`)
 const label = computed(() => {
   const { words, name } = props.blank
@@ -86,6 +90,19 @@ const listed = (now: string[]) =>
     <ElOption v-for="p in pages" :key="p.value" v-bind="p" />
   </ElSelect>
   <ElSelect
+    v-else-if="blank.kind === 'known'"
+    :model-value="String(value ?? '')"
+    filterable
+    allow-create
+    default-first-option
+    clearable
+    :placeholder="t('rules.noText')"
+    :aria-label="label"
+    @update:model-value="emit('put', $event ?? '')"
+  >
+    <ElOption v-for="o in offers" :key="o.value" v-bind="o" />
+  </ElSelect>
+  <ElSelect
     v-else-if="blank.kind === 'phrases' || blank.kind === 'some'"
     :model-value="list"
     multiple
@@ -98,7 +115,7 @@ const listed = (now: string[]) =>
     class="phrases"
     @update:model-value="listed"
   >
-    <ElOption v-for="c in choices" :key="c.value" v-bind="c" />
+    <ElOption v-for="c in [...choices, ...offers]" :key="c.value" v-bind="c" />
   </ElSelect>
   <ElInputNumber
     v-else-if="blank.kind === 'number'"

@@ -13,6 +13,7 @@ const part = defineModel<Record<string, unknown>>({ required: true })
     <template v-for="blank in blanks" :key="blank.name" #[blank.name]>
       <SentenceBlank
         v-bind="{ blank, words }"
+        :beside="part"
         :value="said(part, blank)"
         @put="part = filled(toRaw(part), blank, $event)"
       />

@@ -1,12 +1,28 @@
 import type { Part } from './draft'
 
+/** What has names that a stream can mean. */
+export type Known = 'registers' | 'columns' | 'places' | 'fields' | 'layouts'
+
 /** A blank in a sentence: where its value stands in the part, and what can be put there. */
 export interface Blank {
   name: string
   at: string
   kind:
-    'text' | 'number' | 'phrases' | 'choice' | 'some' | 'yes' | 'page' | 'box' | 'pairs' | 'parts' | 'part'
+    | 'text'
+    | 'known'
+    | 'number'
+    | 'phrases'
+    | 'choice'
+    | 'some'
+    | 'yes'
+    | 'page'
+    | 'box'
+    | 'pairs'
+    | 'parts'
+    | 'part'
   choices?: readonly string[]
+  /** Names of these are offered; others can be typed. */
+  known?: Known
   /** Where the words of the choices stand: under those of the sentence, or with a dot in it anywhere. */
   words?: string
   /** What it is where nothing is said; of a yes, or null where that depends. */
@@ -41,6 +57,7 @@ export const text = (name: string, at = name, more: Partial<Blank> = {}): Blank 
   ...{ name, at, kind: 'text' },
   ...more,
 })
+export const known = (name: string, of: Known, at = name): Blank => ({ name, at, kind: 'known', known: of })
 export const number = (name: string, at = name): Blank => ({ name, at, kind: 'number' })
 export const phrases = (name: string, at = name, values?: 'number'): Blank => ({
   ...{ name, at, kind: 'phrases', values },
@@ -48,6 +65,7 @@ export const phrases = (name: string, at = name, values?: 'number'): Blank => ({
 export const choice = (name: string, words: string, choices: readonly string[], at = name): Blank => ({
   ...{ name, at, kind: 'choice', choices, words },
 })
+export const fields = (name: string): Blank => ({ ...phrases(name), known: 'fields' })
 /** Any of a few. */
 export const some = (name: string, words: string, choices: readonly string[], at = name): Blank => ({
   ...{ name, at, kind: 'some', choices, words },

@@ -1,9 +1,9 @@
-import { BARCODES, box, choice, number, pairs, parts, phrases, text, yes } from './blanks'
+import { BARCODES, box, choice, fields, known, number, pairs, parts, phrases, text, yes } from './blanks'
 import type { Blank, PartKind } from './blanks'
 import type { Part } from './draft'
 
 const PAGE: Blank = { name: 'page', at: 'page', kind: 'page' }
-const VARIANT = text('variant')
+const VARIANT = known('variant', 'layouts')
 const NOT_ON_LINES = phrases('notOnLinesWith')
 const words = 'fieldParts'
 
@@ -35,7 +35,12 @@ export const FINDERS: PartKind = {
     zone: [box('boxMm'), choice('only', 'only', ['digits', 'capitals', 'capitalsAndDigits'], 'read.only')],
     barcode: [choice('kind', 'rules.barcode', BARCODES), text('like')],
     ticks: [parts('boxes', TICK_BOXES), text('none')],
-    register: [text('take'), text('register'), text('column'), text('from')],
+    register: [
+      known('take', 'columns'),
+      known('register', 'registers'),
+      known('column', 'columns'),
+      known('from', 'fields'),
+    ],
     fields: [text('text'), text('pattern'), pairs('means', 'text')],
     inherited: [
       choice('from', 'from', [
@@ -152,17 +157,17 @@ export const CHECKS: PartKind = {
     ],
     range: [number('least'), number('most')],
     oneOf: [phrases('values')],
-    inRegister: [text('register'), text('column')],
+    inRegister: [known('register', 'registers'), known('column', 'columns')],
     checkDigit: [
       choice('by', 'digits', CHECK_DIGITS),
       phrases('weights', 'weights', 'number'),
       number('modulus'),
     ],
-    sum: [phrases('of'), phrases('less')],
-    after: [text('field'), number('least'), number('most')],
-    sameAs: [text('field')],
+    sum: [fields('of'), fields('less')],
+    after: [known('field', 'fields'), number('least'), number('most')],
+    sameAs: [known('field', 'fields')],
     onceInBatch: [],
-    notFiledBefore: [phrases('with')],
+    notFiledBefore: [fields('with')],
   },
   ...{ sentence: 'fieldParts.check', named: 'fieldParts.named.check', words, add: 'fieldParts.add.check' },
   make: (check) => (check === 'checkDigit' ? { check, by: 'mod10' } : { check }),

@@ -1,4 +1,4 @@
-import { BARCODES, box, choice, number, pairs, parts, phrases, some, text, yes } from './blanks'
+import { BARCODES, box, choice, known, number, pairs, parts, phrases, some, text, yes } from './blanks'
 import type { Blank, PartKind } from './blanks'
 
 const words = 'streamParts'
@@ -63,7 +63,7 @@ export const DESTINATIONS = one(
     file: '{batch}-{no:000}',
     formats: ['pdf'],
   }),
-  [text('place'), choice('list', 'list', ['folder', 'day']), pairs('properties', 'text')],
+  [known('place', 'places'), choice('list', 'list', ['folder', 'day']), pairs('properties', 'text')],
 )
 
 /** What is said of a stream beside its cutting rules and its types: sentences by where they are shown. */
@@ -129,7 +129,7 @@ export const TYPE = {
   keep: [
     number('years', 'keep.years'),
     number('months', 'keep.months'),
-    text('keepFrom', 'keep.from'),
+    known('keepFrom', 'fields', 'keep.from'),
     choice('ends', 'ends', ['day', 'yearEnd'], 'keep.ends'),
   ],
   layout: [parts('anchors', ANCHORS, 'layout.anchors')],

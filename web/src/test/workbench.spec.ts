@@ -328,6 +328,10 @@ test('a field is read, tidied and held against its checks in sentences, with the
   const steps = { read: 'fl73.4O', steps: [{ value: '73.4O' }, { value: '73.4O', problem: 'No amount.' }] }
   const view = await open({
     [`POST ${W}/steps`]: steps,
+    '/api/registers': [
+      { name: 'vessels', columns: ['owner', 'name'] },
+      { name: 'berths', columns: ['berth'] },
+    ],
   })
   const link = (text: string) => view.findAll('button').find((b) => b.text() === text)!
   await link('Fee').trigger('click')
@@ -346,6 +350,21 @@ test('a field is read, tidied and held against its checks in sentences, with the
   const draft = JSON.parse((put[1] as { json: string }).json)
   expect(draft.types[0].fields[0].tidy).toEqual([{ do: 'drop', characters: ' ' }])
   expect(says()).toContain('“73.4O”')
+  view.findAllComponents({ name: 'AddOne' }).at(2)!.vm.$emit('add', 'inRegister')
+  await settled()
+  const offered = (label: string) => {
+    const blank = view
+      .findAllComponents({ name: 'SentenceBlank' })
+      .find((b) => b.props('blank').name === label)!
+    return blank.findAllComponents({ name: 'ElOption' }).map((o) => o.props('label'))
+  }
+  expect(offered('register')).toEqual(['berths', 'vessels'])
+  view
+    .findAllComponents({ name: 'SentenceBlank' })
+    .find((b) => b.props('blank').name === 'register')!
+    .vm.$emit('put', 'vessels')
+  await settled()
+  expect(offered('column')).toEqual(['name', 'owner'])
   view.unmount()
 })
 

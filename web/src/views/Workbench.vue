@@ -7,6 +7,7 @@ import { readBatches } from '../composables/readBatches'
 import { useEvents } from '../composables/useEvents'
 import { useFieldSteps } from '../composables/useFieldSteps'
 import { useProposals } from '../composables/useProposals'
+import { provideKnown } from '../composables/useKnown'
 import { useReplay } from '../composables/useReplay'
 import { useSamplePage } from '../composables/useSamplePage'
 import { useWorkbench } from '../composables/useWorkbench'
@@ -34,6 +35,7 @@ const replay = useReplay(props.stream, bench)
 const sample = useSamplePage(props.stream, bench, proposals)
 const fields = useFieldSteps(props.stream, bench, sample)
 const { no, page, paper, chosen, shapes, words, draw, saying } = sample
+provideKnown({ draft, trial, chosen })
 const tab = ref(asked.type ? 'fields' : 'proposals')
 if (asked.type) sample.chosen.value = { type: String(asked.type), field: String(asked.field ?? '') }
 const stop = watch(trial, (now) => {
