@@ -31,7 +31,7 @@ watch(way, (now) => (title.value ||= now?.title ?? label ?? ''), { immediate: tr
 const itsType = computed(() => props.draft.types?.find((x) => x.type === props.type))
 const known = computed(() => itsType.value && fieldCalled(itsType.value, title.value))
 function sentence(w: Schema['WayToFind']) {
-  const form = { ...formOf(w.part), text: props.drawn.text }
+  const form = { ...formOf(w.part), text: props.drawn.text.replace(/[\s.,;:]+$/, '') }
   return t(`workbench.box.${w.how === 'form' && form.near ? 'formNear' : w.how}`, form)
 }
 function save() {

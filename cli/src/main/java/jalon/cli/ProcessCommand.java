@@ -92,7 +92,7 @@ final class ProcessCommand implements Callable<Integer> {
         List<String> warnings = new ArrayList<>();
         Map<String, Register> lists;
         try {
-            lists = RegisterFolder.read(registers, warnings);
+            lists = RegisterFolder.read(registers, file.definition(), warnings);
             Files.createDirectories(out);
         } catch (IOException e) {
             return unusable("the folder " + reason(e) + " cannot be used; name another or make room");

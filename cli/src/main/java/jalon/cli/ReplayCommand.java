@@ -98,7 +98,7 @@ final class ReplayCommand implements Callable<Integer> {
         StreamFile changed = StreamFile.read(stream);
         StreamFile old = before == null ? null : StreamFile.read(before);
         List<String> warnings = new ArrayList<>();
-        Map<String, Register> known = RegisterFolder.read(registers, warnings);
+        Map<String, Register> known = RegisterFolder.read(registers, changed.definition(), warnings);
         List<Replayed> batches = new ArrayList<>();
         boolean all = true;
         for (Path folder : folders()) {

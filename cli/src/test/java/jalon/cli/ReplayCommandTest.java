@@ -6,6 +6,8 @@ import jalon.demo.Harbour;
 import jalon.demo.Paper;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -36,6 +38,9 @@ class ReplayCommandTest {
         assertThat(JalonCommand.run(process)).isZero();
         Files.copy(folder.resolve("out/report.json"), batch.resolve("report.json"));
 
+        List<String> warnings = new ArrayList<>();
+        RegisterFolder.read(null, StreamFile.read(STREAM).definition(), warnings);
+        assertThat(warnings).as("doubts for want of a register are told of").anyMatch(w -> w.contains("vessels.csv"));
         assertThat(replay(STREAM, STREAM)).as("the same is not worse").isZero();
         assertThat(written().get("batches").get(0).get("replay").get("differences"))
                 .isEmpty();
@@ -62,7 +67,7 @@ class ReplayCommandTest {
     }
 
     private int replay(Path stream, Path before) {
-        var args = new java.util.ArrayList<>(java.util.List.of(
+        var args = new ArrayList<>(List.of(
                 "replay",
                 "--stream",
                 stream.toString(),
