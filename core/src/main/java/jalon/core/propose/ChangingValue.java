@@ -7,6 +7,7 @@ import jalon.core.read.PageFacts;
 import jalon.core.stream.Finder;
 import jalon.core.stream.StakeRule;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -15,7 +16,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /**
  * A number of one form on most pages that stays the same over the pages of a paper: the number of a case, a client, a voucher.
@@ -31,6 +34,11 @@ final class ChangingValue implements CutIdea {
 
     /** A number that was gone is back more often than by mistake. */
     private static final double COME_BACK = 1.25;
+
+    /** The number of one paper is on so many of all pages at most. */
+    private static final double MOST = 0.6;
+
+    private static final LevenshteinDistance SLIPS = new LevenshteinDistance(2);
 
     private static final int LEAST_DIGITS = 3;
     private static final int LEAST_LENGTH = 5;
@@ -90,6 +98,16 @@ final class ChangingValue implements CutIdea {
             return new LinkedHashSet<>(inOrder()).size();
         }
 
+        /** One number on most pages, and the others alone and like it: the same on all of them, misread now and then. */
+        private static boolean isMisread(List<String> all) {
+            Map<String, Long> on = all.stream().collect(Collectors.groupingBy(v -> v, Collectors.counting()));
+            var commonest = Collections.max(on.entrySet(), Map.Entry.comparingByValue());
+            return commonest.getValue() > MOST * all.size()
+                    && on.keySet().stream()
+                            .filter(other -> !other.equals(commonest.getKey()))
+                            .allMatch(other -> on.get(other) == 1 && SLIPS.apply(other, commonest.getKey()) >= 0);
+        }
+
         boolean tells(int pages) {
             List<String> all = inOrder();
             long single = values.values().stream().filter(v -> v.size() == 1).count();
@@ -99,6 +117,7 @@ final class ChangingValue implements CutIdea {
             }
             int different = different();
             return all.size() >= ENOUGH * pages
+                    && !isMisread(all)
                     && single >= ONE_EACH * all.size()
                     && different > 1
                     && different < all.size()

@@ -19,12 +19,16 @@ final class Headings {
         return PageRows.of(page).rows().stream()
                 .flatMap(row -> row.cells().stream())
                 .filter(cell -> cell.box().centreY() < UPPER * page.image().heightMm())
-                .filter(cell -> cell.words().size() <= mostWords)
+                .filter(cell -> cell.words().size() <= mostWords && !isValueWithLabel(cell))
                 .filter(cell -> {
                     String plain = Phrase.plain(cell.text());
                     return plain.length() >= LEAST_LETTERS && plain.chars().allMatch(Character::isLetter);
                 })
                 .toList();
+    }
+
+    private static boolean isValueWithLabel(Line cell) {
+        return cell.text().strip().indexOf(':') >= 0 && !cell.text().strip().endsWith(":");
     }
 
     /** Of its letters, in mm: a frame or a rule beside words does not make them large. */
