@@ -128,8 +128,14 @@ export function useIndexing(
     await enter(next?.document ?? documentNo.value, next?.field ?? null)
   }
 
-  /** Settles the current field; what was typed stays where the server did not take it. */
+  let settling = false
+  /** Settles the current field, once; what was typed stays where the server did not take it. */
   async function settle(text: string | null) {
+    if (settling) return
+    settling = true
+    await settleNow(text).finally(() => (settling = false))
+  }
+  async function settleNow(text: string | null) {
     const d = document.value
     if (!d || !field.value || locked.value) return
     if (text !== null && !text.trim() && info.value?.required) {

@@ -101,12 +101,11 @@ export const holderOf = (
 ): { title?: string; fields?: DraftField[] } | undefined =>
   name === GROUPS ? ((draft.cut ??= {}).groups ??= {}) : draft.types?.find((x) => x.type === name)
 
-/** The fields of a type in their order, with what they are called. */
-export const titlesOf = (draft: Draft | null, type: string) =>
-  (draft?.types?.find((x) => x.type === type)?.fields ?? []).map((f) => ({
-    name: f.field,
-    title: f.title ?? f.field,
-  }))
+/** The fields of a type, or of the groups, in their order, with what they are called. */
+export function titlesOf(draft: Draft | null, type: string) {
+  const its = type === GROUPS ? draft?.cut?.groups : draft?.types?.find((x) => x.type === type)
+  return (its?.fields ?? []).map((f) => ({ name: f.field, title: f.title ?? f.field }))
+}
 
 /** The field of a type that is called so, or none. */
 export const fieldCalled = (type: DraftType, title: string) =>

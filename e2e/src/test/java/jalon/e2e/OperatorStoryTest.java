@@ -138,6 +138,8 @@ class OperatorStoryTest extends InTheBrowser {
         assertThat(page.locator(".field", new Page.LocatorOptions().setHasText("Owner"))
                         .locator(".shown"))
                 .hasText(stack.documents().get(2).fields().get("owner"));
+        // Until no field is open any more Enter is about that.
+        assertThat(page.locator(".field.current")).hasCount(0);
         page.keyboard().press("Enter");
     }
 

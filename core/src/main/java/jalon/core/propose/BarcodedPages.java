@@ -15,8 +15,6 @@ final class BarcodedPages implements CutIdea {
     /** Each at the same place of its page, and no two alike: they number papers, whatever the pages behind them look like. */
     private static final double TRUST_OF_NUMBERS = 2.5;
 
-    private static final double FED_APART_MM = 12;
-
     @Override
     public Optional<Idea> of(Samples samples) {
         List<PageFacts> coded = samples.printed().stream()
@@ -32,8 +30,8 @@ final class BarcodedPages implements CutIdea {
         List<Mark> marks = Barcodes.commonest(coded);
         return marks.size() == coded.size()
                 && marks.stream().map(Mark::value).distinct().count() == marks.size()
-                && spread(marks, m -> m.box().centreX()) < FED_APART_MM
-                && spread(marks, m -> m.box().centreY()) < FED_APART_MM;
+                && spread(marks, m -> m.box().centreX()) < Samples.FED_APART_MM
+                && spread(marks, m -> m.box().centreY()) < Samples.FED_APART_MM;
     }
 
     private static double spread(List<Mark> marks, ToDoubleFunction<Mark> at) {

@@ -38,6 +38,7 @@ final class ChangingValue implements CutIdea {
     /** The number of one paper is on so many of all pages at most. */
     private static final double MOST = 0.6;
 
+    /** Says -1 of what is further apart. */
     private static final LevenshteinDistance SLIPS = new LevenshteinDistance(2);
 
     private static final int LEAST_DIGITS = 3;

@@ -41,9 +41,6 @@ final class FirstWords implements CutIdea {
 
     private static final int MUCH_LONGER = 3;
 
-    /** Papers are fed so far apart from each other. */
-    private static final double FED_APART_MM = 12;
-
     private static final double AROUND_MM = 15;
 
     /**
@@ -222,7 +219,8 @@ final class FirstWords implements CutIdea {
     }
 
     private static boolean isAt(Box a, Box b) {
-        return Math.abs(a.x() - b.x()) < FED_APART_MM && Math.abs(a.centreY() - b.centreY()) < FED_APART_MM;
+        return Math.abs(a.x() - b.x()) < Samples.FED_APART_MM
+                && Math.abs(a.centreY() - b.centreY()) < Samples.FED_APART_MM;
     }
 
     private static Heading heading(Samples samples, List<Head> heads, Box where) {

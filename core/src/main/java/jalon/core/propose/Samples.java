@@ -26,6 +26,9 @@ import java.util.stream.Collectors;
 
 /** Sample pages as they came, and what cutting them by some rules would make of them. */
 final class Samples {
+    /** Papers are fed so far off each other. */
+    static final double FED_APART_MM = 12;
+
     /** What the pages alone say is never taken for more certain than this. */
     private static final double MOST = 0.95;
 

@@ -30,9 +30,6 @@ record TickSheet(PageFacts page, List<Word> words, List<Ticked> boxes) {
     /** A gap as wide within a line parts the words of a box from what stands behind. */
     private static final double GAP_MM = 7;
 
-    /** Papers are fed so far off each other. */
-    private static final double FEED_MM = 12;
-
     static final double ONE_ROW_MM = 2.5;
     static final double NEXT_ROW_MM = 14;
     private static final int MOST_WORDS = 8;
@@ -104,7 +101,7 @@ record TickSheet(PageFacts page, List<Word> words, List<Ticked> boxes) {
     /** Where the first word of a box stands here, if its words stand about where they do on its own page. */
     Optional<Box> at(Ticked box) {
         return Phrase.of(box.text())
-                .find(words, box.word().grown(FEED_MM))
+                .find(words, box.word().grown(Samples.FED_APART_MM))
                 .map(hit -> hit.words().get(0).box());
     }
 
