@@ -36,7 +36,7 @@ const odd = computed(() =>
 )
 const strip = ref<HTMLElement>()
 watch(
-  () => props.page,
+  [() => props.page, strip],
   () => strip.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' }),
   { flush: 'post' },
 )
