@@ -49,7 +49,10 @@ export function useSamplePage(
     const asked = box.value ? [{ box: box.value, kind: 'field' as const, label: '' }] : []
     return [...values, ...proposed, ...asked]
   })
+  /** As it was drawn, on the upright page: a place that is shown lies on the straight sheet. */
+  let asked: Box | null = null
   async function draw(at: Box) {
+    asked = at
     const shown = page.value?.no
     const values = shapes.value.map((shape) => shape.box).filter((other) => other !== box.value)
     const like = trial.value?.papers.filter((p) => p.type === paper.value?.type).map((p) => p.pages) ?? []
@@ -70,7 +73,7 @@ export function useSamplePage(
   /** A word of the page is asked about. @param more with what was asked about before */
   function word(i: number, more: boolean) {
     const its = words.value[i]?.box
-    if (its) void draw(more && box.value ? both(box.value, its) : its)
+    if (its) void draw(more && asked && drawn.value ? both(asked, its) : its)
   }
   /** Moves or sizes the place that the field at hand is found at. @param by millimetres: right, down, wider, higher */
   function nudge(by: number[]) {

@@ -192,7 +192,7 @@ test('a word of the page is asked about by a click, and with Shift the next one 
   ]
   const answer = (box: number[]) => ({ text: 'Sum', place: { boxMm: box, anchors: [] }, ways: [] })
   const view = await open({
-    [`POST ${W}/box`]: answer([20, 50, 9, 3]),
+    [`POST ${W}/box`]: answer([20.6, 51, 9, 3]),
     '/api/batches/B-0900/pages/1/words': words,
   })
   const viewer = view.findComponent({ name: 'PageViewer' })
