@@ -15,7 +15,9 @@ import jalon.server.learning.Samples;
 import jalon.server.people.Act;
 import jalon.server.people.ActivityLog;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -85,11 +87,12 @@ public class NewLayouts {
 
     /** The latest papers of a type that is read badly of late, put together by their look; without those that are erased. */
     public List<AlikePapers> of(String stream, String type) {
+        var looks = new Looks(stream);
         List<Filed> latest = certainties.watch(stream).drifting().stream()
                 .filter(drifting -> drifting.type().equals(type))
                 .map(DriftingType::latest)
                 .flatMap(List::stream)
-                .flatMap(document -> filed(stream, document).stream())
+                .flatMap(document -> looks.at(document).stream())
                 .filter(Filed::isWhole)
                 .toList();
         return LookAlikes.of(latest.stream().map(Filed::facts).toList()).stream()
@@ -102,16 +105,31 @@ public class NewLayouts {
                 .toList();
     }
 
-    private Optional<Filed> filed(String stream, FiledDocument wanted) {
-        Batch batch = batches.get(wanted.batch());
-        if (!batch.stream().name().equals(stream)) {
-            throw Problem.OTHER_STREAM.with(wanted.batch());
+    /** Some batches of a stream, each looked at once. */
+    private final class Looks {
+        private final String stream;
+        private final Map<String, List<Filed>> documents = new HashMap<>();
+
+        Looks(String stream) {
+            this.stream = stream;
         }
-        Batches.Looked looked = batches.look(batch, false);
-        return looked.view().documents().stream()
-                .filter(d -> d.no() == wanted.document())
-                .findFirst()
-                .map(d -> new Filed(batch, d, looked));
+
+        Optional<Filed> at(FiledDocument wanted) {
+            return documents.computeIfAbsent(wanted.batch(), this::all).stream()
+                    .filter(f -> f.document().no() == wanted.document())
+                    .findFirst();
+        }
+
+        private List<Filed> all(String no) {
+            Batch batch = batches.get(no);
+            if (!batch.stream().name().equals(stream)) {
+                throw Problem.OTHER_STREAM.with(no);
+            }
+            Batches.Looked looked = batches.look(batch, false);
+            return looked.view().documents().stream()
+                    .map(d -> new Filed(batch, d, looked))
+                    .toList();
+        }
     }
 
     /** @param batch of the stream's samples, @param page of the first paper among them */
@@ -134,10 +152,12 @@ public class NewLayouts {
         if (papers.isEmpty()) {
             throw Problem.NO_PAPER_SAID.with();
         }
+        Batch own = batches.get(workbench.samples(stream, by));
+        var looks = new Looks(stream);
         List<Integer> kept = new ArrayList<>();
         for (FiledDocument paper : papers) {
-            Filed filed = filed(stream, paper).orElseThrow(() -> Problem.NOT_A_DOCUMENT.with(paper.document()));
-            kept.add(keep(stream, filed, by));
+            Filed filed = looks.at(paper).orElseThrow(() -> Problem.NOT_A_DOCUMENT.with(paper.document()));
+            kept.add(keep(own, stream, filed, by));
             String type = filed.document().type().type();
             samples.add(
                     stream,
@@ -150,12 +170,11 @@ public class NewLayouts {
             log.add(by, filed.batch().id(), Act.TAUGHT_LAYOUT.with(type, name, filed.page()));
         }
         work.learn(stream);
-        return new MadeLayout(workbench.samples(stream, by), kept.get(0));
+        return new MadeLayout(own.no(), kept.get(0));
     }
 
     /** @return its first page among the samples */
-    private int keep(String stream, Filed filed, String by) {
-        Batch own = batches.get(workbench.samples(stream, by));
+    private int keep(Batch own, String stream, Filed filed, String by) {
         return pages.kept(own, filed.batch(), filed.page())
                 .orElseGet(() -> workbench
                         .keepSample(stream, filed.batch().no(), filed.page(), by)
